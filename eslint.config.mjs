@@ -1,0 +1,64 @@
+import next from '@next/eslint-plugin-next';
+import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
+import { importX } from 'eslint-plugin-import-x';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+// Imports point one way (see ARCHITECTURE.md): each layer lists the layers it must never reach.
+const forbidden = {
+  core: ['catalogue', 'formats', 'data', 'server', 'features', 'ui', 'app', 'demo'],
+  formats: ['catalogue', 'data', 'server', 'features', 'ui', 'app', 'demo'],
+  catalogue: ['formats', 'data', 'server', 'features', 'ui', 'app', 'demo'],
+  data: ['server', 'features', 'ui', 'app', 'demo'],
+  server: ['features', 'ui', 'app', 'demo'],
+  ui: ['data', 'server', 'features', 'app', 'demo'],
+  demo: ['features', 'ui', 'app', 'data'],
+  app: ['data', 'demo'],
+};
+const zones = Object.entries(forbidden).map(([layer, others]) => ({
+  target: `./src/${layer}`,
+  from: others.map((other) => `./src/${other}`),
+  message: `src/${layer} must not import from this layer; see ARCHITECTURE.md.`,
+}));
+// A feature reaches the server only through server actions, route handlers and shared types.
+zones.push({
+  target: './src/features',
+  from: ['./src/data', './src/app', './src/demo', './src/server'],
+  except: ['../server/actions', '../server/schemas', '../server/views'],
+  message: 'A feature reaches the server through src/server/actions (or a route) only.',
+});
+
+export default tseslint.config(
+  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data'] },
+  ...tseslint.configs.recommended,
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    plugins: { 'import-x': importX, '@next/next': next, 'react-hooks': hooks },
+    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },
+    rules: {
+      ...next.configs.recommended.rules,
+      ...hooks.configs['recommended-latest'].rules,
+      'import-x/no-restricted-paths': ['error', { zones }],
+    },
+  },
+  {
+    // The core is pure: no clock, no chance of its own, no interface, no I/O.
+    files: ['src/core/**/*.ts', 'src/catalogue/**/*.ts', 'src/formats/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process', 'setTimeout', 'setInterval', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Hand in a seeded generator.' },
+        { object: 'Date', property: 'now', message: 'Hand in the time.' },
+      ],
+      'no-restricted-imports': ['error', { patterns: ['react', 'react-*', 'next', 'next/*', 'drizzle-orm*', '@libsql/*', 'node:*', 'fs', 'path'] }],
+    },
+  },
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      eqeqeq: 'error',
+    },
+  },
+);

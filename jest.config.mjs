@@ -1,0 +1,11 @@
+const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' } }];
+
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/scripts'],
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  transform: { '^.+\\.(t|j)sx?$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb)/)'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  testTimeout: 20000,
+};
