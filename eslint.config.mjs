@@ -46,13 +46,38 @@ export default tseslint.config(
     files: ['src/core/**/*.ts', 'src/catalogue/**/*.ts', 'src/formats/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process', 'setTimeout', 'setInterval', 'performance'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'fetch',
+        'localStorage',
+        'process',
+        'setTimeout',
+        'setInterval',
+        'performance',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'Hand in a seeded generator.' },
         { object: 'Date', property: 'now', message: 'Hand in the time.' },
       ],
-      'no-restricted-imports': ['error', { patterns: ['react', 'react-*', 'next', 'next/*', 'drizzle-orm*', '@libsql/*', 'node:*', 'fs', 'path'] }],
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            'react',
+            'react-*',
+            'next',
+            'next/*',
+            'drizzle-orm*',
+            '@libsql/*',
+            'node:*',
+            'fs',
+            'path',
+          ],
+        },
+      ],
     },
   },
   {

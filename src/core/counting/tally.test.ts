@@ -1,0 +1,183 @@
+import fc from 'fast-check';
+import type { EventKind, TouchEvent } from './event';
+import { liveEvents } from './live';
+import { measures, type Measure } from './measure';
+import { tally } from './tally';
+
+let next = 0;
+beforeEach(() => (next = 0));
+
+function event(kind: EventKind, more: Partial<TouchEvent> = {}): TouchEvent {
+  const n = next++;
+  return {
+    id: String(n).padStart(6, '0'),
+    blockId: 'b',
+    playerId: 'p',
+    kind,
+    attempt: 1,
+    value: null,
+    ref: null,
+    atMs: 1000 * n,
+    monoMs: 1000 * n,
+    device: 'd',
+    ...more,
+  };
+}
+
+/** "xx-x" is two touches, a drop, a touch; "u" takes the newest event back. */
+function log(marks: string): TouchEvent[] {
+  const events: TouchEvent[] = [];
+  for (const mark of marks) {
+    if (mark === 'u') events.push(event('undo', { ref: events.at(-1)!.id }));
+    else events.push(event(mark === '-' ? 'drop' : 'touch'));
+  }
+  return events;
+}
+
+describe('in a row', () => {
+  test.each([
+    ['', null, 0, 0],
+    ['xxx', 3, 3, 3],
+    ['xxx-xx', 3, 2, 5],
+    ['xx-xxxx-x', 4, 1, 7],
+    ['-', 0, 0, 0],
+    ['xxx-u', 3, 3, 3],
+    ['xxx-uxx', 5, 5, 5],
+    ['xxxu', 2, 2, 2],
+    ['xxxuu', 3, 3, 3],
+    ['xxx-uu', 3, 0, 3],
+  ])('"%s": best %p, running %d, total %d', (marks, best, current, touches) => {
+    expect(tally(log(marks), 'row')).toMatchObject({ best, current, touches });
+  });
+
+  test('attempts are the rows, the last one open', () => {
+    expect(tally(log('xx-xxx-x'), 'row').attempts.map((a) => [a.number, a.result, a.drops, a.open])).toEqual([
+      [1, 2, 1, false],
+      [2, 3, 1, false],
+      [3, 1, 0, true],
+    ]);
+  });
+
+  test('the rate counts the time between touches, not the waits after a drop', () => {
+    expect(tally(log('xxx'), 'row').ratePerMin).toBeCloseTo(60, 9);
+    expect(tally(log('xx-xx'), 'row').ratePerMin).toBeCloseTo(60, 9);
+    expect(tally(log('x'), 'row').ratePerMin).toBeNull();
+  });
+});
+
+describe('the other measures', () => {
+  test('ring target: 5, 0, 10, 1, 1, 5, 10, 5, 1, 1 make 39 with ten shots', () => {
+    // Common practice: rings of 1, 5 and 10 points, ten shots.
+    const shots = [5, 0, 10, 1, 1, 5, 10, 5, 1, 1].map((value) => event('zone', { value }));
+    expect(tally(shots, 'points')).toMatchObject({ score: 39, shots: 10, best: 39, touches: 9, drops: 1 });
+  });
+
+  test('a count adds up by time box, whatever order boxes come in', () => {
+    const events = [1, 1, 2, 2, 2, 1].map((attempt) => event('touch', { attempt }));
+    expect(tally([...events, event('drop', { attempt: 2 })], 'count')).toMatchObject({
+      best: 3,
+      touches: 6,
+      drops: 1,
+    });
+  });
+
+  test('a hold counts for as long as it lasted', () => {
+    expect(tally([event('hold', { value: 10 }), event('drop', { value: 4 })], 'hold')).toMatchObject({
+      best: 10,
+      current: 4,
+    });
+  });
+
+  test('laps in seconds: less is better, and a lap given up is no result', () => {
+    const events = [event('lap', { value: 12.4 }), event('drop'), event('lap', { value: 11.9 })];
+    expect(tally(events, 'lap')).toMatchObject({ best: 11.9, drops: 1 });
+  });
+});
+
+test('an undo of another player’s touch, or of a later one, changes nothing', () => {
+  const events = [event('touch'), event('touch')];
+  const foreign = event('undo', { ref: events[0]!.id, playerId: 'q' });
+  const early = event('undo', { ref: '999999' });
+  expect(liveEvents([...events, foreign, early])).toEqual(events);
+});
+
+describe('for any log', () => {
+  const measure = fc.constantFrom(...(Object.keys(measures) as Measure[]));
+  const anyLog = fc
+    .array(
+      fc.record({
+        kind: fc.constantFrom<EventKind>('touch', 'touch', 'touch', 'drop', 'zone', 'hold', 'undo', 'start'),
+        attempt: fc.integer({ min: 1, max: 3 }),
+        value: fc.integer({ min: 0, max: 10 }),
+        back: fc.integer({ min: 1, max: 6 }),
+      }),
+      { maxLength: 40 },
+    )
+    .map((marks) =>
+      marks.reduce<TouchEvent[]>((events, { kind, attempt, value, back }, n) => {
+        const id = (i: number) => String(i).padStart(6, '0');
+        const ref = kind === 'undo' ? id(n - back) : null;
+        const playerId = kind === 'start' ? null : 'p';
+        events.push(
+          event(kind, { id: id(n), attempt, value: kind === 'touch' ? null : value, ref, playerId }),
+        );
+        return events;
+      }, []),
+    );
+
+  test('order of arrival and duplicates do not matter', () => {
+    fc.assert(
+      fc.property(
+        anyLog.chain((events) =>
+          fc.tuple(
+            fc.constant(events),
+            fc.shuffledSubarray(events, { minLength: events.length }),
+            fc.subarray(events),
+          ),
+        ),
+        measure,
+        ([events, shuffled, again], m) => {
+          expect(tally([...shuffled, ...again], m)).toEqual(tally(events, m));
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+
+  test('taking the newest event back gives the tally before it, and back again gives it back', () => {
+    fc.assert(
+      fc.property(anyLog, measure, (events, m) => {
+        fc.pre(events.length > 0 && events.at(-1)!.kind !== 'undo');
+        const last = events.at(-1)!;
+        const undo = event('undo', { id: 'x1', ref: last.id, playerId: last.playerId });
+        const redo = event('undo', { id: 'x2', ref: undo.id, playerId: last.playerId });
+        expect(tally([...events, undo], m)).toEqual(tally(events.slice(0, -1), m));
+        expect(tally([...events, undo, redo], m)).toEqual(tally(events, m));
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  test('a drop that comes last never lowers a best', () => {
+    fc.assert(
+      fc.property(anyLog, measure, fc.integer({ min: 1, max: 4 }), (events, m, attempt) => {
+        const before = tally(events, m).best;
+        const after = tally([...events, event('drop', { id: 'x1', attempt, value: 0 })], m).best;
+        if (before === null) return;
+        if (measures[m].lowerIsBetter) expect(after).toBeLessThanOrEqual(before);
+        else expect(after).toBeGreaterThanOrEqual(before);
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  test('totals are the sums of the attempts', () => {
+    fc.assert(
+      fc.property(anyLog, measure, (events, m) => {
+        const result = tally(events, m);
+        expect(result.attempts.reduce((sum, a) => sum + a.touches, 0)).toBe(result.touches);
+        expect(result.attempts.reduce((sum, a) => sum + a.drops, 0)).toBe(result.drops);
+      }),
+    );
+  });
+});

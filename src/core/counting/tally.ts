@@ -1,0 +1,136 @@
+import type { TouchEvent } from './event';
+import { liveEvents } from './live';
+import { better, measures, type Measure } from './measure';
+
+/** One try at a step: a row up to its drop, a time box, a set, a lap. */
+export interface Attempt {
+  /** From 1, in the order done. */
+  readonly number: number;
+  /** Null when it was dropped before there was anything to measure (a lap given up, a catch missed). */
+  readonly result: number | null;
+  readonly touches: number;
+  readonly drops: number;
+  readonly startedMs: number;
+  readonly endedMs: number;
+  /** A row that no drop has ended yet. */
+  readonly open: boolean;
+}
+
+/** What one player did in one block. */
+export interface Tally {
+  readonly attempts: readonly Attempt[];
+  /** Best result of all attempts; null when there is none yet. */
+  readonly best: number | null;
+  /** The running row or round, or the last single result; 0 before the first. */
+  readonly current: number;
+  /** All successful touches, over all attempts. */
+  readonly touches: number;
+  readonly drops: number;
+  /** Sum of zone points. */
+  readonly score: number;
+  /** Shots taken: zone marks, misses included. */
+  readonly shots: number;
+  /** Touches a minute while touching (gaps inside attempts only); null with fewer than two touches. */
+  readonly ratePerMin: number | null;
+}
+
+interface Draft {
+  round: number;
+  result: number | null;
+  touches: number;
+  drops: number;
+  startedMs: number;
+  endedMs: number;
+  open: boolean;
+  gapMs: number;
+}
+
+/**
+ * The one reducer of the log: events of one player in one block to attempts, bests, totals, rate and score.
+ * Any order of arrival, any duplicates and any undos give the same tally (see {@link liveEvents});
+ * a drop that comes last never lowers a best.
+ */
+export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
+  const drafts: Draft[] = [];
+  let score = 0;
+  let shots = 0;
+
+  for (const event of liveEvents(events)) {
+    if (event.playerId === null) continue;
+    const draft = draftFor(drafts, event, measure);
+    const gap = event.atMs - draft.endedMs;
+    draft.endedMs = Math.max(draft.endedMs, event.atMs);
+    const value = event.value ?? 0;
+    if (measure === 'points') {
+      shots += 1;
+      score += value;
+      draft.result = (draft.result ?? 0) + value;
+    }
+    if (event.kind === 'drop' || (event.kind === 'zone' && value <= 0)) {
+      draft.drops += 1;
+      if (measure === 'row') draft.open = false;
+      // A hold that was lost counts for as long as it lasted.
+      if (measure === 'hold') draft.result = value;
+      continue;
+    }
+    if (draft.touches > 0 && gap > 0) draft.gapMs += gap;
+    draft.touches += 1;
+    if (measure !== 'points') draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
+  }
+  return summary(drafts, measure, score, shots);
+}
+
+/** The attempt an event belongs to: the last one, or a new one. */
+function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure): Draft {
+  const { gathering } = measures[measure];
+  const found =
+    gathering === 'round'
+      ? drafts.find((draft) => draft.round === event.attempt)
+      : gathering === 'row' && drafts.at(-1)?.open && drafts.at(-1)?.round === event.attempt
+        ? drafts.at(-1)
+        : undefined;
+  if (found) return found;
+  const last = drafts.at(-1);
+  if (last) last.open = false;
+  const draft: Draft = {
+    round: event.attempt,
+    result: gathering === 'single' ? null : 0,
+    touches: 0,
+    drops: 0,
+    startedMs: event.atMs,
+    endedMs: event.atMs,
+    open: gathering !== 'single',
+    gapMs: 0,
+  };
+  drafts.push(draft);
+  return draft;
+}
+
+function summary(drafts: readonly Draft[], measure: Measure, score: number, shots: number): Tally {
+  let best: number | null = null;
+  let touches = 0;
+  let drops = 0;
+  let gapMs = 0;
+  let gaps = 0;
+  for (const draft of drafts) {
+    best = better(measure, best, draft.result);
+    touches += draft.touches;
+    drops += draft.drops;
+    gapMs += draft.gapMs;
+    gaps += Math.max(0, draft.touches - 1);
+  }
+  const last = drafts.at(-1);
+  return {
+    attempts: drafts.map(({ round: _round, gapMs: _gapMs, ...draft }, index) => ({
+      number: index + 1,
+      ...draft,
+    })),
+    best,
+    current: last && (measure !== 'row' || last.open) ? (last.result ?? 0) : 0,
+    touches,
+    drops,
+    score,
+    shots,
+    ratePerMin: gaps > 0 && gapMs > 0 ? (gaps * 60_000) / gapMs : null,
+  };
+}

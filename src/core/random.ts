@@ -1,0 +1,28 @@
+/** A source of numbers in [0, 1). The core never makes its own chance: one of these is handed in. */
+export type Random = () => number;
+
+/**
+ * A small seeded generator (mulberry32): the same seed gives the same numbers on every machine.
+ * Good for demos, call schedules and simulation; not for secrets.
+ * @param seed any integer; only its low 32 bits count.
+ */
+export function seededRandom(seed: number): Random {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** One draw from the normal distribution (Box and Muller 1958). */
+export function normal(random: Random, mean: number, spread: number): number {
+  const radius = Math.sqrt(-2 * Math.log(1 - random()));
+  return mean + spread * radius * Math.cos(2 * Math.PI * random());
+}
+
+/** A whole number from `low` to `high`, both included, each equally likely. */
+export function wholeBetween(random: Random, low: number, high: number): number {
+  return low + Math.floor(random() * (high - low + 1));
+}

@@ -1,0 +1,42 @@
+import type { TouchEvent } from '../counting/event';
+import { liveEvents } from '../counting/live';
+
+/** The state of a block's clock, read from the log: it survives a reload because it is never kept elsewhere. */
+export interface BlockClock {
+  readonly state: 'ready' | 'running' | 'paused' | 'ended';
+  /** Running milliseconds gathered before {@link runningSinceMs}. */
+  readonly gatheredMs: number;
+  /** Wall time at which the running stretch began; null when not running. */
+  readonly runningSinceMs: number | null;
+}
+
+/**
+ * The clock of one block from its start, pause and end marks.
+ * Marks that change nothing (a second start, a pause while paused) are passed over, so that a doubled
+ * press or a second device does no harm. A stretch in which the device's clock was set back counts as nothing.
+ */
+export function blockClock(events: Iterable<TouchEvent>): BlockClock {
+  let gatheredMs = 0;
+  let runningSinceMs: number | null = null;
+  let ended = false;
+  let started = false;
+  for (const event of liveEvents(events)) {
+    if (event.kind === 'start') {
+      runningSinceMs ??= event.atMs;
+      started = true;
+      ended = false;
+    } else if (event.kind === 'pause' || event.kind === 'end') {
+      if (runningSinceMs !== null) gatheredMs += Math.max(0, event.atMs - runningSinceMs);
+      runningSinceMs = null;
+      if (event.kind === 'end') ended = true;
+    }
+  }
+  const state = ended ? 'ended' : runningSinceMs !== null ? 'running' : started ? 'paused' : 'ready';
+  return { state, gatheredMs, runningSinceMs };
+}
+
+/** Running seconds at a moment. */
+export function elapsedS(clock: BlockClock, nowMs: number): number {
+  const runningMs = clock.runningSinceMs === null ? 0 : Math.max(0, nowMs - clock.runningSinceMs);
+  return (clock.gatheredMs + runningMs) / 1000;
+}

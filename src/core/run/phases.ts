@@ -1,0 +1,115 @@
+import type { Dose } from '../dose/dose';
+
+export type PhaseKind = 'countIn' | 'work' | 'rest';
+
+/** One stretch of a block's clock. */
+export interface Phase {
+  readonly kind: PhaseKind;
+  readonly seconds: number;
+  /** The round, set or side it belongs to, from 1: the `attempt` of touches made in it. */
+  readonly round: number;
+}
+
+/** Seconds counted in aloud before work starts: 3, 2, 1. */
+export const countInS = 3;
+
+/**
+ * A dose as the stretches of time a block is run in: count-in, then work and rest in turn.
+ * @param dose a sound dose (see doseProblems)
+ * @param workS seconds of work expected for doses without a fixed time (reps, shots), > 0
+ */
+export function phasesOf(dose: Dose, workS: number): Phase[] {
+  const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1 }];
+  const rounds = roundsOf(dose);
+  const eachS = roundS(dose, workS, rounds);
+  const restS = 'restS' in dose ? dose.restS : 0;
+  for (let round = 1; round <= rounds; round++) {
+    phases.push({ kind: 'work', seconds: eachS, round });
+    if (round < rounds && restS > 0) phases.push({ kind: 'rest', seconds: restS, round });
+  }
+  return phases;
+}
+
+/** How many separate rounds of work a dose has. */
+export function roundsOf(dose: Dose): number {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.sets * dose.sides;
+    case 'timed':
+      return dose.rounds;
+    case 'hold':
+      return dose.holds * dose.sides;
+    case 'row':
+    case 'shots':
+      return 1;
+  }
+}
+
+function roundS(dose: Dose, workS: number, rounds: number): number {
+  switch (dose.kind) {
+    case 'timed':
+      return dose.workS;
+    case 'hold':
+      return dose.holdS;
+    case 'row':
+      return dose.capS;
+    case 'reps':
+    case 'shots':
+      return workS / rounds;
+  }
+}
+
+/** Where a block stands after so many running seconds. */
+export interface Position {
+  readonly phase: Phase;
+  /** Seconds left in this phase, > 0 unless done. */
+  readonly leftS: number;
+  readonly done: boolean;
+  /** Seconds left of all phases together. */
+  readonly totalLeftS: number;
+}
+
+/**
+ * The place in the phases after `elapsedS` seconds of running time.
+ * After the end the last phase stays, done, with nothing left.
+ * @throws RangeError when there are no phases
+ */
+export function positionAt(phases: readonly Phase[], elapsedS: number): Position {
+  const last = phases.at(-1);
+  if (!last) throw new RangeError('A block has at least one phase.');
+  const totalS = phases.reduce((sum, phase) => sum + phase.seconds, 0);
+  let endS = 0;
+  for (const phase of phases) {
+    endS += phase.seconds;
+    if (elapsedS < endS) return { phase, leftS: endS - elapsedS, done: false, totalLeftS: totalS - elapsedS };
+  }
+  return { phase: last, leftS: 0, done: true, totalLeftS: 0 };
+}
+
+/** A sound or sign of the clock, at a number of running seconds from the block's start. */
+export interface Signal {
+  readonly atS: number;
+  readonly kind: 'tick' | 'go' | 'stop' | 'end';
+}
+
+/**
+ * The signals of a block: 3-2-1 before every stretch of work, go, stop, and the end.
+ * Ticks that would fall before the stretch begins are left out (a rest shorter than three seconds).
+ */
+export function signalsOf(phases: readonly Phase[]): Signal[] {
+  const signals: Signal[] = [];
+  let startS = 0;
+  for (const [index, phase] of phases.entries()) {
+    const endS = startS + phase.seconds;
+    const next = phases[index + 1];
+    if (phase.kind === 'work') signals.push({ atS: startS, kind: 'go' });
+    if (phase.kind !== 'work' && next?.kind === 'work') {
+      for (let tick = countInS; tick >= 1; tick--) {
+        if (endS - tick >= startS) signals.push({ atS: endS - tick, kind: 'tick' });
+      }
+    }
+    if (phase.kind === 'work') signals.push({ atS: endS, kind: next ? 'stop' : 'end' });
+    startS = endS;
+  }
+  return signals;
+}

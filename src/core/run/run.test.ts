@@ -1,0 +1,100 @@
+import type { ClockKind, TouchEvent } from '../counting/event';
+import { blockClock, elapsedS } from './block-clock';
+import { phasesOf, positionAt, roundsOf, signalsOf } from './phases';
+
+const timed = { kind: 'timed', rounds: 2, workS: 20, restS: 10 } as const;
+
+describe('phases', () => {
+  test('a timed dose is counted in, then work and rest in turn, no rest at the end', () => {
+    expect(phasesOf(timed, 40).map((p) => [p.kind, p.seconds, p.round])).toEqual([
+      ['countIn', 3, 1],
+      ['work', 20, 1],
+      ['rest', 10, 1],
+      ['work', 20, 2],
+    ]);
+  });
+
+  test('sides and sets are rounds; a row has one, as long as its cap', () => {
+    expect(roundsOf({ kind: 'hold', holds: 3, holdS: 10, sides: 2, restS: 0 })).toBe(6);
+    expect(roundsOf({ kind: 'reps', sets: 2, reps: 5, sides: 1, restS: 0 })).toBe(2);
+    expect(phasesOf({ kind: 'row', target: 20, capS: 90 }, 5)[1]).toMatchObject({ seconds: 90 });
+    expect(phasesOf({ kind: 'shots', shots: 10, ballsAtHand: 5, collectS: 0 }, 50)[1]).toMatchObject({
+      seconds: 50,
+    });
+  });
+
+  test.each([
+    [0, 'countIn', 3, false],
+    [2.9, 'countIn', 0.1, false],
+    [3, 'work', 20, false],
+    [23, 'rest', 10, false],
+    [33.5, 'work', 19.5, false],
+    [53, 'work', 0, true],
+    [999, 'work', 0, true],
+  ])('after %d s: %s with %d s left', (elapsed, kind, leftS, done) => {
+    const position = positionAt(phasesOf(timed, 40), elapsed);
+    expect(position.phase.kind).toBe(kind);
+    expect(position.leftS).toBeCloseTo(leftS, 9);
+    expect(position.done).toBe(done);
+  });
+
+  test('signals: 3-2-1, go, stop, 3-2-1, go, end', () => {
+    expect(signalsOf(phasesOf(timed, 40)).map((s) => `${s.atS} ${s.kind}`)).toEqual([
+      '0 tick',
+      '1 tick',
+      '2 tick',
+      '3 go',
+      '23 stop',
+      '30 tick',
+      '31 tick',
+      '32 tick',
+      '33 go',
+      '53 end',
+    ]);
+  });
+});
+
+describe('block clock', () => {
+  const mark = (kind: ClockKind, atMs: number, n = atMs): TouchEvent => ({
+    id: String(n).padStart(9, '0'),
+    blockId: 'b',
+    playerId: null,
+    kind,
+    attempt: 1,
+    value: null,
+    ref: null,
+    atMs,
+    monoMs: 0,
+    device: 'd',
+  });
+
+  test('adds up running stretches only', () => {
+    const clock = blockClock([mark('start', 1000), mark('pause', 4000), mark('start', 10_000)]);
+    expect(clock.state).toBe('running');
+    expect(elapsedS(clock, 12_000)).toBe(5);
+  });
+
+  test('doubled marks change nothing, in any order of arrival', () => {
+    const marks = [
+      mark('end', 9000),
+      mark('start', 1000),
+      mark('start', 2000),
+      mark('pause', 5000),
+      mark('pause', 6000),
+      mark('end', 9000),
+    ];
+    expect(blockClock(marks)).toEqual({ state: 'ended', gatheredMs: 4000, runningSinceMs: null });
+  });
+
+  test('a clock set back takes no time away', () => {
+    const clock = blockClock([mark('start', 9000, 1), mark('pause', 4000, 2)]);
+    expect(clock).toMatchObject({ state: 'paused', gatheredMs: 0 });
+    expect(elapsedS(blockClock([mark('start', 9000)]), 4000)).toBe(0);
+  });
+
+  test('an ended block can be started again', () => {
+    const clock = blockClock([mark('start', 1000), mark('end', 3000), mark('start', 5000)]);
+    expect(clock.state).toBe('running');
+    expect(elapsedS(clock, 6000)).toBe(3);
+  });
+});

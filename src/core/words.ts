@@ -1,0 +1,29 @@
+/** "1 touch", "3 touches": a whole number with its noun. The plural adds an s unless it is given. */
+export function counted(n: number, one: string, many = `${one}s`): string {
+  return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
+}
+
+/** Seconds as a person reads them on a plan: "45 s", "2:30 min". Rounded to the whole second. */
+export function inMinutes(seconds: number): string {
+  const whole = Math.round(seconds);
+  if (Math.abs(whole) < 60) return `${whole} s`;
+  return `${clockTime(whole)} min`;
+}
+
+/** Seconds as a stopwatch shows them: "0:07", "12:30". Negative values carry a minus. */
+export function clockTime(seconds: number): string {
+  const whole = Math.round(Math.abs(seconds));
+  const text = `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+  return seconds < 0 && whole > 0 ? `-${text}` : text;
+}
+
+/** A share as a percentage with no more digits than it deserves: 0.874 is "87 %". */
+export function percent(share: number): string {
+  return `${Math.round(share * 100)} %`;
+}
+
+/** "Ada", "Ada and Bo", "Ada, Bo and Cy". */
+export function listed(names: readonly string[]): string {
+  if (names.length < 2) return names.join('');
+  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
+}
