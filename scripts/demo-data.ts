@@ -1,0 +1,17 @@
+import { rmSync } from 'node:fs';
+import { migrateDatabase, openDatabase } from '@/data/client';
+import { makeDemo } from '@/demo/make';
+import { localDay, now } from '@/server/context';
+
+/** Makes the demo database anew at the file given: `tsx scripts/demo-data.ts data/demo.db [weeks]`. */
+const [file, weeks = '10'] = process.argv.slice(2);
+if (!file) throw new Error('Name the file: tsx scripts/demo-data.ts data/demo.db');
+for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
+
+const db = await openDatabase(`file:${file}`);
+await migrateDatabase(db);
+const seed = Number(process.env.VOWSTEP_SEED ?? 20);
+const made = await makeDemo(db, { today: localDay(now()), seed, weeks: Number(weeks) });
+await db.$client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+db.$client.close();
+console.log(`Demo data: ${made.sessions} sessions, ${made.touches.toLocaleString('en-GB')} events.`);

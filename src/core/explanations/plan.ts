@@ -1,0 +1,42 @@
+import type { Explanation } from '../explain';
+import type { PlanTime } from '../planning/plan-time';
+import { inMinutes } from '../words';
+
+/** Opens the length of a plan against its booking. */
+export function explainPlanTotal(plan: PlanTime, titles: readonly string[]): Explanation {
+  const over = plan.overrunS > 0;
+  return {
+    title: over ? 'Over the booking' : 'Room left in the booking',
+    value: inMinutes(Math.abs(plan.overrunS)),
+    formula: over ? 'All blocks together − booked time.' : 'Booked time − all blocks together.',
+    inputs: [
+      { label: 'Booked', value: inMinutes(plan.bookedS), from: 'the session' },
+      ...plan.blocks.map((block, index) => ({
+        label: `${index + 1}. ${titles[index] ?? ''}`,
+        value: inMinutes(block.totalS),
+        from: `from ${inMinutes(block.startS)}`,
+      })),
+    ],
+    source: 'Adding up.',
+  };
+}
+
+/** Opens a player's expected touches over a whole plan. */
+export function explainPlanTouches(
+  plan: PlanTime,
+  titles: readonly string[],
+  playerId: string,
+  who: string,
+): Explanation {
+  return {
+    title: `Touches to expect, ${who}`,
+    value: String(Math.round(plan.touchesOf[playerId] ?? 0)),
+    formula: 'Sum over the blocks. Only good touches count.',
+    inputs: plan.blocks.map((block, index) => ({
+      label: `${index + 1}. ${titles[index] ?? ''}`,
+      value: String(Math.round(block.touchesOf[playerId] ?? 0)),
+    })),
+    source:
+      'Our arithmetic: each block’s work time at the player’s own success rate. Everyone works at once.',
+  };
+}

@@ -1,0 +1,91 @@
+import { measures, resultInWords, type Measure } from '../counting/measure';
+import type { Explanation } from '../explain';
+import type { Gate, NextTarget } from '../skill/next-target';
+import { successRate, type TouchRecord } from '../skill/success-rate';
+import { percent } from '../words';
+
+const bestOf: Record<'row' | 'round' | 'single', string> = {
+  row: 'The longest run of touches between two drops.',
+  round: 'The best round. Everything in one round (time box, set, shots) adds up.',
+  single: 'The best single mark.',
+};
+
+/** Opens a best. */
+export function explainBest(
+  measure: Measure,
+  best: number,
+  results: readonly (number | null)[],
+): Explanation {
+  return {
+    title: 'Best',
+    value: resultInWords(measure, best),
+    formula: `${bestOf[measures[measure].gathering]} A drop ends a row, it never lowers a best.`,
+    inputs: results.map((result, index) => ({
+      label: `Attempt ${index + 1}`,
+      value: result === null ? 'no result' : resultInWords(measure, result),
+    })),
+    source: 'Counted from the log of touches; what was undone is left out.',
+  };
+}
+
+/** Opens a total of touches with the success rate that follows from it. */
+export function explainTouches(record: TouchRecord, since: string): Explanation {
+  const { interval, tries } = successRate(record, 1);
+  return {
+    title: 'Touches',
+    value: record.touches.toLocaleString('en-GB'),
+    formula: 'Every good touch counts one. Success rate: touches ÷ (touches + drops).',
+    inputs: [
+      { label: 'Touches', value: record.touches.toLocaleString('en-GB'), from: since },
+      { label: 'Drops', value: record.drops.toLocaleString('en-GB'), from: since },
+      ...(tries > 0
+        ? [
+            {
+              label: 'Success rate',
+              value: percent(record.touches / tries),
+              from: `95 % range ${percent(interval.low)} to ${percent(interval.high)}`,
+            },
+          ]
+        : []),
+    ],
+    source: 'Counted from the log. Range: E. B. Wilson 1927.',
+  };
+}
+
+/** Opens a rate of touches a minute. */
+export function explainRate(ratePerMin: number, touches: number): Explanation {
+  return {
+    title: 'Touches a minute',
+    value: `${Math.round(ratePerMin)} a minute`,
+    formula:
+      'Gaps between touches ÷ the time of those gaps. Waits after a drop and between rounds are left out.',
+    inputs: [{ label: 'Touches', value: String(touches), from: 'this block' }],
+    source: 'From the times of the touches on the device’s own clock.',
+  };
+}
+
+/** Opens a next target. */
+export function explainTarget(
+  measure: Measure,
+  gate: Gate,
+  proposed: NextTarget,
+  other: NextTarget,
+): Explanation {
+  const schools = { row: 'In a row, on so many days', best: 'Own best plus one' };
+  return {
+    title: 'Next target',
+    value: `${proposed.verdict === 'up' ? 'up a step' : resultInWords(measure, proposed.target)}`,
+    formula:
+      'In a row: the step’s mark on enough different days. Own best plus one: any new best is success, up when it passes the mark.',
+    inputs: [
+      {
+        label: 'The step’s mark',
+        value: `${resultInWords(measure, gate.result)} on ${gate.days} ${gate.days === 1 ? 'day' : 'days'}`,
+      },
+      { label: schools[proposed.school], value: proposed.verdict, from: proposed.reason },
+      { label: schools[other.school], value: other.verdict, from: other.reason },
+    ],
+    source:
+      'Two schools of the trade, common practice; rows are judged by the first, all else by the second.',
+  };
+}

@@ -1,0 +1,217 @@
+import { monotonicFactory } from 'ulid';
+import { findDrill } from '@/catalogue';
+import { ageBandOf } from '@/catalogue/age-band';
+import type { PlanBlock } from '@/catalogue/plan';
+import { maxBatch } from '@/core/counting/check';
+import type { TouchEvent } from '@/core/counting/event';
+import type { Outcome } from '@/core/outcome';
+import { normal, seededRandom, type Random } from '@/core/random';
+import { dayAfter } from '@/server/days';
+import type { Context } from '@/server/context';
+import { decide } from '@/server/decisions';
+import { ingestTouches } from '@/server/ingest';
+import type { DecisionForm } from '@/server/schemas/decision';
+import { createSession, finishSession, savePlan, startSession } from '@/server/sessions';
+import { savePlayer } from '@/server/squad';
+import { sessionReviewView } from '@/server/views/session-review';
+import { coaches, place, squad, timetable, type Character, type Weekly } from './people';
+import { dropChance, playBlock } from './player-log';
+
+type Database = Context['db'];
+
+export interface DemoOptions {
+  readonly today: string;
+  readonly seed: number;
+  /** Weeks of history before today. */
+  readonly weeks: number;
+}
+
+interface Member {
+  readonly id: string;
+  readonly character: Character;
+  /** The step they stand on, by drill. */
+  readonly steps: Map<string, string>;
+  /** Sessions on a step so far: what they have learned from. */
+  readonly practised: Map<string, number>;
+}
+
+/** The value of something that must work, because the demo asks for nothing the application would refuse. */
+function must<T>(outcome: Outcome<T>): T {
+  if (outcome.ok) return outcome.value;
+  throw new Error(
+    `The demo data was refused: ${outcome.problems.map((p) => `${p.field}: ${p.message}`).join(' ')}`,
+  );
+}
+
+/**
+ * Makes the demo: nine invented players and weeks of sessions, through the same use cases as the application.
+ * The same day and seed make the same data.
+ */
+export async function makeDemo(
+  db: Database,
+  options: DemoOptions,
+): Promise<{ sessions: number; touches: number }> {
+  const random = seededRandom(options.seed);
+  const ids = monotonicFactory(random);
+  const at = (day: string, time: string): Context => {
+    const nowMs = new Date(`${day}T${time}:00`).getTime();
+    return { db, nowMs, today: day, newId: () => ids(nowMs) };
+  };
+
+  const firstDay = dayAfter(options.today, -7 * options.weeks);
+  const members: Member[] = [];
+  for (const character of squad) {
+    const { age, ...form } = character.form;
+    const birthYear = Number(options.today.slice(0, 4)) - age;
+    const { id } = must(await savePlayer(at(firstDay, '09:00'), { ...form, birthYear }));
+    members.push({ id, character, steps: new Map(), practised: new Map() });
+  }
+
+  let touches = 0;
+  let sessions = 0;
+  for (let back = 7 * options.weeks; back >= 1; back--) {
+    const day = dayAfter(options.today, -back);
+    const week = options.weeks - Math.ceil(back / 7);
+    for (const weekly of timetable.filter((one) => one.weekday === new Date(`${day}T12:00`).getDay())) {
+      const coming = members.filter(
+        ({ character }) => character.form.sport === weekly.sport && !character.away?.includes(week % 10),
+      );
+      if (coming.length === 0) continue;
+      const newest = dayAfter(options.today, -6) <= day;
+      touches += await heldSession(at, day, week, weekly, coming, random, ids, newest);
+      sessions += 1;
+    }
+  }
+  sessions += await plannedSessions(at, options.today, members);
+  return { sessions, touches };
+}
+
+type At = (day: string, time: string) => Context;
+
+/** One session as it was: planned, run, counted, and (but for the last week) judged. */
+async function heldSession(
+  at: At,
+  day: string,
+  week: number,
+  weekly: Weekly,
+  coming: readonly Member[],
+  random: Random,
+  ids: (timeMs: number) => string,
+  newest: boolean,
+): Promise<number> {
+  const context = at(day, weekly.startTime);
+  const { id, blocks } = await planned(context, weekly, day, coming);
+  must(await startSession(context, id));
+  const events = logOf(context, blocks, week, coming, random, ids);
+  for (let from = 0; from < events.length; from += maxBatch)
+    must(await ingestTouches(context, { events: events.slice(from, from + maxBatch) }));
+  const endMs = (events.at(-1)?.atMs ?? context.nowMs) + 60_000;
+  must(await finishSession({ ...context, nowMs: endMs }, id));
+  for (const member of coming)
+    for (const block of blocks) {
+      const key = `${block.drillId} ${block.stepId}`;
+      const learning =
+        !member.character.plateau || week < member.character.plateau[0] || week > member.character.plateau[1];
+      member.practised.set(key, (member.practised.get(key) ?? 0) + (learning ? 1 : 0));
+    }
+  if (!newest) await judge({ ...context, nowMs: endMs }, id, coming, random);
+  return events.length;
+}
+
+/** Books a session and plans its drills, each on the lowest step anybody stands on. */
+async function planned(
+  context: Context,
+  weekly: Weekly,
+  day: string,
+  coming: readonly Member[],
+): Promise<{ id: string; blocks: PlanBlock[] }> {
+  const booking = {
+    title: weekly.title,
+    day,
+    startTime: weekly.startTime,
+    bookedMin: weekly.bookedMin,
+    coach: coaches[weekly.sport],
+    placeName: place,
+    playerIds: coming.map((member) => member.id),
+  };
+  const { id } = must(await createSession(context, booking));
+  const youngest = Math.min(...coming.map((member) => member.character.form.age));
+  const blocks = weekly.drills.map<PlanBlock>((drillId) => {
+    const drill = findDrill(drillId)!;
+    const standing = coming.map(({ steps }) =>
+      drill.steps.findIndex((step) => step.id === (steps.get(drillId) ?? drill.steps[0]!.id)),
+    );
+    const step = drill.steps[Math.min(...standing)]!;
+    // A mixed group works to the dose of the band above its youngest.
+    return { id: context.newId(), drillId, stepId: step.id, dose: step.doses[ageBandOf(youngest + 3)] };
+  });
+  must(await savePlan(context, id, { ...booking, revision: 1, blocks }));
+  return { id, blocks };
+}
+
+/** Every mark of a session, in the order made. */
+function logOf(
+  context: Context,
+  blocks: readonly PlanBlock[],
+  week: number,
+  coming: readonly Member[],
+  random: Random,
+  ids: (timeMs: number) => string,
+): TouchEvent[] {
+  const drafts: Omit<TouchEvent, 'id'>[] = [];
+  const base = { ref: null, device: 'bench-tablet' } as const;
+  let startMs = context.nowMs;
+  for (const block of blocks) {
+    const drill = findDrill(block.drillId)!;
+    const step = drill.steps.find((one) => one.id === block.stepId)!;
+    startMs += drill.setUpS.value * 1000;
+    let lastMs = startMs;
+    for (const { id: playerId, character, practised } of coming) {
+      const form = Math.exp(normal(random, 0, 0.25));
+      const drop = dropChance(character, step, practised.get(`${drill.id} ${step.id}`) ?? 0, form);
+      for (const { atS, ...mark } of playBlock(block.dose, step, character, drop, random)) {
+        const atMs = startMs + Math.round(atS * 1000);
+        lastMs = Math.max(lastMs, atMs);
+        drafts.push({ ...base, blockId: block.id, playerId, ...mark, atMs, monoMs: atMs - context.nowMs });
+      }
+    }
+    const clock = { ...base, blockId: block.id, playerId: null, attempt: 1, value: null };
+    drafts.push({ ...clock, kind: 'start', atMs: startMs, monoMs: startMs - context.nowMs });
+    drafts.push({ ...clock, kind: 'end', atMs: lastMs + 500, monoMs: lastMs + 500 - context.nowMs });
+    startMs = lastMs + drill.changeoverS.value * 1000;
+  }
+  return drafts.sort((a, b) => a.atMs - b.atMs).map((draft) => ({ id: ids(draft.atMs), ...draft }));
+}
+
+/** The coach accepts nearly every proposal; now and then a player stays where they are. */
+async function judge(context: Context, id: string, coming: readonly Member[], random: Random): Promise<void> {
+  const review = (await sessionReviewView(context, id))!;
+  const decisions: DecisionForm[] = [];
+  for (const { id: blockId, drillId, lines } of review.blocks) {
+    for (const { playerId, byDefault, leads } of lines) {
+      const verdict = byDefault.verdict === 'up' && random() < 0.12 ? 'hold' : byDefault.verdict;
+      decisions.push({
+        blockId,
+        playerId,
+        verdict,
+        target: verdict === 'hold' ? byDefault.target : leads[verdict].target,
+      });
+      coming.find((member) => member.id === playerId)?.steps.set(drillId, leads[verdict].stepId);
+    }
+  }
+  must(await decide(context, decisions));
+}
+
+/** Today's two sessions and the next ones, planned and waiting. */
+async function plannedSessions(at: At, today: string, members: readonly Member[]): Promise<number> {
+  const [wallAndFeet, strokes, table, counter] = timetable as [Weekly, Weekly, Weekly, Weekly];
+  const group = (sport: Weekly['sport']) => members.filter((member) => member.character.form.sport === sport);
+  const plans: [Weekly, string][] = [
+    [{ ...wallAndFeet, startTime: '16:30' }, today],
+    [{ ...table, startTime: '17:30' }, today],
+    [strokes, dayAfter(today, 2)],
+    [counter, dayAfter(today, 3)],
+  ];
+  for (const [weekly, day] of plans) await planned(at(today, '08:00'), weekly, day, group(weekly.sport));
+  return plans.length;
+}

@@ -1,0 +1,90 @@
+import type { Step } from '@/catalogue/types';
+import type { EventKind } from '@/core/counting/event';
+import type { Dose } from '@/core/dose/dose';
+import { normal, wholeBetween, type Random } from '@/core/random';
+import type { Character } from './people';
+
+/** One mark an invented player makes: seconds from the block's start. */
+export interface Mark {
+  readonly atS: number;
+  readonly kind: EventKind;
+  readonly attempt: number;
+  readonly value: number | null;
+}
+
+/** The chance that a touch is dropped, after so many sessions on this step; falls towards a floor. */
+export function dropChance(character: Character, step: Step, practised: number, form: number): number {
+  const usual = 1 - step.usualRate.value;
+  const learning = 1.5 * Math.exp((-practised * character.pace) / 5) + 0.35;
+  return Math.min(0.7, Math.max(0.004, usual * learning * character.drops * form));
+}
+
+/** What a player does in one block, mark by mark. */
+export function playBlock(
+  dose: Dose,
+  step: Step,
+  character: Character,
+  drop: number,
+  random: Random,
+): Mark[] {
+  const marks: Mark[] = [];
+  const add = (atS: number, kind: EventKind, attempt: number, value: number | null = null) =>
+    marks.push({ atS, kind, attempt, value });
+  const beat = () => Math.max(0.25, normal(random, step.perTouchS.value, step.perTouchS.value * 0.12));
+  const countInS = 3;
+
+  /** Touches and drops until the time is up. */
+  const keepGoing = (fromS: number, forS: number, attempt: number) => {
+    let atS = fromS + beat();
+    while (atS < fromS + forS) {
+      if (random() < drop) {
+        if (character.fudges !== 'deaf' || random() < 0.3) add(atS, 'drop', attempt);
+        atS += step.dropCostS.value;
+      } else {
+        add(atS, 'touch', attempt);
+        if (character.fudges === 'double' && random() < 0.08) add(atS + 0.06, 'touch', attempt);
+      }
+      atS += beat();
+    }
+  };
+
+  switch (dose.kind) {
+    case 'row':
+      keepGoing(countInS, dose.capS, 1);
+      break;
+    case 'timed':
+      for (let round = 1; round <= dose.rounds; round++)
+        keepGoing(countInS + (round - 1) * (dose.workS + dose.restS), dose.workS, round);
+      break;
+    case 'reps': {
+      let atS = countInS;
+      for (let set = 1; set <= dose.sets * dose.sides; set++) {
+        for (let rep = 0; rep < dose.reps; rep++) {
+          atS += beat();
+          add(atS, random() < drop ? 'drop' : 'touch', set);
+        }
+        atS += dose.restS;
+      }
+      break;
+    }
+    case 'hold':
+      for (let hold = 1; hold <= dose.holds * dose.sides; hold++) {
+        const atS = countInS + hold * (dose.holdS + dose.restS) - dose.restS;
+        const lost = random() < drop;
+        add(atS, lost ? 'drop' : 'hold', hold, lost ? wholeBetween(random, 1, dose.holdS - 1) : dose.holdS);
+      }
+      break;
+    case 'shots': {
+      const zones = step.zones ?? [];
+      let atS = countInS;
+      for (let shot = 0; shot < dose.shots; shot++) {
+        atS += beat();
+        // The better the hand, the nearer the first zone.
+        const off = Math.abs(normal(random, 0, drop * 2.2 * zones.length * 0.5));
+        add(atS, 'zone', 1, zones[Math.min(zones.length - 1, Math.floor(off))]?.points ?? 0);
+      }
+      break;
+    }
+  }
+  return marks;
+}

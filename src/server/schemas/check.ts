@@ -1,0 +1,24 @@
+import type { Schema } from 'yup';
+import { ValidationError } from 'yup';
+import { done, type Outcome, type Problem } from '@/core/outcome';
+
+/** Checks something from outside against its schema: the clean value, or every problem with its field. */
+export function check<T>(schema: Schema<T>, value: unknown): Outcome<T> {
+  try {
+    return done(schema.validateSync(value, { abortEarly: false, stripUnknown: true }));
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    return { ok: false, problems: problemsOf(error) };
+  }
+}
+
+function problemsOf(error: ValidationError): Problem[] {
+  const all = error.inner.length > 0 ? error.inner : [error];
+  const seen = new Set<string>();
+  return all.flatMap(({ path = '', message }) => {
+    // One sentence a field: the first is the one to mend.
+    if (seen.has(path)) return [];
+    seen.add(path);
+    return [{ field: path, message }];
+  });
+}

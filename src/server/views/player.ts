@@ -1,0 +1,128 @@
+import { findStep } from '@/catalogue';
+import { measures } from '@/core/counting/measure';
+import { attemptsOn } from '@/data/log';
+import { stepTotals } from '@/data/results';
+import { sessionsOfPlayer } from '@/data/session';
+import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { refreshAttempts } from '../results';
+import type { PlayerForm } from '../schemas/player';
+import { playerFacts, type PlayerFacts } from './player-facts';
+
+/** The chart opens on this many days; the rest is a press away. */
+const chartDays = 84;
+
+/** One attempt as a mark on the chart: day, start, step, result, touches, drops. */
+export type ChartAttempt = readonly [
+  day: string,
+  startedMs: number,
+  stepId: string,
+  result: number,
+  touches: number,
+  drops: number,
+];
+
+export interface StepBest {
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly best: number | null;
+  readonly attempts: number;
+  readonly touches: number;
+  readonly drops: number;
+  readonly lastDay: string;
+}
+
+export interface PlayerView {
+  readonly facts: PlayerFacts;
+  readonly removed: boolean;
+  readonly form: PlayerForm;
+  readonly year: number;
+  readonly bests: readonly StepBest[];
+  /** Drill, step, reason. */
+  readonly places: readonly (readonly [drillId: string, stepId: string, why: string])[];
+  readonly sessions: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly day: string;
+    readonly state: string;
+  }[];
+  readonly decisions: readonly {
+    readonly drillId: string;
+    readonly stepId: string;
+    readonly verdict: string;
+    readonly reason: string;
+    readonly atMs: number;
+  }[];
+  readonly chart: {
+    readonly drillId: string;
+    readonly attempts: readonly ChartAttempt[];
+    readonly whole: boolean;
+  } | null;
+}
+
+function formOf({
+  id: _id,
+  createdAtMs: _created,
+  removedAtMs: _removed,
+  ...form
+}: PlayerWithFocus): PlayerForm {
+  return form;
+}
+
+/**
+ * A player's page.
+ * @param drillId the drill on the chart; when none is given, the one practised last
+ * @param whole show all attempts ever, not only the last twelve weeks
+ */
+export async function playerView(
+  context: Context,
+  id: string,
+  drillId?: string,
+  whole = false,
+): Promise<PlayerView | null> {
+  const { db, today } = context;
+  const player = await getPlayer(db, id);
+  if (!player) return null;
+  await refreshAttempts(db);
+  const [totals, places, sessions, decisions] = await Promise.all([
+    stepTotals(db, [id]),
+    placesOf(db, [id]),
+    sessionsOfPlayer(db, id, 6),
+    decisionsOfPlayer(db, id, 6),
+  ]);
+  const bests = totals
+    .flatMap<StepBest>(({ playerId: _player, highest, lowest, ...rest }) => {
+      const step = findStep(rest.drillId, rest.stepId);
+      return step ? [{ ...rest, best: measures[step.measure].lowerIsBetter ? lowest : highest }] : [];
+    })
+    .sort((a, b) => (a.lastDay < b.lastDay ? 1 : a.lastDay > b.lastDay ? -1 : b.touches - a.touches));
+
+  const shown = bests.some((best) => best.drillId === drillId) ? drillId : bests[0]?.drillId;
+  const attempts = shown ? await attemptsOn(db, id, shown, whole ? '' : dayAfter(today, -chartDays)) : [];
+  return {
+    facts: playerFacts(player, today),
+    removed: player.removedAtMs !== null,
+    form: formOf(player),
+    year: Number(today.slice(0, 4)),
+    bests,
+    places: places.map((place) => [place.drillId, place.stepId, place.why]),
+    sessions: sessions.map(({ id: sessionId, title, day, state }) => ({ id: sessionId, title, day, state })),
+    decisions: decisions.map((d) => ({
+      drillId: d.drillId,
+      stepId: d.stepId,
+      verdict: d.verdict,
+      reason: d.reason,
+      atMs: d.decidedAtMs,
+    })),
+    chart: shown
+      ? {
+          drillId: shown,
+          whole,
+          attempts: attempts.flatMap((a) =>
+            a.result === null ? [] : [[a.day, a.startedMs, a.stepId, a.result, a.touches, a.drops] as const],
+          ),
+        }
+      : null,
+  };
+}

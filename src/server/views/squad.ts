@@ -1,0 +1,41 @@
+import { recentWork } from '@/data/results';
+import { listPlayers } from '@/data/squad';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { refreshAttempts } from '../results';
+import { playerFacts, type PlayerFacts } from './player-facts';
+
+export const squadDays = 28;
+
+export interface SquadLine extends PlayerFacts {
+  readonly sessions: number;
+  readonly touches: number;
+  readonly lastDay: string | null;
+}
+
+export interface SquadView {
+  readonly players: readonly SquadLine[];
+  readonly year: number;
+}
+
+/** Everybody on the squad, with what they did in the last four weeks. */
+export async function squadView(context: Context): Promise<SquadView> {
+  await refreshAttempts(context.db);
+  const [players, work] = await Promise.all([
+    listPlayers(context.db),
+    recentWork(context.db, dayAfter(context.today, -squadDays)),
+  ]);
+  const done = new Map(work.map((row) => [row.playerId, row]));
+  return {
+    year: Number(context.today.slice(0, 4)),
+    players: players.map((player) => {
+      const own = done.get(player.id);
+      return {
+        ...playerFacts(player, context.today),
+        sessions: own?.sessions ?? 0,
+        touches: own?.touches ?? 0,
+        lastDay: own?.lastDay ?? null,
+      };
+    }),
+  };
+}
