@@ -80,7 +80,7 @@ export function playBlock(
       for (let shot = 0; shot < dose.shots; shot++) {
         atS += beat();
         // The better the hand, the nearer the first zone.
-        const off = Math.abs(normal(random, 0, drop * 2.2 * zones.length * 0.5));
+        const off = Math.abs(normal(random, 0, (0.35 + 1.25 * drop) * zones.length));
         add(atS, 'zone', 1, zones[Math.min(zones.length - 1, Math.floor(off))]?.points ?? 0);
       }
       break;

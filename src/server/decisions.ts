@@ -1,4 +1,6 @@
 import { findDrill, findStep, neighbourStep } from '@/catalogue';
+import { gateFor } from '@/catalogue/gate';
+import type { Dose } from '@/core/dose/dose';
 import type { Drill, Step } from '@/catalogue/types';
 import type { DayBest, Verdict } from '@/core/skill/next-target';
 import { nextTargets } from '@/core/skill/next-target';
@@ -60,9 +62,13 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
     const results = await dayResults(tx, players, drills, session.day);
     const decidedAtMs = context.nowMs;
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-      const { drillId, stepId } = blocks.get(blockId)!;
+      const { drillId, stepId, dose } = blocks.get(blockId)!;
       const step = findStep(drillId, stepId)!;
-      const { byDefault } = nextTargets(step.measure, step.gate, dayBests(results, playerId, step, drillId));
+      const { byDefault } = nextTargets(
+        step.measure,
+        gateFor(step, JSON.parse(dose) as Dose),
+        dayBests(results, playerId, step, drillId),
+      );
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(findDrill(drillId)!, stepId, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;

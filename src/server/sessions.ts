@@ -2,9 +2,11 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';
 import {
   blocksByIds,
+  blocksOfSessions,
   getSession,
   insertSession,
   loggedPairs,
+  playersOfSessions,
   putBlockPlayers,
   putBlocks,
   setSessionPlayers,
@@ -16,6 +18,7 @@ import { write } from '@/data/write';
 import type { Context } from './context';
 import { refreshAttempts } from './results';
 import { check } from './schemas/check';
+import { planBlock } from './views/session-plan';
 import { planSchema, sessionSchema, type PlanForm } from './schemas/session';
 
 const unknownSession = refused(
@@ -71,6 +74,26 @@ export async function savePlan(
     );
     await putTargets(tx, playerIds, blocks);
     return done({ revision: revision + 1 });
+  });
+}
+
+/** A plan as it stands on record, in the form it is saved in. */
+export async function loadPlan({ db }: Context, id: string): Promise<Outcome<PlanForm>> {
+  const session = await getSession(db, id);
+  if (!session) return unknownSession;
+  const [players, rows] = await Promise.all([playersOfSessions(db, [id]), blocksOfSessions(db, [id])]);
+  const { title, day, startTime, bookedMin, coach, placeName, revision } = session;
+  const blocks = rows.map(planBlock);
+  return done({
+    title,
+    day,
+    startTime,
+    bookedMin,
+    coach,
+    placeName,
+    revision,
+    playerIds: players.get(id) ?? [],
+    blocks,
   });
 }
 

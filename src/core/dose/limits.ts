@@ -4,6 +4,7 @@ import type { Dose, DoseKind } from './dose';
 export interface DoseField {
   readonly name: string;
   readonly label: string;
+  /** Shown behind the label; empty where the label says it all. */
   readonly unit: string;
   readonly min: number;
   readonly max: number;
@@ -17,19 +18,19 @@ const field = (name: string, label: string, unit: string, min: number, max: numb
   max,
 });
 
-const sides = field('sides', 'Sides', '1 or 2', 1, 2);
+const sides = field('sides', 'Sides', '', 1, 2);
 const rest = field('restS', 'Rest', 's', 0, 600);
 
 /** Ranges are ours: wide enough for any drill for a child, narrow enough to catch a slip of the finger. */
 export const doseFields: Record<DoseKind, readonly DoseField[]> = {
-  reps: [field('sets', 'Sets', 'sets', 1, 20), field('reps', 'Reps', 'a set', 1, 200), sides, rest],
+  reps: [field('sets', 'Sets', '', 1, 20), field('reps', 'Reps a set', '', 1, 200), sides, rest],
   row: [field('target', 'Target', 'in a row', 1, 500), field('capS', 'Time cap', 's', 15, 1800)],
-  timed: [field('rounds', 'Rounds', 'rounds', 1, 20), field('workS', 'Work', 's', 5, 600), rest],
-  hold: [field('holds', 'Holds', 'holds', 1, 20), field('holdS', 'Hold', 's', 1, 120), sides, rest],
+  timed: [field('rounds', 'Rounds', '', 1, 20), field('workS', 'Work', 's', 5, 600), rest],
+  hold: [field('holds', 'Holds', '', 1, 20), field('holdS', 'Hold', 's', 1, 120), sides, rest],
   shots: [
-    field('shots', 'Shots', 'shots', 1, 200),
-    field('ballsAtHand', 'Balls at hand', 'balls', 1, 100),
-    field('collectS', 'Collecting', 's a walk', 0, 300),
+    field('shots', 'Shots', '', 1, 200),
+    field('ballsAtHand', 'Balls at hand', '', 1, 100),
+    field('collectS', 'A collecting walk', 's', 0, 300),
   ],
 };
 

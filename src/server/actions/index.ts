@@ -4,7 +4,8 @@ import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { requestContext } from '../context';
 import { decide } from '../decisions';
-import { createSession, finishSession, removeSession, savePlan, startSession } from '../sessions';
+import { createSession, finishSession, loadPlan, removeSession, savePlan, startSession } from '../sessions';
+import type { PlanForm } from '../schemas/session';
 import { removePlayer, savePlayer } from '../squad';
 
 /*
@@ -34,6 +35,10 @@ export async function createSessionAction(input: unknown): Promise<Outcome<{ id:
 /** The plan screen keeps its own state: nothing is read anew. */
 export async function savePlanAction(id: string, input: unknown): Promise<Outcome<{ revision: number }>> {
   return savePlan(await requestContext(), asId(id), input);
+}
+
+export async function loadPlanAction(id: string): Promise<Outcome<PlanForm>> {
+  return loadPlan(await requestContext(), asId(id));
 }
 
 export async function startSessionAction(id: string): Promise<Outcome<null>> {

@@ -17,3 +17,11 @@ export function playerFacts(player: PlayerWithFocus, today: string): PlayerFacts
   const { id, name, sport, hand, stage, focus, careNote } = player;
   return { id, name, age: Number(today.slice(0, 4)) - player.birthYear, sport, hand, stage, focus, careNote };
 }
+
+/** Enough to tick somebody on a list. */
+export interface PlayerName {
+  readonly id: string;
+  readonly name: string;
+}
+
+export const playerName = ({ id, name }: PlayerWithFocus): PlayerName => ({ id, name });

@@ -1,4 +1,5 @@
 import { findDrill, findStep } from '@/catalogue';
+import { gateFor } from '@/catalogue/gate';
 import type { PlanBlock } from '@/catalogue/plan';
 import { better } from '@/core/counting/measure';
 import type { Tally } from '@/core/counting/tally';
@@ -65,6 +66,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       events.filter((event) => event.blockId === block.id),
       step.measure,
     );
+    const gate = gateFor(step, block.dose);
     const lines = playerIds.flatMap<ReviewLine>((playerId) => {
       const tally = tallies.get(playerId);
       if (!tally || tally.attempts.length === 0) return [];
@@ -75,7 +77,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       const { attempts, ...totals } = tally;
       const lead = (verdict: Verdict) => {
         const next = stepAfter(drill, step.id, verdict);
-        return { stepId: next.id, target: next.gate.result };
+        return { stepId: next.id, target: next.id === step.id ? gate.result : next.gate.result };
       };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
       return [
@@ -87,7 +89,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
             tally.best !== null &&
             tally.best !== bestBefore &&
             better(step.measure, bestBefore, tally.best) === tally.best,
-          ...nextTargets(step.measure, step.gate, days),
+          ...nextTargets(step.measure, gate, days),
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }

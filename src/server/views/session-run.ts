@@ -1,4 +1,5 @@
 import { findStep } from '@/catalogue';
+import { gateFor } from '@/catalogue/gate';
 import type { PlanBlock, Records } from '@/catalogue/plan';
 import { measures } from '@/core/counting/measure';
 import type { TouchEvent } from '@/core/counting/event';
@@ -55,7 +56,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
       const bestEver =
         (step && (measures[step.measure].lowerIsBetter ? before?.lowest : before?.highest)) ?? null;
       const target = own.find((row) => row.blockId === block.id && row.playerId === playerId)?.target;
-      return { playerId, bestEver, target: target ?? step?.gate.result ?? 0 };
+      return { playerId, bestEver, target: target ?? (step ? gateFor(step, block.dose).result : 0) };
     });
     return { ...block, players };
   });

@@ -1,6 +1,7 @@
 import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
-import { getPlayers } from '@/data/squad';
+import { getPlayers, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
+import { playerName, type PlayerName } from './player-facts';
 import { sessionFacts } from './session-plan';
 import type { SessionLine } from './today';
 
@@ -8,6 +9,7 @@ export const sessionsAPage = 15;
 
 export interface SessionsView {
   readonly today: string;
+  readonly squad: readonly PlayerName[];
   readonly coming: readonly SessionLine[];
   readonly past: readonly SessionLine[];
   readonly page: number;
@@ -17,7 +19,8 @@ export interface SessionsView {
 /** All sessions: what is to come, and what has been, page by page. */
 export async function sessionsView(context: Context, page: number): Promise<SessionsView> {
   const { db, today } = context;
-  const [coming, past] = await Promise.all([
+  const [squad, coming, past] = await Promise.all([
+    listPlayers(db),
     sessionsBetween(db, today, '9999-12-31'),
     sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage),
   ]);
@@ -33,6 +36,7 @@ export async function sessionsView(context: Context, page: number): Promise<Sess
   }));
   return {
     today,
+    squad: squad.map(playerName),
     coming: lines.slice(0, coming.length),
     past: lines.slice(coming.length),
     page,

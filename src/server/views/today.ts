@@ -1,3 +1,4 @@
+import { findDrill } from '@/catalogue';
 import { timePlan, type PlanBlock } from '@/catalogue/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
@@ -5,7 +6,7 @@ import { getPlayers, latestDecisions, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { refreshAttempts } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { playerFacts, playerName, type PlayerFacts, type PlayerName } from './player-facts';
 import { planBlock, recentRecords, sessionFacts, type SessionFacts } from './session-plan';
 
 export interface SessionLine extends SessionFacts {
@@ -15,7 +16,12 @@ export interface SessionLine extends SessionFacts {
 
 export interface ComingPlayer extends PlayerFacts {
   /** The first target waiting for them in this session's blocks; null when there is none. */
-  readonly target: { readonly drillId: string; readonly stepId: string; readonly result: number } | null;
+  readonly target: {
+    readonly drillId: string;
+    readonly stepId: string;
+    readonly result: number;
+    readonly reason: string;
+  } | null;
 }
 
 export interface TodaySession extends SessionLine {
@@ -26,7 +32,7 @@ export interface TodaySession extends SessionLine {
 
 export interface TodayView {
   readonly today: string;
-  readonly squadSize: number;
+  readonly squad: readonly PlayerName[];
   readonly sessions: readonly TodaySession[];
   readonly next: readonly SessionLine[];
   readonly last: readonly SessionLine[];
@@ -38,7 +44,7 @@ export async function todayView(context: Context): Promise<TodayView> {
   const [squad, soon, last] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, dayAfter(today, 14)),
-    sessionsBefore(db, today, 3),
+    sessionsBefore(db, today, 2),
   ]);
   const all = [...soon, ...last];
   const ids = all.map((session) => session.id);
@@ -60,12 +66,13 @@ export async function todayView(context: Context): Promise<TodayView> {
     const own = blocks.filter((block) => block.sessionId === session.id).map(planBlock);
     const coming = playersOf.get(session.id) ?? [];
     const targetOf = (playerId: string) => {
-      for (const block of own) {
+      // The loosening comes first but is nobody's aim.
+      for (const block of own.filter(({ drillId }) => findDrill(drillId)?.family !== 'loosen')) {
         const d = decided.find(
           (one) =>
             one.playerId === playerId && one.drillId === block.drillId && one.nextStepId === block.stepId,
         );
-        if (d) return { drillId: d.drillId, stepId: d.nextStepId, result: d.target };
+        if (d) return { drillId: d.drillId, stepId: d.nextStepId, result: d.target, reason: d.reason };
       }
       return null;
     };
@@ -81,11 +88,11 @@ export async function todayView(context: Context): Promise<TodayView> {
   };
   return {
     today,
-    squadSize: squad.length,
+    squad: squad.map(playerName),
     sessions: soon.filter((session) => session.day === today).map(whole),
     next: soon
       .filter((session) => session.day > today)
-      .slice(0, 4)
+      .slice(0, 2)
       .map(line),
     last: last.map(line),
   };

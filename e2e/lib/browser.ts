@@ -1,0 +1,56 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { Builder, logging, type WebDriver } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+
+const flags = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+  '--hide-scrollbars',
+];
+
+export interface Browser {
+  readonly driver: WebDriver;
+  /** Lines of the console that tell of a fault, since the last look. */
+  readonly faults: () => Promise<string[]>;
+  readonly close: () => Promise<void>;
+}
+
+/** A fresh headless browser with a profile of its own. */
+export async function openBrowser(width = 1280, height = 800): Promise<Browser> {
+  const profile = mkdtempSync(path.join(tmpdir(), 'vowstep-browser-'));
+  const options = new chrome.Options();
+  options.setChromeBinaryPath('/usr/bin/chromium');
+  options.addArguments(...flags, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
+  const prefs = new logging.Preferences();
+  prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
+  options.setLoggingPrefs(prefs);
+  const service = new chrome.ServiceBuilder('/usr/bin/chromedriver');
+  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();
+  await setViewport(driver, width, height);
+  return {
+    driver,
+    faults: async () => {
+      const entries = await driver.manage().logs().get(logging.Type.BROWSER);
+      return entries.filter((entry) => entry.level.value >= logging.Level.WARNING.value).map((entry) => entry.message);
+    },
+    close: async () => {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}
+
+/** The page's own size, whatever the window's frame takes. */
+export async function setViewport(driver: WebDriver, width: number, height: number): Promise<void> {
+  const chromium = driver as unknown as { sendDevToolsCommand(name: string, params: object): Promise<void> };
+  await chromium.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: width < 600 });
+}

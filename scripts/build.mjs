@@ -1,0 +1,8 @@
+import { ensureBuild } from './lib/build.mjs';
+import { ensureModules } from './lib/install.mjs';
+import { main } from './lib/run.mjs';
+
+await main(async () => {
+  await ensureModules();
+  await ensureBuild();
+});

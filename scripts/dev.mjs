@@ -1,0 +1,15 @@
+import path from 'node:path';
+import { makeDemoData } from './lib/demo-data.mjs';
+import { ensureModules } from './lib/install.mjs';
+import { bin, main, root, run } from './lib/run.mjs';
+
+/** `npm run dev`: the development server, on a copy of the demo data. */
+await main(async () => {
+  await ensureModules();
+  const file = path.join(root, 'data', 'dev.db');
+  await makeDemoData(file);
+  const { PORT = '3220', HOST = '127.0.0.1' } = process.env;
+  await run(bin('next'), ['dev', '-p', PORT, '-H', HOST], {
+    env: { VOWSTEP_DATABASE_URL: process.env.VOWSTEP_DATABASE_URL ?? `file:${file}` },
+  });
+});

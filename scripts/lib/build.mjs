@@ -1,0 +1,47 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { bin, root, run } from './run.mjs';
+
+const inputs = [
+  'src',
+  'drizzle',
+  'package-lock.json',
+  'package.json',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'tsconfig.json',
+];
+const mark = path.join(root, '.next', 'vowstep-built');
+
+function filesOf(place) {
+  const full = path.join(root, place);
+  if (!existsSync(full)) return [];
+  try {
+    return readdirSync(full, { withFileTypes: true })
+      .sort((a, b) => (a.name < b.name ? -1 : 1))
+      .flatMap((entry) => filesOf(path.join(place, entry.name)));
+  } catch (error) {
+    if (error.code === 'ENOTDIR') return [place];
+    throw error;
+  }
+}
+
+/** One hash over everything given; tests do not count. */
+export function hashOf(places) {
+  const hash = createHash('sha256');
+  for (const file of places.flatMap(filesOf)) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(file).update(readFileSync(path.join(root, file)));
+  }
+  return hash.digest('hex');
+}
+
+/** Builds for production when anything that goes into the build has changed. */
+export async function ensureBuild({ quiet = false } = {}) {
+  const wanted = hashOf(inputs);
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  console.log('Building…');
+  await run(bin('next'), ['build'], { quiet });
+  writeFileSync(mark, wanted);
+}

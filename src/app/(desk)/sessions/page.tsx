@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { Sessions } from '@/features/sessions/sessions';
+import { requestContext } from '@/server/context';
+import { sessionsView } from '@/server/views/sessions';
+
+export const metadata: Metadata = { title: 'Sessions' };
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function SessionsPage({ searchParams }: Props) {
+  const page = Math.max(0, Math.min(10_000, Math.trunc(Number((await searchParams).page)) || 0));
+  return <Sessions view={await sessionsView(await requestContext(), page)} />;
+}

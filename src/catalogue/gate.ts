@@ -1,0 +1,29 @@
+import type { Dose } from '@/core/dose/dose';
+import type { Gate } from '@/core/skill/next-target';
+import type { Step } from './types';
+
+/**
+ * A step's gate under the dose that was given: the gate is written for the step's largest dose,
+ * and nobody can pass a mark that their dose does not reach. Reps and holds are cut to the dose;
+ * points and timed counts shrink or grow in proportion (at least 1). A row stays as it is.
+ */
+export function gateFor(step: Step, dose: Dose): Gate {
+  const written = step.doses['13-16'];
+  const { result, days } = step.gate;
+  const inProportion = (given: number, full: number) => ({
+    days,
+    result: Math.max(1, Math.round((result * given) / full)),
+  });
+  switch (dose.kind) {
+    case 'reps':
+      return { days, result: Math.min(result, dose.reps) };
+    case 'hold':
+      return { days, result: Math.min(result, dose.holdS) };
+    case 'shots':
+      return written.kind === 'shots' ? inProportion(dose.shots, written.shots) : step.gate;
+    case 'timed':
+      return written.kind === 'timed' ? inProportion(dose.workS, written.workS) : step.gate;
+    case 'row':
+      return step.gate;
+  }
+}

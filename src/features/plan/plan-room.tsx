@@ -1,0 +1,22 @@
+'use client';
+
+import { explainPlanTotal } from '@/core/explanations/plan';
+import type { PlanTime } from '@/core/planning/plan-time';
+import { inMinutes } from '@/core/words';
+import { cx } from '@/ui/class-names';
+import { Figure } from '@/ui/figure';
+
+/** How much room a plan leaves in its booking, or how far it runs over. */
+export function PlanRoom({ time, titles }: { time: PlanTime; titles: readonly string[] }) {
+  const over = time.overrunS > 0.5;
+  const text = over ? `${inMinutes(time.overrunS)} over` : `${inMinutes(-time.overrunS)} to spare`;
+  return (
+    <Figure
+      className={cx('font-bold', over ? 'text-stop' : 'text-safe')}
+      label={over ? `${text} the booking` : text}
+      explain={() => explainPlanTotal(time, titles)}
+    >
+      {text}
+    </Figure>
+  );
+}

@@ -1,0 +1,158 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  horizontalListSortingStrategy,
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+} from '@dnd-kit/sortable';
+import type { KeyboardEvent } from 'react';
+import type { BlockTime, PlanTime } from '@/core/planning/plan-time';
+import { clockTime } from '@/core/words';
+import { cx } from '@/ui/class-names';
+import { TapeEdge, tapeLengthS, TapeParts, TapeScale } from '@/ui/tape';
+
+export interface PlanTapeProps {
+  readonly time: PlanTime;
+  readonly titles: readonly string[];
+  readonly selected: string | null;
+  readonly onSelect: (id: string) => void;
+  readonly onMove: (id: string, to: number) => void;
+  readonly onRemove: (id: string) => void;
+}
+
+/** The plan as a strip of tape to scale: press a piece to open it, drag it or move it with the keyboard. */
+export function PlanTape({ time, titles, selected, onSelect, onMove, onRemove }: PlanTapeProps) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, {
+      coordinateGetter: sortableKeyboardCoordinates,
+      // Enter opens a piece, so only the space bar lifts it.
+      keyboardCodes: { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] },
+    }),
+  );
+  const lengthS = tapeLengthS(time.totalS, time.bookedS);
+  const ids = time.blocks.map((block) => block.id);
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) onMove(String(active.id), ids.indexOf(String(over.id)));
+  };
+
+  const place = (id: unknown) =>
+    `${titles[ids.indexOf(String(id))]}, place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Lifted ${place(active.id)}.`,
+    onDragOver: ({ over }) => (over ? `Over place ${ids.indexOf(String(over.id)) + 1}.` : 'Off the tape.'),
+    onDragEnd: ({ over }) => (over ? `Put at place ${ids.indexOf(String(over.id)) + 1}.` : 'Put back.'),
+    onDragCancel: () => 'Put back.',
+  };
+
+  return (
+    <DndContext
+      id="plan-tape"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={drop}
+      accessibility={{
+        announcements,
+        screenReaderInstructions: {
+          draggable:
+            'Enter opens the block. Space lifts it, the arrow keys move it, space puts it down, escape puts it back. Delete takes it out.',
+        },
+      }}
+    >
+      <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
+        <div className="relative h-[72px] border-y-2 border-line bg-chalk">
+          {time.blocks.map((block, index) => (
+            <Piece
+              key={block.id}
+              block={block}
+              lengthS={lengthS}
+              title={`${index + 1} ${titles[index]}`}
+              selected={selected === block.id}
+              onSelect={() => onSelect(block.id)}
+              onKey={(event) => {
+                if (event.key === 'Delete') onRemove(block.id);
+                else if (event.altKey && event.key === 'ArrowLeft') onMove(block.id, index - 1);
+                else if (event.altKey && event.key === 'ArrowRight') onMove(block.id, index + 1);
+                else return false;
+                event.preventDefault();
+                return true;
+              }}
+            />
+          ))}
+          {time.overrunS > 0 && (
+            <span
+              aria-hidden
+              className="hatch-over pointer-events-none absolute -bottom-1 z-10 h-2"
+              style={{
+                left: `${(100 * time.bookedS) / lengthS}%`,
+                width: `${(100 * time.overrunS) / lengthS}%`,
+              }}
+            />
+          )}
+          <TapeEdge lengthS={lengthS} bookedS={time.bookedS} />
+        </div>
+      </SortableContext>
+      <TapeScale lengthS={lengthS} bookedS={time.bookedS} />
+    </DndContext>
+  );
+}
+
+interface PieceProps {
+  readonly block: BlockTime;
+  readonly lengthS: number;
+  readonly title: string;
+  readonly selected: boolean;
+  readonly onSelect: () => void;
+  /** True when the key was meant for the piece itself. */
+  readonly onKey: (event: KeyboardEvent) => boolean;
+}
+
+function Piece({ block, lengthS, title, selected, onSelect, onKey }: PieceProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
+    id: block.id,
+  });
+  const lift = listeners?.onKeyDown as ((event: KeyboardEvent) => void) | undefined;
+  return (
+    <button
+      type="button"
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      onKeyDown={(event) => {
+        if (!onKey(event)) lift?.(event);
+      }}
+      onClick={onSelect}
+      aria-pressed={selected}
+      data-block={block.id}
+      aria-label={`${title}, ${clockTime(block.totalS)}, from ${clockTime(block.startS)}`}
+      style={{
+        left: `${(100 * block.startS) / lengthS}%`,
+        width: `${(100 * block.totalS) / lengthS}%`,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        transition,
+      }}
+      className={cx(
+        'absolute inset-y-0 touch-none overflow-hidden border-r-2 border-ink bg-chalk text-left',
+        selected && 'z-10 outline-3 -outline-offset-3 outline-now',
+        isDragging && 'z-20 opacity-80',
+      )}
+    >
+      <TapeParts time={block} />
+      <span className="relative m-1 flex max-w-[calc(100%-8px)] flex-col items-start overflow-hidden">
+        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">{title}</span>
+        <span className="tabular mt-1 rounded-sm bg-sheet px-1 text-sm">{clockTime(block.totalS)}</span>
+      </span>
+    </button>
+  );
+}

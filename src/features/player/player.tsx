@@ -1,0 +1,168 @@
+import Link from 'next/link';
+import { findDrill, findStep } from '@/catalogue';
+import { better, resultInWords } from '@/core/counting/measure';
+import { counted } from '@/core/words';
+import type { PlayerView } from '@/server/views/player';
+import { shortDay } from '@/ui/dates';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { StageBall } from '@/ui/stage-ball';
+import { BestChart } from './best-chart';
+import { PlayerActions } from './player-actions';
+import { Standing } from './standing';
+
+/** One player: who they are, where they stand, and how a drill's results have moved. */
+export function PlayerPage({ view }: { view: PlayerView }) {
+  const { facts, form, chart } = view;
+  const about = [
+    `${facts.age} years`,
+    facts.sport,
+    `${facts.hand}-handed`,
+    form.heightCm && `${form.heightCm} cm`,
+    form.racketIn && `${form.racketIn} in racket`,
+  ];
+  return (
+    <>
+      <PageHead
+        title={
+          <span className="flex items-center gap-3">
+            <StageBall stage={facts.stage} sport={facts.sport} /> {facts.name}
+          </span>
+        }
+        actions={<PlayerActions view={view} />}
+      >
+        {about.filter(Boolean).join(' · ')}
+        {facts.focus && (
+          <>
+            {' '}
+            · working on: <strong className="text-ink">{facts.focus}</strong>
+          </>
+        )}
+      </PageHead>
+      {view.removed && (
+        <p className="mb-3 rounded-md border-2 border-edge px-3 py-2">
+          Off the squad. Everything counted is kept.
+        </p>
+      )}
+      {facts.careNote && (
+        <p className="mb-3 rounded-md bg-care-bg px-3 py-2 text-care">
+          <strong>Care:</strong> {facts.careNote}
+        </p>
+      )}
+      <div className="grid items-start gap-4 lg:grid-cols-[22rem_1fr]">
+        <Sheet aria-label="Where they stand">
+          <h2 className="border-b-2 border-ink px-3 py-2 text-lg">Bests, and the mark to pass</h2>
+          <Standing view={view} />
+        </Sheet>
+        <div className="space-y-4">
+          <Sheet className="p-4" aria-label="Results over time">
+            {chart && chart.attempts.length > 0 ? (
+              <Chart view={view} chart={chart} />
+            ) : (
+              <p className="text-soft">
+                Every attempt will show here as a dot, with the best so far as a line.
+              </p>
+            )}
+          </Sheet>
+          <div className="grid gap-4 md:grid-cols-2">
+            <Sheet className="p-3" aria-label="Last decisions">
+              <h2 className="text-lg">Last decisions</h2>
+              <ul className="text-sm">
+                {view.decisions.slice(0, 3).map((decision, index) => (
+                  <li key={index} className="border-t border-line py-1">
+                    <strong>{decision.verdict}</strong> · {findDrill(decision.drillId)?.title}.{' '}
+                    <span className="text-soft">{decision.reason}</span>
+                  </li>
+                ))}
+              </ul>
+              {view.decisions.length === 0 && (
+                <p className="text-sm text-soft">None yet: they are made in a session’s review.</p>
+              )}
+            </Sheet>
+            <Sheet className="p-3" aria-label="Last sessions">
+              <h2 className="text-lg">Sessions</h2>
+              <ul className="text-sm">
+                {view.sessions.slice(0, 4).map((session) => (
+                  <li key={session.id} className="border-t border-line">
+                    <Link
+                      href={`/sessions/${session.id}/${session.state === 'finished' ? 'review' : 'plan'}`}
+                      className="flex min-h-8 items-center justify-between hover:bg-chalk"
+                    >
+                      <span className="font-semibold">{session.title}</span>
+                      <span className="tabular text-soft">{shortDay(session.day)}</span>
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+              {view.sessions.length === 0 && <p className="text-sm text-soft">None yet.</p>}
+            </Sheet>
+          </div>
+        </div>
+      </div>
+    </>
+  );
+}
+
+function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerView['chart']> }) {
+  const drill = findDrill(chart.drillId)!;
+  const here = `/players/${view.facts.id}?drill=${drill.id}`;
+  return (
+    <>
+      <div className="mb-2 flex items-baseline justify-between gap-3">
+        <h2 className="text-xl">{drill.title}</h2>
+        <p className="text-sm text-soft">
+          {counted(chart.attempts.length, 'attempt')} {chart.whole ? 'in all' : 'in twelve weeks'} ·{' '}
+          <Link
+            href={chart.whole ? here : `${here}&all=1`}
+            scroll={false}
+            prefetch={false}
+            className="font-semibold text-ink underline underline-offset-4"
+          >
+            {chart.whole ? 'Show twelve weeks' : 'Show all time'}
+          </Link>
+        </p>
+      </div>
+      <BestChart drillId={drill.id} attempts={chart.attempts} height={340} />
+      <p className="text-sm text-soft">
+        <span className="text-safe">●</span> every attempt · <span className="text-now">━</span> best so far ·
+        ┅ the step’s mark
+      </p>
+      <details className="text-sm">
+        <summary className="min-h-6 font-semibold">Bests by day, as a table</summary>
+        <BestsByDay chart={chart} />
+      </details>
+    </>
+  );
+}
+
+function BestsByDay({ chart }: { chart: NonNullable<PlayerView['chart']> }) {
+  const days = new Map<string, { day: string; stepId: string; best: number }>();
+  for (const [day, , stepId, result] of chart.attempts) {
+    const key = `${day} ${stepId}`;
+    const before = days.get(key);
+    const { measure } = findStep(chart.drillId, stepId)!;
+    days.set(key, { day, stepId, best: better(measure, before?.best ?? null, result)! });
+  }
+  return (
+    <table className="mt-1 w-full text-left">
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">Step</th>
+          <th scope="col">Best</th>
+        </tr>
+      </thead>
+      <tbody>
+        {[...days.values()].map(({ day, stepId, best }) => {
+          const step = findStep(chart.drillId, stepId)!;
+          return (
+            <tr key={`${day} ${stepId}`} className="border-t border-line">
+              <td className="tabular">{shortDay(day)}</td>
+              <td>{step.title}</td>
+              <td className="tabular">{resultInWords(step.measure, best)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,187 @@
+'use client';
+
+import { Trophy } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import type { Drill, Step } from '@/catalogue/types';
+import { measures, resultInWords } from '@/core/counting/measure';
+import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
+import type { Verdict } from '@/core/skill/next-target';
+import { verdicts, type DecisionForm } from '@/server/schemas/decision';
+import type { PlayerFacts } from '@/server/views/player-facts';
+import type { ReviewBlock, ReviewLine } from '@/server/views/session-review';
+import { Button } from '@/ui/button';
+import { cx } from '@/ui/class-names';
+import { Figure } from '@/ui/figure';
+import { Stairs } from '@/ui/stairs';
+
+interface Props {
+  readonly block: ReviewBlock;
+  readonly drill: Drill;
+  readonly step: Step;
+  readonly line: ReviewLine;
+  readonly player: PlayerFacts;
+  readonly onDecide: (decisions: DecisionForm[], text: string) => Promise<void>;
+}
+
+const words: Record<Verdict, string> = { up: 'Up a step', hold: 'Stay', back: 'One back' };
+const shortWords: Record<Verdict, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
+
+/** One player in one block: what they did, the proposal, and the coach's word. */
+export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Props) {
+  const { tally, byDefault, other, leads, decided } = line;
+  const targetOf = (verdict: Verdict) =>
+    verdict === 'hold'
+      ? byDefault.verdict === 'hold'
+        ? byDefault.target
+        : other.verdict === 'hold'
+          ? other.target
+          : leads.hold.target
+      : leads[verdict].target;
+  const [verdict, setVerdict] = useState<Verdict>(decided?.verdict ?? byDefault.verdict);
+  const [target, setTarget] = useState(String(decided?.target ?? targetOf(byDefault.verdict)));
+  const [busy, setBusy] = useState(false);
+
+  const possible = verdicts.filter((one) => one === 'hold' || leads[one].stepId !== step.id);
+  const typed = Number(target);
+  const problem = !(typed >= 0.1 && typed <= 10_000)
+    ? 'Next target must be a number from 0.1 to 10000.'
+    : null;
+  const settled = decided !== null && decided.verdict === verdict && decided.target === typed;
+  const landing = drill.steps.find((one) => one.id === leads[verdict].stepId)!;
+
+  const save = async () => {
+    setBusy(true);
+    await onDecide(
+      [{ blockId: block.id, playerId: player.id, verdict, target: typed }],
+      `${player.name}: ${words[verdict].toLowerCase()}.`,
+    );
+    setBusy(false);
+  };
+
+  return (
+    <li
+      className="grid gap-x-4 gap-y-2 border-b border-line px-4 py-1.5 last:border-0 xl:grid-cols-[13.5rem_1fr_auto] items-center"
+      data-player={player.name}
+    >
+      <div>
+        <p className="flex items-center gap-2 font-semibold">
+          <Link
+            href={`/players/${player.id}?drill=${drill.id}`}
+            prefetch={false}
+            className="underline-offset-4 hover:underline"
+          >
+            {player.name}
+          </Link>
+          {line.bestEver && (
+            <span className="inline-flex items-center gap-1 rounded-sm bg-now px-1.5 text-sm text-on-now">
+              <Trophy aria-hidden size={14} /> Best ever
+            </span>
+          )}
+        </p>
+        <p className="text-xl leading-tight font-bold">
+          {tally.best === null ? (
+            '–'
+          ) : (
+            <Figure
+              label={`Best: ${resultInWords(step.measure, tally.best)}`}
+              explain={() => explainBest(step.measure, tally.best!, tally.results)}
+            >
+              <span data-best>{tally.best}</span>
+            </Figure>
+          )}{' '}
+          <span className="text-sm font-normal text-soft">{measures[step.measure].unit}</span>
+        </p>
+        <p className="text-sm text-soft">
+          <Figure label={`${tally.touches} touches`} explain={() => explainTouches(tally, 'this block')}>
+            <span data-total>{tally.touches}</span> touches
+          </Figure>
+          , {tally.drops} dropped
+          {tally.ratePerMin !== null && (
+            <>
+              ,{' '}
+              <Figure
+                label={`${Math.round(tally.ratePerMin)} a minute`}
+                explain={() => explainRate(tally.ratePerMin!, tally.touches)}
+              >
+                {Math.round(tally.ratePerMin)} a minute
+              </Figure>
+            </>
+          )}
+          {line.bestBefore !== null && `; best before ${line.bestBefore}`}
+        </p>
+      </div>
+      <div className="text-sm">
+        <p>
+          <Figure
+            className="font-semibold"
+            label="Proposal"
+            explain={() => explainTarget(step.measure, step.gate, byDefault, other)}
+          >
+            Proposed: {words[byDefault.verdict].toLowerCase()}
+          </Figure>
+          . <span data-reason>{byDefault.reason}</span>
+        </p>
+        {other.verdict !== byDefault.verdict && (
+          <p className="text-soft">
+            The other school says {words[other.verdict].toLowerCase()}: {other.reason}
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <div role="radiogroup" aria-label={`Decision for ${player.name}`} className="flex">
+          {possible.map((one) => (
+            <label
+              key={one}
+              className={cx(
+                'flex min-h-11 cursor-pointer items-center border-2 border-l-0 border-edge px-2.5 text-sm font-semibold first:rounded-l-md first:border-l-2 last:rounded-r-md has-focus-visible:outline-3 has-focus-visible:outline-now',
+                verdict === one ? 'bg-ink text-paper' : 'bg-sheet hover:bg-chalk',
+              )}
+            >
+              <input
+                type="radio"
+                name={`${block.id} ${player.id}`}
+                value={one}
+                checked={verdict === one}
+                onChange={() => {
+                  setVerdict(one);
+                  setTarget(String(targetOf(one)));
+                }}
+                className="sr-only"
+              />
+              {shortWords[one]}
+            </label>
+          ))}
+        </div>
+        <label className="flex items-center gap-2 text-sm font-semibold">
+          Next
+          <input
+            value={target}
+            inputMode="decimal"
+            aria-label={`Next target for ${player.name}`}
+            aria-invalid={problem ? true : undefined}
+            data-target
+            onChange={(event) => setTarget(event.target.value)}
+            className="tabular min-h-11 w-14 rounded-md border-2 border-edge bg-sheet px-2 text-center text-lg aria-[invalid=true]:border-stop"
+          />
+        </label>
+        <Stairs
+          treads={drill.steps}
+          at={landing.id}
+          width={72}
+          height={44}
+          label={`Leads to step ${drill.steps.indexOf(landing) + 1}: ${landing.title}`}
+        />
+        <Button
+          look={settled ? 'quiet' : 'plain'}
+          className={cx('w-24 px-2', settled && 'text-safe')}
+          disabled={busy || problem !== null || settled}
+          onClick={() => void save()}
+        >
+          {settled ? 'Decided' : decided ? 'Change' : 'Accept'}
+        </Button>
+      </div>
+      {problem && <p className="col-span-full text-right text-sm font-semibold text-stop">{problem}</p>}
+    </li>
+  );
+}

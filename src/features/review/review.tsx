@@ -1,0 +1,179 @@
+'use client';
+
+import { Check, Trophy } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { findDrill, findStep } from '@/catalogue';
+import { gateFor } from '@/catalogue/gate';
+import { doseInWords } from '@/core/dose/dose';
+import { counted } from '@/core/words';
+import { decideAction } from '@/server/actions';
+import type { DecisionForm } from '@/server/schemas/decision';
+import type { ReviewBlock, SessionReviewView } from '@/server/views/session-review';
+import { ask } from '@/ui/ask';
+import { Button, ButtonLink } from '@/ui/button';
+import { cx } from '@/ui/class-names';
+import { shortDay } from '@/ui/dates';
+import { ErrorNote } from '@/ui/field';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { useNotice } from '@/ui/toast';
+import { ReviewLineRow } from './review-line';
+
+/** What each player did, what comes next, and the coach's word on it. */
+export function Review({ view }: { view: SessionReviewView }) {
+  const { session, blocks } = view;
+  const withCounts = blocks.filter((block) => block.lines.length > 0);
+  const [chosen, setChosen] = useState((withCounts[0] ?? blocks[0])?.id ?? null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const notice = useNotice();
+  const block = blocks.find((one) => one.id === chosen);
+  const open = blocks.flatMap((one) =>
+    one.lines.filter((line) => !line.decided).map((line) => [one, line] as const),
+  );
+
+  const decide = async (decisions: DecisionForm[], text: string) => {
+    const outcome = await ask(() => decideAction(decisions));
+    setProblem(outcome.ok ? null : outcome.problems.map((one) => one.message).join(' '));
+    if (outcome.ok) notice({ text });
+  };
+  const acceptAll = () =>
+    decide(
+      open.map(([{ id: blockId }, { playerId, byDefault, leads }]) => {
+        const { verdict } = byDefault;
+        return {
+          blockId,
+          playerId,
+          verdict,
+          target: verdict === 'hold' ? byDefault.target : leads[verdict].target,
+        };
+      }),
+      `${counted(open.length, 'proposal')} accepted. Each can still be changed.`,
+    );
+
+  return (
+    <>
+      <PageHead
+        title={`Review: ${session.title}`}
+        actions={
+          <>
+            <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
+            {session.state !== 'finished' && (
+              <ButtonLink href={`/sessions/${session.id}/run`}>Back on court</ButtonLink>
+            )}
+            <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
+              <Check aria-hidden size={18} />{' '}
+              {open.length === 0 ? 'All decided' : `Accept ${open.length} proposals`}
+            </Button>
+          </>
+        }
+      >
+        {[`${shortDay(session.day)} ${session.startTime}`, session.placeName, session.coach]
+          .filter(Boolean)
+          .join(' · ')}
+      </PageHead>
+      {problem && (
+        <div className="mb-3">
+          <ErrorNote>{problem}</ErrorNote>
+        </div>
+      )}
+      {withCounts.length === 0 ? (
+        <Sheet className="p-5">
+          <p>Nothing was counted in this session yet. Results stand here as soon as a block has touches.</p>
+        </Sheet>
+      ) : (
+        <div className="grid items-start gap-4 lg:grid-cols-[17rem_1fr]">
+          <nav aria-label="Blocks">
+            <ol>
+              {blocks.map((one, index) => (
+                <li key={one.id}>
+                  <button
+                    type="button"
+                    aria-current={one.id === chosen ? 'true' : undefined}
+                    onClick={() => setChosen(one.id)}
+                    className={cx(
+                      'flex min-h-14 w-full items-center gap-3 border-2 border-b-0 border-line px-3 text-left last:border-b-2 hover:bg-chalk',
+                      one.id === chosen ? 'border-l-8 border-l-now bg-chalk' : 'bg-sheet',
+                    )}
+                  >
+                    <span className="tabular font-head text-xl font-bold">{index + 1}</span>
+                    <span className="min-w-0">
+                      <span className="block truncate font-semibold">{findDrill(one.drillId)?.title}</span>
+                      <span className="block text-sm text-soft">{progress(one)}</span>
+                    </span>
+                    {one.lines.some((line) => line.bestEver) && (
+                      <Trophy
+                        role="img"
+                        aria-label="with a best ever"
+                        size={20}
+                        className="ml-auto shrink-0 text-now"
+                      />
+                    )}
+                  </button>
+                </li>
+              ))}
+            </ol>
+          </nav>
+          {block && <BlockReview key={block.id} view={view} block={block} onDecide={decide} />}
+        </div>
+      )}
+    </>
+  );
+}
+
+function progress(block: ReviewBlock): string {
+  if (block.lines.length === 0) return 'nothing counted';
+  const done = block.lines.filter((line) => line.decided).length;
+  return done === block.lines.length ? 'decided' : `${done} of ${block.lines.length} decided`;
+}
+
+interface BlockReviewProps {
+  readonly view: SessionReviewView;
+  readonly block: ReviewBlock;
+  readonly onDecide: (decisions: DecisionForm[], text: string) => Promise<void>;
+}
+
+function BlockReview({ view, block, onDecide }: BlockReviewProps) {
+  const drill = findDrill(block.drillId);
+  const step = findStep(block.drillId, block.stepId);
+  if (!drill || !step) return <p>This drill is not in the catalogue (any more).</p>;
+  const gate = gateFor(step, block.dose);
+  return (
+    <Sheet aria-label={drill.title}>
+      <div className="border-b-2 border-ink px-4 py-3">
+        <h2 className="text-xl">{drill.title}</h2>
+        <p className="text-soft">
+          {step.title} · {doseInWords(block.dose)} · mark {gate.result} on {counted(gate.days, 'day')}
+        </p>
+      </div>
+      <ul>
+        {block.lines.map((line) => {
+          const player = view.players.find((one) => one.id === line.playerId);
+          return player ? (
+            <ReviewLineRow
+              key={line.playerId}
+              block={block}
+              drill={drill}
+              step={step}
+              line={line}
+              player={player}
+              onDecide={onDecide}
+            />
+          ) : null;
+        })}
+      </ul>
+      {block.lines.length === 0 && <p className="p-4 text-soft">Nothing was counted in this block.</p>}
+      <p className="border-t border-line px-4 py-2 text-sm text-soft">
+        Ask: {drill.recap.questions.join(' ')} Home: {drill.recap.homeChallenge}{' '}
+        {view.players[0] && (
+          <Link
+            href={`/players/${view.players[0].id}?drill=${drill.id}`}
+            prefetch={false}
+            className="font-semibold text-ink underline underline-offset-4"
+          >
+            See it over time
+          </Link>
+        )}
+      </p>
+    </Sheet>
+  );
+}

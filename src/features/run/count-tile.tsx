@@ -1,0 +1,167 @@
+'use client';
+
+import { memo, useMemo, type ReactNode } from 'react';
+import type { Step } from '@/catalogue/types';
+import { better, reaches } from '@/core/counting/measure';
+import type { CountKind, TouchEvent } from '@/core/counting/event';
+import { tally, type Tally } from '@/core/counting/tally';
+import type { RunPlayer } from '@/server/views/session-run';
+import { cx } from '@/ui/class-names';
+
+export interface CountTileProps {
+  readonly name: string;
+  /** The key that counts a touch: 1 to 6. */
+  readonly digit: number;
+  readonly step: Step;
+  readonly player: RunPlayer;
+  readonly events: readonly TouchEvent[];
+  readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
+  /** Seconds of a whole hold, and of the running one so far; 0 for other measures. */
+  readonly fullHoldS: number;
+  readonly heldS: number;
+}
+
+/** One child on court: the count, and the zones that make it. */
+export const CountTile = memo(function CountTile({
+  name,
+  digit,
+  step,
+  player,
+  events,
+  onMark,
+  fullHoldS,
+  heldS,
+}: CountTileProps) {
+  const result = useMemo(() => tally(events, step.measure), [events, step.measure]);
+  const mark = (kind: CountKind, value?: number) => onMark(player.playerId, kind, value);
+  const bestToday = result.best ?? 0;
+  const best = better(step.measure, player.bestEver, result.best);
+  const there = result.best !== null && reaches(step.measure, result.best, player.target);
+  const newBest = result.best !== null && player.bestEver !== null && best !== player.bestEver;
+  const line = (
+    <p className="flex flex-wrap justify-center gap-x-3 text-lg leading-tight">
+      <span className={cx(there && 'font-bold text-safe')}>
+        aim {player.target}
+        {there && ' ✓'}
+      </span>
+      <span className={cx(newBest && 'font-bold text-safe')}>
+        today <span data-best>{bestToday}</span>
+      </span>
+      <span>ever {player.bestEver ?? '–'}</span>
+    </p>
+  );
+  const title = (
+    <span className="flex items-center justify-center gap-2 text-xl font-bold">
+      <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{digit}</kbd> {name}
+    </span>
+  );
+
+  if (step.measure === 'points')
+    return (
+      <Frame name={name}>
+        <div className="grid min-h-0 flex-1 grid-cols-2 gap-2 p-2">
+          <div className="flex flex-col items-center justify-center">
+            {title}
+            <Count value={result.score} />
+            <p className="text-lg">{result.shots} shots</p>
+            {line}
+          </div>
+          <div className="flex flex-col gap-2">
+            {step.zones?.map((zone, index) => (
+              <Zone
+                key={zone.label}
+                data-zone-of={index === 0 ? digit : undefined}
+                onPress={() => mark('zone', zone.points)}
+                label={`${name}: ${zone.label}, ${zone.points} points`}
+                className="min-h-16 flex-1 rounded-md border-2 border-ink bg-sheet px-2 font-semibold active:bg-chalk"
+              >
+                <span className="text-2xl font-bold">{zone.points}</span> {zone.label}
+              </Zone>
+            ))}
+          </div>
+        </div>
+      </Frame>
+    );
+
+  const hold = step.measure === 'hold';
+  return (
+    <Frame name={name}>
+      <Zone
+        data-touch-of={digit}
+        onPress={() => (hold ? mark('hold', fullHoldS) : mark('touch'))}
+        label={`${name}: ${hold ? 'held to the end' : 'touch'}. Now ${shown(result, step)}, aim ${player.target}`}
+        className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
+      >
+        {title}
+        <Count value={shown(result, step)} />
+        {line}
+      </Zone>
+      <Zone
+        data-miss-of={digit}
+        onPress={() => (hold ? mark('drop', heldS) : mark('drop'))}
+        label={`${name}: ${hold ? 'let go' : 'count a miss'}`}
+        className="min-h-16 border-t-2 border-ink bg-chalk text-xl font-bold active:bg-line"
+      >
+        {hold ? 'Let go' : 'Count a miss'}
+      </Zone>
+    </Frame>
+  );
+});
+
+interface ZoneProps {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly className: string;
+  readonly children: ReactNode;
+  readonly 'data-touch-of'?: number;
+  readonly 'data-miss-of'?: number;
+  readonly 'data-zone-of'?: number;
+}
+
+/** A zone that counts when the finger comes down, not when it lifts: the count follows the eye, and a sliding thumb still counts. */
+function Zone({ label, onPress, className, children, ...rest }: ZoneProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      onPointerDown={(event) => {
+        if (event.button === 0) onPress();
+      }}
+      onClick={(event) => {
+        // Keys and assistive technology press without a pointer.
+        if (event.detail === 0) onPress();
+      }}
+      className={cx('touch-manipulation select-none', className)}
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}
+
+/** The big number: the running row or round; for reps all of them, for a hold the last one's seconds. */
+function shown(result: Tally, step: Step): number {
+  return step.measure === 'reps' ? result.touches : result.current;
+}
+
+function Frame({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <section
+      aria-label={name}
+      className="@container-size flex min-h-72 flex-col overflow-hidden rounded-md border-3 md:min-h-0 border-ink bg-sheet"
+    >
+      {children}
+    </section>
+  );
+}
+
+function Count({ value }: { value: number }) {
+  return (
+    <span
+      data-count
+      className="tabular font-head text-[clamp(120px,44cqh,280px)] leading-none font-extrabold"
+    >
+      {value}
+    </span>
+  );
+}

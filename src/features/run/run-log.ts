@@ -1,0 +1,238 @@
+import { decodeTime, monotonicFactory } from 'ulid';
+import { maxBatch } from '@/core/counting/check';
+import type { EventKind, TouchEvent } from '@/core/counting/event';
+import { liveEvents } from '@/core/counting/live';
+
+/** Where events rest on this device until the server has them. */
+export interface EventStore {
+  all(): Promise<TouchEvent[]>;
+  put(event: TouchEvent): Promise<void>;
+  remove(ids: readonly string[]): Promise<void>;
+}
+
+export type SendResult =
+  | { readonly kind: 'stored' }
+  | { readonly kind: 'refused'; readonly message: string }
+  | { readonly kind: 'unreachable' };
+
+export interface RunPorts {
+  readonly store: EventStore;
+  readonly send: (events: readonly TouchEvent[]) => Promise<SendResult>;
+  readonly later: (work: () => void, ms: number) => void;
+  /** Wall clock and monotonic clock, milliseconds. */
+  readonly clock: { now(): number; mono(): number };
+  readonly device: string;
+}
+
+/** What is new in an event; the log adds the rest. */
+export interface NewEvent {
+  readonly blockId: string;
+  readonly playerId: string | null;
+  readonly kind: EventKind;
+  readonly attempt?: number;
+  readonly value?: number | null;
+  readonly ref?: string | null;
+}
+
+export interface LogState {
+  /** Events by block and player (`''` for the clock); a list is replaced when it grows. */
+  readonly lists: ReadonlyMap<string, readonly TouchEvent[]>;
+  /** On the server. */
+  readonly safe: number;
+  /** Kept on this device, on their way. */
+  readonly waiting: number;
+  /** Not kept yet, or cannot be kept: gone if the page goes. */
+  readonly loose: number;
+  /** Refused by the server; kept on this device. */
+  readonly heldBack: number;
+  readonly trouble: string | null;
+  readonly reachable: boolean;
+}
+
+const firstRetryMs = 500;
+const longestRetryMs = 8000;
+
+export const listKey = (blockId: string, playerId: string | null) => `${blockId} ${playerId ?? ''}`;
+const noEvents: readonly TouchEvent[] = [];
+
+/**
+ * The log of a running session on this device. An event is shown at once, kept on the device next,
+ * and sent to the server until it says it is stored. Sending the same event twice does no harm.
+ */
+export class RunLog {
+  readonly #ports: RunPorts;
+  readonly #listeners = new Set<() => void>();
+  readonly #lists = new Map<string, readonly TouchEvent[]>();
+  readonly #known = new Set<string>();
+  readonly #safe = new Set<string>();
+  readonly #loose = new Map<string, TouchEvent>();
+  readonly #queue = new Map<string, TouchEvent>();
+  readonly #heldBack = new Set<string>();
+  readonly #nextUlid = monotonicFactory();
+  /** Resolves when what an earlier page left on this device is taken up. */
+  readonly opened: Promise<void>;
+  /** Ids never run backwards, whatever the device's clock does. */
+  #floorMs = 0;
+  #retryMs = firstRetryMs;
+  #sending: Promise<void> | null = null;
+  #storeTrouble: string | null = null;
+  #sendTrouble: string | null = null;
+  #reachable = true;
+  #state: LogState;
+
+  constructor(fromServer: readonly TouchEvent[], ports: RunPorts) {
+    this.#ports = ports;
+    for (const event of fromServer) {
+      this.#add(event);
+      this.#safe.add(event.id);
+    }
+    this.#state = this.#snapshot();
+    this.opened = this.#takeUpWaiting();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  readonly state = (): LogState => this.#state;
+
+  events(blockId: string, playerId: string | null): readonly TouchEvent[] {
+    return this.#lists.get(listKey(blockId, playerId)) ?? noEvents;
+  }
+
+  /** Logs an event. It shows at once; the promise resolves when it is kept on this device (or cannot be). */
+  log(fresh: NewEvent): Promise<void> {
+    const nowMs = Math.round(this.#ports.clock.now());
+    const event: TouchEvent = {
+      attempt: 1,
+      value: null,
+      ref: null,
+      ...fresh,
+      id: this.#nextUlid(Math.max(nowMs, this.#floorMs)),
+      atMs: nowMs,
+      monoMs: Math.round(this.#ports.clock.mono()),
+      device: this.#ports.device,
+    };
+    this.#add(event);
+    this.#loose.set(event.id, event);
+    this.#tell();
+    return this.#keep(event);
+  }
+
+  /** The newest mark of a block that stands, of any player: what undo takes back. */
+  lastMark(blockId: string): TouchEvent | null {
+    let last: TouchEvent | null = null;
+    for (const [key, events] of this.#lists) {
+      if (!key.startsWith(`${blockId} `) || key === listKey(blockId, null)) continue;
+      const own = liveEvents(events).at(-1);
+      if (own && (!last || own.id > last.id)) last = own;
+    }
+    return last;
+  }
+
+  /** Sends what is waiting. Resolves when nothing is left, or the server cannot be reached. */
+  async flush(): Promise<void> {
+    await this.opened;
+    this.#sending ??= this.#sendAll().finally(() => {
+      this.#sending = null;
+    });
+    await this.#sending;
+  }
+
+  /** Events left on this device by an earlier page are shown and sent again. */
+  async #takeUpWaiting(): Promise<void> {
+    try {
+      for (const event of await this.#ports.store.all()) {
+        this.#add(event);
+        if (!this.#safe.has(event.id)) this.#queue.set(event.id, event);
+      }
+    } catch {
+      this.#storeTrouble =
+        'This browser keeps nothing for this page (a private window, or its store is full). Counts go straight to the server: leave this page open until all are safe there.';
+    }
+    this.#tell();
+    if (this.#queue.size > 0) this.#ports.later(() => void this.flush(), 0);
+  }
+
+  async #keep(event: TouchEvent): Promise<void> {
+    try {
+      await this.#ports.store.put(event);
+      this.#loose.delete(event.id);
+    } catch {
+      this.#storeTrouble =
+        'This device’s store is full or closed: counts are not kept across a reload. Leave this page open until all are safe on the server.';
+    }
+    this.#queue.set(event.id, event);
+    this.#tell();
+    this.#ports.later(() => void this.flush(), 0);
+  }
+
+  async #sendAll(): Promise<void> {
+    while (this.#queue.size > 0) {
+      const batch = [...this.#queue.values()].slice(0, maxBatch);
+      if (!(await this.#send(batch))) {
+        this.#ports.later(() => void this.flush(), this.#retryMs);
+        this.#retryMs = Math.min(longestRetryMs, this.#retryMs * 2);
+        return;
+      }
+      this.#retryMs = firstRetryMs;
+    }
+  }
+
+  /** False when the server cannot be reached. A refused batch is halved until only what is refused stays behind. */
+  async #send(batch: readonly TouchEvent[]): Promise<boolean> {
+    const result = await this.#ports.send(batch);
+    this.#reachable = result.kind !== 'unreachable';
+    if (result.kind === 'unreachable') {
+      this.#tell();
+      return false;
+    }
+    if (result.kind === 'refused' && batch.length > 1) {
+      const half = Math.ceil(batch.length / 2);
+      return (await this.#send(batch.slice(0, half))) && (await this.#send(batch.slice(half)));
+    }
+    const ids = batch.map((event) => event.id);
+    for (const id of ids) this.#queue.delete(id);
+    if (result.kind === 'refused') {
+      for (const id of ids) this.#heldBack.add(id);
+      this.#sendTrouble = `The server does not take some counts: ${result.message} They are kept on this device.`;
+    } else {
+      for (const id of ids) {
+        this.#safe.add(id);
+        this.#loose.delete(id);
+      }
+      // When this fails the events are only sent again, which does no harm.
+      await this.#ports.store.remove(ids).catch(() => undefined);
+    }
+    this.#tell();
+    return true;
+  }
+
+  #add(event: TouchEvent): void {
+    if (this.#known.has(event.id)) return;
+    this.#known.add(event.id);
+    const key = listKey(event.blockId, event.playerId);
+    this.#lists.set(key, [...(this.#lists.get(key) ?? noEvents), event]);
+    // Never below an event of another device whose clock is ahead: an undo must come after what it takes back.
+    if (event.device !== this.#ports.device || !this.#loose.has(event.id))
+      this.#floorMs = Math.max(this.#floorMs, decodeTime(event.id) + 1);
+  }
+
+  #tell(): void {
+    this.#state = this.#snapshot();
+    for (const listener of this.#listeners) listener();
+  }
+
+  #snapshot(): LogState {
+    return {
+      lists: this.#lists,
+      safe: this.#safe.size,
+      waiting: this.#queue.size,
+      loose: this.#loose.size,
+      heldBack: this.#heldBack.size,
+      trouble: this.#sendTrouble ?? this.#storeTrouble,
+      reachable: this.#reachable,
+    };
+  }
+}

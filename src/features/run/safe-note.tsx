@@ -1,0 +1,30 @@
+import { CloudCheck, CloudOff, HardDrive } from 'lucide-react';
+import type { LogState } from './run-log';
+
+/** Where the counts are: on the server, or safe on this device and on their way. */
+export function SafeNote({ state }: { state: LogState }) {
+  const { safe, waiting, loose, heldBack, reachable } = state;
+  const allSafe = waiting + loose + heldBack === 0;
+  return (
+    <p
+      data-safe={safe}
+      data-waiting={waiting + loose}
+      className={`ml-auto flex min-w-44 items-center gap-2 px-2 text-base leading-tight ${allSafe ? 'text-safe' : 'text-ink'}`}
+    >
+      {allSafe ? (
+        <CloudCheck aria-hidden />
+      ) : reachable ? (
+        <HardDrive aria-hidden />
+      ) : (
+        <CloudOff aria-hidden />
+      )}
+      <span>
+        {allSafe ? 'All safe on the server' : `${safe} safe on the server`}
+        {waiting > 0 && <span className="block">{waiting} safe here, on the way</span>}
+        {loose > 0 && <span className="block">{loose} not kept yet</span>}
+        {heldBack > 0 && <span className="block">{heldBack} held back here</span>}
+        {!reachable && <span className="block font-bold">Server out of reach</span>}
+      </span>
+    </p>
+  );
+}

@@ -1,0 +1,44 @@
+import Link from 'next/link';
+import { counted } from '@/core/words';
+import type { SessionLine } from '@/server/views/today';
+import { shortDay } from '@/ui/dates';
+import { Sheet } from '@/ui/page-head';
+
+const states = { planned: 'planned', running: 'on court', finished: 'held' } as const;
+
+/** A short list of sessions, each leading to its plan, or to its review when it was held. */
+export function SessionLines({
+  title,
+  lines,
+  empty,
+}: {
+  title: string;
+  lines: readonly SessionLine[];
+  empty: string;
+}) {
+  return (
+    <Sheet className="p-4" aria-label={title}>
+      <h2 className="mb-1 text-lg">{title}</h2>
+      {lines.length === 0 && <p className="text-soft">{empty}</p>}
+      <ul>
+        {lines.map((session) => (
+          <li key={session.id} className="border-t border-line">
+            <Link
+              href={`/sessions/${session.id}/${session.state === 'finished' ? 'review' : 'plan'}`}
+              className="grid min-h-11 grid-cols-[8.5rem_1fr_auto] items-center gap-3 hover:bg-chalk"
+            >
+              <span className="tabular whitespace-nowrap">
+                {shortDay(session.day)} {session.startTime}
+              </span>
+              <span className="truncate font-semibold">{session.title}</span>
+              <span className="text-sm text-soft">
+                {counted(session.players.length, 'player')}, {counted(session.blockCount, 'block')},{' '}
+                {states[session.state]}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

@@ -1,0 +1,31 @@
+import { NewSession } from '@/features/sessions/new-session';
+import type { SessionsView } from '@/server/views/sessions';
+import { ButtonLink } from '@/ui/button';
+import { PageHead } from '@/ui/page-head';
+import { SessionLines } from './session-lines';
+
+/** All sessions: what is to come, and what has been. */
+export function Sessions({ view }: { view: SessionsView }) {
+  const { page, more } = view;
+  return (
+    <>
+      <PageHead title="Sessions" actions={<NewSession today={view.today} squad={view.squad} />}>
+        Plans to come, and reviews of what was held.
+      </PageHead>
+      <div className="grid items-start gap-4 lg:grid-cols-2">
+        <SessionLines
+          title="To come"
+          lines={view.coming}
+          empty="Nothing is booked. Press “Plan a session”."
+        />
+        <div className="space-y-2">
+          <SessionLines title="Held" lines={view.past} empty="Sessions you have held stand here." />
+          <nav aria-label="Pages of held sessions" className="flex justify-between">
+            {page > 0 ? <ButtonLink href={`/sessions?page=${page - 1}`}>Newer</ButtonLink> : <span />}
+            {more && <ButtonLink href={`/sessions?page=${page + 1}`}>Older</ButtonLink>}
+          </nav>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { ThemeSwitch } from './theme-switch';
+
+const places = [
+  { href: '/', title: 'Today', here: (path: string) => path === '/' },
+  { href: '/sessions', title: 'Sessions', here: (path: string) => path.startsWith('/sessions') },
+  {
+    href: '/squad',
+    title: 'Squad',
+    here: (path: string) => path.startsWith('/squad') || path.startsWith('/players'),
+  },
+];
+
+const risePx = 8;
+
+/** The way round the application: a flight of three steps, the ball on the one you stand on. */
+export function Header({ theme }: { theme: 'day' | 'night' }) {
+  const path = usePathname();
+  return (
+    <header className="flex items-end justify-between border-b-2 border-ink pt-2">
+      <div className="flex items-end">
+        <Link
+          href="/"
+          className="mr-8 mb-2 flex items-center gap-2 font-head text-2xl font-extrabold tracking-tight"
+        >
+          <svg aria-hidden viewBox="0 0 34 30" width="34" height="30">
+            <path d="M1 29 V21 H12 V13 H23 V5 H33 V29" fill="none" stroke="currentColor" strokeWidth="3" />
+            <circle cx="17.5" cy="7.5" r="4.5" fill="var(--now)" stroke="currentColor" strokeWidth="2" />
+          </svg>
+          Vow Step
+        </Link>
+        <nav aria-label="Main" className="flex items-end">
+          {places.map(({ href, title, here }, index) => {
+            const current = here(path);
+            return (
+              <Link
+                key={href}
+                href={href}
+                aria-current={current ? 'page' : undefined}
+                style={{ marginBottom: index * risePx }}
+                className="relative flex min-h-11 min-w-28 items-center gap-2 border-b-2 border-ink px-3 pt-1 font-semibold hover:bg-chalk"
+              >
+                {index > 0 && (
+                  <span
+                    aria-hidden
+                    style={{ height: risePx + 2, bottom: -risePx - 2 }}
+                    className="absolute left-0 border-l-2 border-ink"
+                  />
+                )}
+                <span
+                  aria-hidden
+                  className={`size-3.5 rounded-full border-2 ${current ? 'border-ink bg-now' : 'border-transparent'}`}
+                />
+                {title}
+              </Link>
+            );
+          })}
+          <span
+            aria-hidden
+            style={{ height: places.length * risePx - risePx }}
+            className="border-l-2 border-ink"
+          />
+        </nav>
+      </div>
+      <ThemeSwitch theme={theme} />
+    </header>
+  );
+}

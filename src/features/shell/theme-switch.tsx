@@ -1,0 +1,25 @@
+'use client';
+
+import { Moon, Sun } from 'lucide-react';
+import { useState } from 'react';
+
+/** Day for paper light, night for a dim hall. Kept in a cookie, so that the first paint is right. */
+export function ThemeSwitch({ theme }: { theme: 'day' | 'night' }) {
+  const [now, setNow] = useState(theme);
+  const other = now === 'day' ? 'night' : 'day';
+  const change = () => {
+    document.documentElement.dataset.theme = other;
+    document.cookie = `vowstep-theme=${other}; path=/; max-age=31536000; samesite=strict`;
+    setNow(other);
+  };
+  return (
+    <button
+      type="button"
+      onClick={change}
+      className="mb-1 inline-flex min-h-11 items-center gap-2 rounded-md px-3 font-semibold hover:bg-chalk"
+    >
+      {other === 'night' ? <Moon aria-hidden size={18} /> : <Sun aria-hidden size={18} />}
+      {other === 'night' ? 'Night hall' : 'Day light'}
+    </button>
+  );
+}

@@ -1,0 +1,136 @@
+'use client';
+
+import { yupResolver } from '@hookform/resolvers/yup';
+import { UserPlus } from 'lucide-react';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { savePlayerAction } from '@/server/actions';
+import { hands, playerSchema, stages, type PlayerForm } from '@/server/schemas/player';
+import { sports } from '@/catalogue/types';
+import { ask } from '@/ui/ask';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { ErrorNote, Field } from '@/ui/field';
+import { useNotice } from '@/ui/toast';
+
+const empty: PlayerForm = {
+  name: '',
+  birthYear: '' as unknown as number,
+  sport: 'tennis',
+  hand: 'right',
+  stage: null,
+  heightCm: null,
+  racketIn: null,
+  careNote: '',
+  focus: '',
+};
+
+interface Props {
+  readonly year: number;
+  /** A player to change; a new one when left out. */
+  readonly player?: { readonly id: string; readonly form: PlayerForm };
+  readonly onDone: () => void;
+}
+
+/** A player's own facts. Only the name, year of birth, sport and hand are asked for. */
+export function PlayerFields({ year, player, onDone }: Props) {
+  const notice = useNotice();
+  const { register, handleSubmit, setError, formState } = useForm<PlayerForm>({
+    resolver: yupResolver(playerSchema(year)) as never,
+    defaultValues: player?.form ?? empty,
+  });
+  const { errors, isSubmitting } = formState;
+
+  const save = handleSubmit(async (form) => {
+    const outcome = await ask(() => savePlayerAction(form, player?.id));
+    if (outcome.ok) {
+      notice({ text: player ? `${form.name} is up to date.` : `${form.name} is on the squad.` });
+      onDone();
+      return;
+    }
+    for (const { field, message } of outcome.problems)
+      setError(field in empty ? (field as keyof PlayerForm) : 'root', { message });
+  });
+
+  return (
+    <form onSubmit={save} noValidate className="grid grid-cols-2 gap-4">
+      {errors.root?.message && (
+        <div className="col-span-2">
+          <ErrorNote>{errors.root.message}</ErrorNote>
+        </div>
+      )}
+      <Field label="Name" error={errors.name?.message}>
+        <input {...register('name')} autoComplete="off" />
+      </Field>
+      <Field label="Birth year" error={errors.birthYear?.message}>
+        <input {...register('birthYear')} inputMode="numeric" autoComplete="off" />
+      </Field>
+      <Field label="Sport" error={errors.sport?.message}>
+        <select {...register('sport')}>
+          {sports.map((sport) => (
+            <option key={sport}>{sport}</option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Hand" error={errors.hand?.message}>
+        <select {...register('hand')}>
+          {hands.map((hand) => (
+            <option key={hand}>{hand}</option>
+          ))}
+        </select>
+      </Field>
+      <Field label="Ball stage" hint="May stay open; for tennis." error={errors.stage?.message}>
+        <select {...register('stage')}>
+          <option value="">open</option>
+          {stages.map((stage) => (
+            <option key={stage}>{stage}</option>
+          ))}
+        </select>
+      </Field>
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Height, cm" error={errors.heightCm?.message}>
+          <input {...register('heightCm')} inputMode="numeric" autoComplete="off" />
+        </Field>
+        <Field label="Racket, in" error={errors.racketIn?.message}>
+          <input {...register('racketIn')} inputMode="decimal" autoComplete="off" />
+        </Field>
+      </div>
+      <Field
+        label="Working on"
+        hint="The one thing right now."
+        error={errors.focus?.message}
+        className="col-span-2"
+      >
+        <input {...register('focus')} autoComplete="off" />
+      </Field>
+      <Field
+        label="Care note"
+        hint="What a coach must know before any work."
+        error={errors.careNote?.message}
+        className="col-span-2"
+      >
+        <input {...register('careNote')} autoComplete="off" />
+      </Field>
+      <div className="col-span-2 flex justify-end">
+        <Button type="submit" look="now" disabled={isSubmitting}>
+          {player ? 'Save changes' : 'Add player'}
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** A button that opens an empty player sheet. */
+export function AddPlayer({ year, text = 'Add a player' }: { year: number; text?: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button look="now" onClick={() => setOpen(true)}>
+        <UserPlus aria-hidden size={18} /> {text}
+      </Button>
+      <Dialog open={open} onOpenChange={setOpen} title="Add a player" intro="Kept on this computer only.">
+        <PlayerFields year={year} onDone={() => setOpen(false)} />
+      </Dialog>
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+'use client';
+
+import { counted } from '@/core/words';
+import { Figure } from '@/ui/figure';
+
+/** Touches of the last four weeks, opened to what they are. */
+export function SquadTouches({
+  touches,
+  sessions,
+  name,
+}: {
+  touches: number;
+  sessions: number;
+  name: string;
+}) {
+  const text = touches.toLocaleString('en-GB');
+  return (
+    <Figure
+      label={`${text} touches of ${name} in four weeks`}
+      explain={() => ({
+        title: `Touches, ${name}`,
+        value: text,
+        formula: 'Every good touch in every attempt of the last 28 days counts one.',
+        inputs: [
+          { label: 'Days with counts', value: counted(sessions, 'day') },
+          { label: 'A day', value: sessions > 0 ? `about ${Math.round(touches / sessions)}` : '0' },
+        ],
+        source: 'Counted from the log of touches.',
+      })}
+    >
+      {text}
+    </Figure>
+  );
+}

@@ -1,0 +1,81 @@
+import Link from 'next/link';
+import type { SquadView } from '@/server/views/squad';
+import { shortDay } from '@/ui/dates';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { StageBall } from '@/ui/stage-ball';
+import { AddPlayer } from './player-form';
+import { SquadTouches } from './squad-touches';
+
+/** Everybody, with what they are working on and what they did in the last four weeks. */
+export function Squad({ view }: { view: SquadView }) {
+  return (
+    <>
+      <PageHead title="Squad" actions={<AddPlayer year={view.year} />}>
+        {view.players.length} players. Sessions and touches are of the last four weeks.
+      </PageHead>
+      <Sheet>
+        {view.players.length === 0 ? (
+          <p className="p-5 text-soft">Your players stand here. Press “Add a player” to begin.</p>
+        ) : (
+          <table className="w-full text-left">
+            <thead>
+              <tr className="border-b-2 border-ink text-sm">
+                <th scope="col" className="py-2 pl-4">
+                  Player
+                </th>
+                <th scope="col">Age</th>
+                <th scope="col">Plays</th>
+                <th scope="col">Working on</th>
+                <th scope="col" className="text-right">
+                  Sessions
+                </th>
+                <th scope="col" className="text-right">
+                  Touches
+                </th>
+                <th scope="col" className="pr-4 text-right">
+                  Last here
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {view.players.map((player) => (
+                <tr key={player.id} className="border-b border-line last:border-0">
+                  <th scope="row" className="py-2 pl-4 font-semibold">
+                    <span className="flex items-center gap-3">
+                      <StageBall stage={player.stage} sport={player.sport} />
+                      <Link
+                        href={`/players/${player.id}`}
+                        className="inline-flex min-h-8 items-center underline-offset-4 hover:underline"
+                      >
+                        {player.name}
+                      </Link>
+                    </span>
+                  </th>
+                  <td className="tabular">{player.age}</td>
+                  <td>
+                    {player.sport}, {player.hand}-handed
+                  </td>
+                  <td className="max-w-80 py-1.5 pr-2">
+                    {player.focus}
+                    {player.careNote && (
+                      <span className="mt-0.5 block rounded-sm bg-care-bg px-2 text-sm text-care">
+                        <strong>Care:</strong> {player.careNote}
+                      </span>
+                    )}
+                  </td>
+                  <td className="tabular text-right">{player.sessions}</td>
+                  <td className="text-right">
+                    <SquadTouches touches={player.touches} sessions={player.sessions} name={player.name} />
+                  </td>
+                  <td className="tabular pr-4 text-right">
+                    {player.lastDay ? shortDay(player.lastDay) : 'not yet'}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Sheet>
+    </>
+  );
+}

@@ -1,0 +1,39 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+export interface DialogProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly title: string;
+  readonly intro?: string;
+  readonly children: ReactNode;
+}
+
+/** A sheet laid over the page for one task. */
+export function Dialog({ open, onOpenChange, title, intro, children }: DialogProps) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Radix.Content
+          {...(intro ? {} : { 'aria-describedby': undefined })}
+          className="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-6"
+        >
+          <div className="mb-4 flex items-start justify-between gap-4">
+            <div>
+              <Radix.Title className="text-2xl">{title}</Radix.Title>
+              {intro && <Radix.Description className="mt-1 text-soft">{intro}</Radix.Description>}
+            </div>
+            <Radix.Close className="inline-flex min-h-11 items-center gap-1 rounded-md px-2 font-semibold hover:bg-chalk">
+              <X aria-hidden size={18} /> Close
+            </Radix.Close>
+          </div>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

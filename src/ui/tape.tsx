@@ -1,0 +1,104 @@
+import type { BlockTime } from '@/core/planning/plan-time';
+import { cx } from './class-names';
+
+/** One block's own parts, drawn to scale inside its piece of tape. */
+export function TapeParts({ time }: { time: BlockTime }) {
+  const parts = [
+    [time.setUpS, 'hatch-setup'],
+    [time.workS, 'bg-sheet'],
+    [time.restS, 'hatch-rest'],
+    [time.collectS, 'hatch-collect'],
+    [time.changeoverS, 'hatch-setup'],
+  ] as const;
+  return (
+    <span aria-hidden className="absolute inset-0 flex">
+      {parts.map(([seconds, look], index) => (
+        <span key={index} className={look} style={{ width: `${(100 * seconds) / time.totalS}%` }} />
+      ))}
+    </span>
+  );
+}
+
+/** The whole length drawn: the booking, or more when the plan runs over it. A little air at the end. */
+export function tapeLengthS(totalS: number, bookedS: number): number {
+  return Math.max(totalS, bookedS) * 1.015;
+}
+
+/** Minutes along the tape, every so many that they do not crowd. */
+export function TapeScale({ lengthS, bookedS }: { lengthS: number; bookedS: number }) {
+  const minutes = lengthS / 60;
+  const every = [1, 2, 5, 10, 15, 30].find((step) => minutes / step <= 14) ?? 60;
+  // The last minutes before the edge belong to its own label.
+  const ticks = Array.from({ length: Math.floor(minutes / every) + 1 }, (_, index) => index * every).filter(
+    (minute) => minute * 60 > bookedS || minute * 60 < bookedS - lengthS * 0.1,
+  );
+  return (
+    <div aria-hidden className="tabular relative h-6 text-xs text-soft">
+      {ticks.map((minute) => (
+        <span
+          key={minute}
+          className="absolute top-0 border-l-2 border-edge pl-1"
+          style={{ left: `${(6000 * minute) / lengthS}%` }}
+        >
+          {minute}
+        </span>
+      ))}
+      <span
+        className="absolute top-0 -translate-x-full pr-2 font-bold whitespace-nowrap text-ink"
+        style={{ left: `${(100 * bookedS) / lengthS}%` }}
+      >
+        {bookedS / 60} min booked
+      </span>
+    </div>
+  );
+}
+
+/** The hard edge at the end of the booking. */
+export function TapeEdge({ lengthS, bookedS }: { lengthS: number; bookedS: number }) {
+  return (
+    <span
+      aria-hidden
+      className="absolute -top-2 -bottom-2 z-10 w-1 bg-ink"
+      style={{ left: `${(100 * bookedS) / lengthS}%` }}
+    />
+  );
+}
+
+export interface TapeProps {
+  readonly blocks: readonly BlockTime[];
+  readonly titles: readonly string[];
+  readonly totalS: number;
+  readonly bookedS: number;
+}
+
+/** A session as a strip of tape, to scale, to look at. */
+export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
+  const lengthS = tapeLengthS(totalS, bookedS);
+  return (
+    <div>
+      <div className="relative h-10 border-y-2 border-line bg-chalk">
+        {blocks.map((block, index) => (
+          <span
+            key={block.id}
+            className="absolute inset-y-0 overflow-hidden border-r-2 border-ink bg-chalk first:border-l-2"
+            style={{
+              left: `${(100 * block.startS) / lengthS}%`,
+              width: `${(100 * block.totalS) / lengthS}%`,
+            }}
+          >
+            <TapeParts time={block} />
+            <span
+              className={cx(
+                'relative m-1 inline-block max-w-[calc(100%-8px)] truncate rounded-sm bg-sheet px-1 text-sm font-semibold',
+              )}
+            >
+              {index + 1} {titles[index]}
+            </span>
+          </span>
+        ))}
+        <TapeEdge lengthS={lengthS} bookedS={bookedS} />
+      </div>
+      <TapeScale lengthS={lengthS} bookedS={bookedS} />
+    </div>
+  );
+}
