@@ -1,6 +1,6 @@
 import type { Dose } from '@/core/dose/dose';
-import type { Gate } from '@/core/skill/next-target';
-import type { Step } from './types';
+import type { DayBest, Gate, Judged } from '@/core/skill/next-target';
+import type { Drill, Step } from './types';
 
 /**
  * A step's gate under the dose that was given: the gate is written for the step's largest dose,
@@ -16,9 +16,8 @@ export function gateFor(step: Step, dose: Dose): Gate {
   });
   switch (dose.kind) {
     case 'reps':
-      return { days, result: Math.min(result, dose.reps) };
     case 'hold':
-      return { days, result: Math.min(result, dose.holdS) };
+      return { days, result: Math.min(result, mostOf(dose)) };
     case 'shots':
       return written.kind === 'shots' ? inProportion(dose.shots, written.shots) : step.gate;
     case 'timed':
@@ -26,4 +25,16 @@ export function gateFor(step: Step, dose: Dose): Gate {
     case 'row':
       return step.gate;
   }
+}
+
+/** The best result one attempt at a dose can have, where the dose sets an end. */
+function mostOf(dose: Dose): number {
+  if (dose.kind === 'reps') return dose.reps;
+  return dose.kind === 'hold' ? dose.holdS : Infinity;
+}
+
+/** What a player on this step is judged on, with the bests of each day. */
+export function judgedOn(drill: Drill, step: Step, dose: Dose, days: readonly DayBest[]): Judged {
+  const top = drill.steps.at(-1) === step;
+  return { measure: step.measure, gate: gateFor(step, dose), top, most: mostOf(dose), days };
 }

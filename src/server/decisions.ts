@@ -1,5 +1,5 @@
 import { findDrill, findStep, neighbourStep } from '@/catalogue';
-import { gateFor } from '@/catalogue/gate';
+import { judgedOn } from '@/catalogue/gate';
 import type { Dose } from '@/core/dose/dose';
 import type { Drill, Step } from '@/catalogue/types';
 import type { DayBest, Verdict } from '@/core/skill/next-target';
@@ -63,14 +63,12 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
     const decidedAtMs = context.nowMs;
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
       const { drillId, stepId, dose } = blocks.get(blockId)!;
+      const drill = findDrill(drillId)!;
       const step = findStep(drillId, stepId)!;
-      const { byDefault } = nextTargets(
-        step.measure,
-        gateFor(step, JSON.parse(dose) as Dose),
-        dayBests(results, playerId, step, drillId),
-      );
+      const days = dayBests(results, playerId, step, drillId);
+      const { byDefault } = nextTargets(judgedOn(drill, step, JSON.parse(dose) as Dose, days));
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
-      const nextStepId = stepAfter(findDrill(drillId)!, stepId, verdict).id;
+      const nextStepId = stepAfter(drill, stepId, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
       return {
         blockId,

@@ -19,6 +19,13 @@ export function Dialog({ open, onOpenChange, title, intro, children }: DialogPro
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Radix.Content
+          onOpenAutoFocus={(event) => {
+            // A form starts at its first field, not at the button that closes it.
+            const first = (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea');
+            if (!first) return;
+            event.preventDefault();
+            first.focus();
+          }}
           {...(intro ? {} : { 'aria-describedby': undefined })}
           className="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-6"
         >

@@ -1,3 +1,5 @@
+import { counted } from '../words';
+
 /** What a step is measured by. See {@link measures} for how each is gathered. */
 export type Measure = 'row' | 'count' | 'reps' | 'points' | 'grade' | 'hold' | 'lap' | 'laps' | 'steadiness';
 
@@ -14,28 +16,44 @@ export interface MeasureFacts {
   readonly lowerIsBetter: boolean;
   /** What the result counts, after the number: "14 in a row". */
   readonly unit: string;
+  /** What one good mark is called: touch, rep, hit. */
+  readonly noun: string;
   /** The smallest step that is a new best, in the result's own unit. */
   readonly increment: number;
 }
 
-const facts = (gathering: Gathering, unit: string, lowerIsBetter = false, increment = 1): MeasureFacts => ({
+const higher = (gathering: Gathering, noun: string, unit: string): MeasureFacts => ({
   gathering,
+  noun,
   unit,
-  lowerIsBetter,
-  increment,
+  lowerIsBetter: false,
+  increment: 1,
+});
+const lower = (noun: string, unit: string): MeasureFacts => ({
+  gathering: 'single',
+  noun,
+  unit,
+  lowerIsBetter: true,
+  increment: 0.1,
 });
 
 export const measures: Record<Measure, MeasureFacts> = {
-  row: facts('row', 'in a row'),
-  count: facts('round', 'in the time'),
-  reps: facts('round', 'reps'),
-  points: facts('round', 'points'),
-  laps: facts('round', 'laps'),
-  hold: facts('single', 's held'),
-  grade: facts('single', 'quality'),
-  lap: facts('single', 's a lap', true, 0.1),
-  steadiness: facts('single', 'cm spread', true, 0.1),
+  row: higher('row', 'touch', 'in a row'),
+  count: higher('round', 'touch', 'in the time'),
+  reps: higher('round', 'rep', 'reps'),
+  points: higher('round', 'hit', 'points'),
+  laps: higher('round', 'lap', 'laps'),
+  hold: higher('single', 'hold', 's held'),
+  grade: higher('single', 'catch', 'quality'),
+  lap: lower('lap', 's a lap'),
+  steadiness: lower('round', 'cm spread'),
 };
+
+/** "1 touch", "3 touches", "2 holds". */
+export function marksInWords(measure: Measure, n: number): string {
+  const { noun } = measures[measure];
+  return counted(n, noun, noun.endsWith('ch') ? `${noun}es` : `${noun}s`);
+}
 
 /** The better of two results; a missing one loses. */
 export function better(measure: Measure, a: number | null, b: number | null): number | null {

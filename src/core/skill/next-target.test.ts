@@ -1,7 +1,14 @@
-import { gateTarget, nextTargets, ownBestTarget } from './next-target';
+import { gateTarget, nextTargets, ownBestTarget, type Judged } from './next-target';
 
-const gate = { result: 20, days: 2 };
 const day = (n: number, best: number) => ({ day: `2026-11-0${n}`, best });
+const judged = (days: Judged['days'], more: Partial<Judged> = {}): Judged => ({
+  measure: 'row',
+  gate: { result: 20, days: 2 },
+  top: false,
+  most: Infinity,
+  days,
+  ...more,
+});
 
 describe('in a row, on k days', () => {
   test.each([
@@ -26,36 +33,51 @@ describe('in a row, on k days', () => {
       'Reached 20 in a row on 2 days; the step asks for 2 days: up a step.',
     ],
   ] as const)('%s', (_name, days, verdict, reason) => {
-    expect(gateTarget('row', gate, days)).toEqual({ school: 'row', verdict, target: 20, reason });
+    expect(gateTarget(judged(days))).toEqual({ school: 'row', verdict, target: 20, reason });
+  });
+
+  test('on the top step there is nowhere up', () => {
+    expect(gateTarget(judged([day(1, 20), day(3, 31)], { top: true }))).toMatchObject({
+      verdict: 'hold',
+      reason: expect.stringContaining('the top of this ladder is done'),
+    });
   });
 });
 
 describe('own best plus one', () => {
   test('aims one above the best of all days', () => {
-    expect(ownBestTarget('row', gate, [day(1, 14), day(2, 17)])).toMatchObject({
+    expect(ownBestTarget(judged([day(1, 14), day(2, 17)]))).toMatchObject({
       verdict: 'hold',
       target: 18,
       reason: 'Best ever 17: 18 is a new best.',
     });
   });
 
-  test('starts at the gate, and moves up when the gate is passed once', () => {
-    expect(ownBestTarget('row', gate, [])).toMatchObject({ verdict: 'hold', target: 20 });
-    expect(ownBestTarget('row', gate, [day(1, 20)]).verdict).toBe('up');
+  test('starts at the gate, and moves up when the gate is reached once', () => {
+    expect(ownBestTarget(judged([]))).toMatchObject({ verdict: 'hold', target: 20 });
+    expect(ownBestTarget(judged([day(1, 20)])).verdict).toBe('up');
+  });
+
+  test('on the top step the best keeps growing, as far as the dose allows', () => {
+    expect(ownBestTarget(judged([day(1, 24)], { top: true }))).toMatchObject({ verdict: 'hold', target: 25 });
+    expect(ownBestTarget(judged([day(1, 24)], { top: true, most: 24 }))).toMatchObject({
+      verdict: 'hold',
+      target: 24,
+    });
   });
 
   test('on laps, less is better', () => {
-    const lap = { result: 11, days: 1 };
-    expect(ownBestTarget('lap', lap, [day(1, 12.4), day(2, 12.3)])).toMatchObject({
+    const lap = { measure: 'lap' as const, gate: { result: 11, days: 1 } };
+    expect(ownBestTarget(judged([day(1, 12.4), day(2, 12.3)], lap))).toMatchObject({
       verdict: 'hold',
       target: 12.2,
     });
-    expect(ownBestTarget('lap', lap, [day(1, 10.9)]).verdict).toBe('up');
+    expect(ownBestTarget(judged([day(1, 10.9)], lap)).verdict).toBe('up');
   });
 });
 
 test('each measure has its default school, and the other is shown beside it', () => {
-  expect(nextTargets('row', gate, []).byDefault.school).toBe('row');
-  expect(nextTargets('points', gate, []).byDefault.school).toBe('best');
-  expect(nextTargets('points', gate, []).other.school).toBe('row');
+  expect(nextTargets(judged([])).byDefault.school).toBe('row');
+  expect(nextTargets(judged([], { measure: 'points' })).byDefault.school).toBe('best');
+  expect(nextTargets(judged([], { measure: 'points' })).other.school).toBe('row');
 });

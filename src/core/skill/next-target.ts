@@ -16,6 +16,18 @@ export interface DayBest {
   readonly best: number;
 }
 
+/** What a player is judged on. */
+export interface Judged {
+  readonly measure: Measure;
+  readonly gate: Gate;
+  /** True on the last step of a ladder: there is nowhere up. */
+  readonly top: boolean;
+  /** The best result the dose allows (all reps of a set, the whole hold); Infinity when it sets no end. */
+  readonly most: number;
+  /** Bests of this step, one per day, any order. */
+  readonly days: readonly DayBest[];
+}
+
 export interface NextTarget {
   readonly school: School;
   readonly verdict: Verdict;
@@ -28,19 +40,17 @@ export interface NextTarget {
 /**
  * The school "N in a row, on k days": up when the gate was reached on enough different days.
  * Works for every measure; on "in a row" it is the default.
- * @param days bests of this step, one per day, any order
  */
-export function gateTarget(measure: Measure, gate: Gate, days: readonly DayBest[]): NextTarget {
+export function gateTarget({ measure, gate, top, days }: Judged): NextTarget {
   const reached = new Set(days.filter((day) => reaches(measure, day.best, gate.result)).map((day) => day.day))
     .size;
   const goal = resultInWords(measure, gate.result);
   const base = { school: 'row' as const, target: gate.result };
   if (reached >= gate.days) {
-    return {
-      ...base,
-      verdict: 'up',
-      reason: `Reached ${goal} on ${dayCount(reached)}; the step asks for ${dayCount(gate.days)}: up a step.`,
-    };
+    const soFar = `Reached ${goal} on ${dayCount(reached)}; the step asks for ${dayCount(gate.days)}`;
+    return top
+      ? { ...base, verdict: 'hold', reason: `${soFar}: the top of this ladder is done.` }
+      : { ...base, verdict: 'up', reason: `${soFar}: up a step.` };
   }
   const missing = gate.days - reached;
   const soFar = reached === 0 ? `${goal} is still to come` : `Reached ${goal} on ${dayCount(reached)}`;
@@ -51,34 +61,41 @@ export function gateTarget(measure: Measure, gate: Gate, days: readonly DayBest[
   };
 }
 
-/**
- * The school "own best plus one": any new best is success; up when the best passes the gate.
- */
-export function ownBestTarget(measure: Measure, gate: Gate, days: readonly DayBest[]): NextTarget {
+/** The school "own best plus one": any new best is success; up when the best passes the gate. */
+export function ownBestTarget({ measure, gate, top, most, days }: Judged): NextTarget {
   const best = days.reduce<number | null>((so, day) => better(measure, so, day.best), null);
+  const hold = (target: number, reason: string): NextTarget => ({
+    school: 'best',
+    verdict: 'hold',
+    target,
+    reason,
+  });
   if (best === null) {
-    const reason = `No count yet: start with the step's own mark, ${resultInWords(measure, gate.result)}.`;
-    return { school: 'best', verdict: 'hold', target: gate.result, reason };
+    return hold(
+      gate.result,
+      `No count yet: start with the step’s own mark, ${resultInWords(measure, gate.result)}.`,
+    );
   }
-  if (reaches(measure, best, gate.result)) {
-    const reason = `Best ever ${best} passes the step's ${resultInWords(measure, gate.result)}: up a step.`;
+  if (reaches(measure, best, gate.result) && !top) {
+    const reason = `Best ever ${best} reaches the step’s ${resultInWords(measure, gate.result)}: up a step.`;
     return { school: 'best', verdict: 'up', target: gate.result, reason };
   }
+  if (best >= most)
+    return hold(most, `Best ever ${best} is all this dose allows: more of it, or a harder form.`);
   const { lowerIsBetter, increment } = measures[measure];
   // Tenths are kept whole: 12.3 - 0.1 must not read 12.200000000000001.
   const target = Math.round((best + (lowerIsBetter ? -increment : increment)) * 10) / 10;
-  return { school: 'best', verdict: 'hold', target, reason: `Best ever ${best}: ${target} is a new best.` };
+  return hold(
+    target,
+    `Best ever ${best}: ${target} is a new best${top ? ', and this is the top step' : ''}.`,
+  );
 }
 
 /** Both schools on the same log. The default: in a row for rows, own best plus one for the rest. */
-export function nextTargets(
-  measure: Measure,
-  gate: Gate,
-  days: readonly DayBest[],
-): { byDefault: NextTarget; other: NextTarget } {
-  const row = gateTarget(measure, gate, days);
-  const best = ownBestTarget(measure, gate, days);
-  return measure === 'row' ? { byDefault: row, other: best } : { byDefault: best, other: row };
+export function nextTargets(judged: Judged): { byDefault: NextTarget; other: NextTarget } {
+  const row = gateTarget(judged);
+  const best = ownBestTarget(judged);
+  return judged.measure === 'row' ? { byDefault: row, other: best } : { byDefault: best, other: row };
 }
 
 function dayCount(n: number): string {

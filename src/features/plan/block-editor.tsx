@@ -67,18 +67,19 @@ export function BlockEditor({
 
   return (
     <div className="space-y-3">
-      <div className="flex flex-wrap items-start justify-between gap-2">
-        <div>
+      <div className="flex items-start justify-between gap-2">
+        <div className="min-w-0">
           <h2 className="text-xl">
             {place.index + 1}. {drill.title}
           </h2>
-          <p className="text-sm text-soft">
+          <p className="truncate text-sm text-soft" title={step.cue}>
             {drill.family} · {step.cue}
           </p>
         </div>
-        <div className="-mt-1 flex">
+        <div className="-mt-1 flex shrink-0">
           <Button
             look="quiet"
+            className="px-2"
             onClick={() => onMove(place.index - 1)}
             disabled={place.index === 0}
             aria-label="Move earlier"
@@ -87,6 +88,7 @@ export function BlockEditor({
           </Button>
           <Button
             look="quiet"
+            className="px-2"
             onClick={() => onMove(place.index + 1)}
             disabled={place.index === place.of - 1}
             aria-label="Move later"
@@ -95,6 +97,7 @@ export function BlockEditor({
           </Button>
           <Button
             look="quiet"
+            className="px-2"
             onClick={onRemove}
             disabled={counted}
             title={counted ? 'This block has counts: it stays in the plan.' : undefined}

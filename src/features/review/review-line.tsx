@@ -4,7 +4,7 @@ import { Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Drill, Step } from '@/catalogue/types';
-import { measures, resultInWords } from '@/core/counting/measure';
+import { marksInWords, measures, resultInWords } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import type { Verdict } from '@/core/skill/next-target';
 import { verdicts, type DecisionForm } from '@/server/schemas/decision';
@@ -61,7 +61,7 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
 
   return (
     <li
-      className="grid gap-x-4 gap-y-2 border-b border-line px-4 py-1.5 last:border-0 xl:grid-cols-[13.5rem_1fr_auto] items-center"
+      className="grid gap-x-4 gap-y-2 border-b border-line px-4 py-1.5 last:border-0 xl:grid-cols-[15.5rem_1fr_auto] items-center"
       data-player={player.name}
     >
       <div>
@@ -93,8 +93,11 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
           <span className="text-sm font-normal text-soft">{measures[step.measure].unit}</span>
         </p>
         <p className="text-sm text-soft">
-          <Figure label={`${tally.touches} touches`} explain={() => explainTouches(tally, 'this block')}>
-            <span data-total>{tally.touches}</span> touches
+          <Figure
+            label={marksInWords(step.measure, tally.touches)}
+            explain={() => explainTouches(tally, 'this block')}
+          >
+            <span data-total>{marksInWords(step.measure, tally.touches)}</span>
           </Figure>
           , {tally.drops} dropped
           {tally.ratePerMin !== null && (

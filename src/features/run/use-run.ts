@@ -67,9 +67,22 @@ export function useSignals(
   });
   useEffect(() => {
     if (!running || typeof AudioContext === 'undefined') return;
-    // Browsers let a page sound only after a press, which starting a block is.
-    context.current ??= new AudioContext();
-    void context.current.resume();
-    return scheduleSignals(context.current, latest.current.signals, latest.current.elapsedS());
+    let takeBack: (() => void) | undefined;
+    const schedule = () => {
+      context.current ??= new AudioContext();
+      void context.current.resume();
+      takeBack = scheduleSignals(context.current, latest.current.signals, latest.current.elapsedS());
+    };
+    // Browsers let a page sound only after a press. Starting a block is one; after a reload the next press will do.
+    const waits = navigator.userActivation && !navigator.userActivation.hasBeenActive;
+    const pressed = new AbortController();
+    if (waits) {
+      for (const press of ['pointerup', 'keyup'] as const)
+        window.addEventListener(press, () => (pressed.abort(), schedule()), { signal: pressed.signal });
+    } else schedule();
+    return () => {
+      pressed.abort();
+      takeBack?.();
+    };
   }, [key, running]);
 }

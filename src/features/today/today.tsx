@@ -7,6 +7,7 @@ import type { ComingPlayer, TodaySession, TodayView } from '@/server/views/today
 import { ButtonLink } from '@/ui/button';
 import { longDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
+import { counted } from '@/core/words';
 import { PlanRoom } from '@/features/plan/plan-room';
 import { StageBall } from '@/ui/stage-ball';
 import { Tape } from '@/ui/tape';
@@ -19,7 +20,9 @@ export function Today({ view }: { view: TodayView }) {
   return (
     <>
       <PageHead title={longDay(view.today)} actions={<NewSession today={view.today} squad={view.squad} />}>
-        {view.sessions.length === 0 ? 'Nothing is booked today.' : `${view.sessions.length} on today.`}
+        {view.sessions.length === 0
+          ? 'Nothing is booked today.'
+          : `${counted(view.sessions.length, 'session')} today.`}
       </PageHead>
       <div className="space-y-4">
         {view.sessions.map((session) => (

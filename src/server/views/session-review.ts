@@ -1,5 +1,5 @@
 import { findDrill, findStep } from '@/catalogue';
-import { gateFor } from '@/catalogue/gate';
+import { gateFor, judgedOn } from '@/catalogue/gate';
 import type { PlanBlock } from '@/catalogue/plan';
 import { better } from '@/core/counting/measure';
 import type { Tally } from '@/core/counting/tally';
@@ -89,7 +89,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
             tally.best !== null &&
             tally.best !== bestBefore &&
             better(step.measure, bestBefore, tally.best) === tally.best,
-          ...nextTargets(step.measure, gate, days),
+          ...nextTargets(judgedOn(drill, step, block.dose, days)),
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }
