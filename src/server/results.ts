@@ -1,5 +1,5 @@
 import { findStep } from '@/catalogue';
-import { group } from 'd3-array';
+import { groupBy } from '@/core/group-by';
 import type { TouchEvent } from '@/core/counting/event';
 import { tally, type Tally } from '@/core/counting/tally';
 import type { Measure } from '@/core/counting/measure';
@@ -10,7 +10,7 @@ import { write } from '@/data/write';
 
 /** The tallies of one block, by player. */
 export function talliesOf(events: readonly TouchEvent[], measure: Measure): Map<string, Tally> {
-  const byPlayer = group(events, (event) => event.playerId);
+  const byPlayer = groupBy(events, (event) => event.playerId);
   return new Map(
     [...byPlayer].flatMap(([playerId, own]) =>
       playerId === null ? [] : [[playerId, tally(own, measure)] as const],
@@ -27,7 +27,7 @@ export async function refreshAttempts(db: Database): Promise<void> {
   await write(db, async (tx) => {
     const blockIds = await staleBlocks(tx);
     const blocks = await blocksByIds(tx, blockIds);
-    const events = group(await eventsOfBlocks(tx, blockIds), (event) => event.blockId);
+    const events = groupBy(await eventsOfBlocks(tx, blockIds), (event) => event.blockId);
     const rows: AttemptRow[] = [];
     const days = new Map<string, string>();
     for (const block of blocks) {

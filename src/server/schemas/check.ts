@@ -5,11 +5,17 @@ import { done, type Outcome, type Problem } from '@/core/outcome';
 /** Checks something from outside against its schema: the clean value, or every problem with its field. */
 export function check<T>(schema: Schema<T>, value: unknown): Outcome<T> {
   try {
-    return done(schema.validateSync(value, { abortEarly: false, stripUnknown: true }));
+    return done(schema.validateSync(orEmpty(schema, value), { abortEarly: false, stripUnknown: true }));
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return { ok: false, problems: problemsOf(error) };
   }
+}
+
+/** What is no object or list at all is taken as an empty one, so that the answer names the fields that are missing. */
+function orEmpty(schema: Schema, value: unknown): unknown {
+  if (schema.type === 'array') return Array.isArray(value) ? value : [];
+  return typeof value === 'object' && value !== null ? value : {};
 }
 
 function problemsOf(error: ValidationError): Problem[] {

@@ -1,0 +1,61 @@
+import { doseTime, type Pace } from '../dose/time';
+import type { Explanation } from '../explain';
+import { planTime } from '../planning/plan-time';
+import { successRate } from '../skill/success-rate';
+import { explainBlockTime, explainBlockTouches } from './dose';
+import { explainPlanTotal, explainPlanTouches } from './plan';
+import { explainBest, explainRate, explainTarget, explainTouches } from './results';
+
+const dose = { kind: 'row', target: 10, capS: 600 } as const;
+const rate = successRate({ touches: 80, drops: 20 }, 0.8);
+const pace: Pace = { perTouchS: 2, dropCostS: 4, successRate: rate.value, setUpS: 30, changeoverS: 15 };
+const part = { dose, pace, time: doseTime(dose, pace), who: 'Ada', rate };
+const plan = planTime([{ id: 'a', dose, players: [{ playerId: 'p', pace }] }], 60);
+const input = (explanation: Explanation, label: string) =>
+  explanation.inputs.find((one) => one.label === label);
+
+test('the time of a block opens to parts that add up to it', () => {
+  const explanation = explainBlockTime(part);
+  expect(explanation.formula).toContain('(1/p^N − 1) / (1 − p)');
+  expect(explanation.source).toContain('Feller');
+  expect(input(explanation, 'Expected tries')?.value).toBe('41.6');
+  expect(input(explanation, 'Success rate')).toMatchObject({
+    value: '80 %',
+    from: expect.stringContaining('100 tries'),
+  });
+  const { setUpS, workS, restS, collectS, changeoverS, totalS } = part.time;
+  expect(setUpS + workS + restS + collectS + changeoverS).toBeCloseTo(totalS, 9);
+});
+
+test('little data and no data are said', () => {
+  const none = { ...part, rate: successRate({ touches: 0, drops: 0 }, 0.8) };
+  expect(input(explainBlockTime(none), 'Success rate')?.from).toContain('usual rate');
+  const little = { ...part, rate: successRate({ touches: 8, drops: 2 }, 0.8) };
+  expect(input(explainBlockTouches(little, 5), 'Success rate')?.from).toContain('little data');
+});
+
+test('a plan opens to its blocks', () => {
+  const over = explainPlanTotal(plan, ['Bounce']);
+  expect(over.title).toBe('Over the booking');
+  expect(input(over, '1. Bounce')?.value).toBe('2:26 min');
+  expect(explainPlanTouches(plan, ['Bounce'], 'p', 'Ada').value).toBe('33');
+});
+
+test('results open to the attempts, drops and schools behind them', () => {
+  expect(explainBest('row', 14, [9, 14, null]).inputs.map((one) => one.value)).toEqual([
+    '9 in a row',
+    '14 in a row',
+    'no result',
+  ]);
+  expect(input(explainTouches({ touches: 18, drops: 2 }, 'this block'), 'Success rate')).toMatchObject({
+    value: '90 %',
+    from: '95 % range 70 % to 97 %',
+  });
+  expect(explainTouches({ touches: 0, drops: 0 }, '').inputs).toHaveLength(2);
+  expect(explainRate(59.6, 12).value).toBe('60 a minute');
+  const target = { school: 'row', verdict: 'up', target: 20, reason: 'Because.' } as const;
+  expect(
+    explainTarget('row', { result: 20, days: 2 }, target, { ...target, school: 'best', verdict: 'hold' })
+      .inputs[0]?.value,
+  ).toBe('20 in a row on 2 days');
+});

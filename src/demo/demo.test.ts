@@ -1,0 +1,62 @@
+import { sql } from 'drizzle-orm';
+import { findStep } from '@/catalogue';
+import { seededRandom } from '@/core/random';
+import { scratch } from '@/server/testing/scratch';
+import { squadView } from '@/server/views/squad';
+import { todayView } from '@/server/views/today';
+import { makeDemo } from './make';
+import { squad } from './people';
+import { dropChance, playBlock } from './player-log';
+
+const options = { today: '2026-11-24', seed: 20, weeks: 2 };
+
+test('the same day and seed make the same demo; another seed makes another', async () => {
+  const prints: unknown[] = [];
+  for (const seed of [20, 20, 21]) {
+    const { context, close } = await scratch();
+    await makeDemo(context.db, { ...options, seed });
+    prints.push(
+      await context.db.get(
+        sql`select count(*) as n, group_concat(id) as ids, total(at_ms) as at from touch_event`,
+      ),
+    );
+    close();
+  }
+  expect(prints[1]).toEqual(prints[0]);
+  expect(prints[2]).not.toEqual(prints[0]);
+});
+
+test('it has nine players of both sports, sessions today, and something left to decide', async () => {
+  const { context, close } = await scratch();
+  const made = await makeDemo(context.db, options);
+  expect(made.touches).toBeGreaterThan(1000);
+  const { players } = await squadView(context);
+  expect(players).toHaveLength(9);
+  expect(new Set(players.map((player) => player.sport))).toEqual(new Set(['tennis', 'table tennis']));
+  expect(players.filter((player) => player.careNote)).toHaveLength(1);
+  const today = await todayView(context);
+  expect(today.sessions.length).toBeGreaterThanOrEqual(2);
+  expect(today.last[0]!.state).toBe('finished');
+  expect(today.sessions.every((session) => session.blocks.length >= 5)).toBe(true);
+  close();
+});
+
+test('learning: drops get fewer with practice, and a plateau holds them', () => {
+  const step = findStep('palm-up-bounce', 'row-20')!;
+  const learner = squad[2]!;
+  const chances = [0, 5, 10, 20].map((practised) => dropChance(learner, step, practised, 1));
+  expect(chances).toEqual([...chances].sort((a, b) => b - a));
+  expect(chances[3]! / chances[0]!).toBeLessThan(0.3);
+});
+
+test('who fudges can be told from the log: doubled touches, missing drops', () => {
+  const step = findStep('palm-up-bounce', 'row-20')!;
+  const play = (fudges?: 'double' | 'deaf') =>
+    playBlock({ kind: 'row', target: 20, capS: 600 }, step, { ...squad[0]!, fudges }, 0.1, seededRandom(3));
+  const drops = (marks: ReturnType<typeof play>) => marks.filter((mark) => mark.kind === 'drop').length;
+  const quickest = (marks: ReturnType<typeof play>) =>
+    Math.min(...marks.slice(1).map((mark, i) => mark.atS - marks[i]!.atS));
+  expect(drops(play('deaf'))).toBeLessThan(drops(play()) * 0.6);
+  expect(quickest(play('double'))).toBeLessThan(0.1);
+  expect(quickest(play())).toBeGreaterThan(0.2);
+});
