@@ -1,6 +1,6 @@
 import { ensureBuild } from './lib/build.mjs';
 import { ensureModules } from './lib/install.mjs';
-import { main } from './lib/run.mjs';
+import { main } from './lib/run.js';
 
 await main(async () => {
   await ensureModules();

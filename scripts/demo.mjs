@@ -2,8 +2,8 @@ import path from 'node:path';
 import { ensureBuild } from './lib/build.mjs';
 import { makeDemoData } from './lib/demo-data.mjs';
 import { ensureModules } from './lib/install.mjs';
-import { main, root } from './lib/run.mjs';
-import { startServer } from './lib/server.mjs';
+import { main, root } from './lib/run.js';
+import { startServer } from './lib/server.js';
 
 /** `npm run demo`: everything from nothing to a running demo, on its own database file. */
 await main(async () => {

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { makeDemoData } from './lib/demo-data.mjs';
 import { ensureModules } from './lib/install.mjs';
-import { bin, main, root, run } from './lib/run.mjs';
+import { bin, main, root, run } from './lib/run.js';
 
 /** `npm run dev`: the development server, on a copy of the demo data. */
 await main(async () => {

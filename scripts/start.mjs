@@ -1,7 +1,7 @@
 import { ensureBuild } from './lib/build.mjs';
 import { ensureModules } from './lib/install.mjs';
-import { main } from './lib/run.mjs';
-import { startServer } from './lib/server.mjs';
+import { main } from './lib/run.js';
+import { startServer } from './lib/server.js';
 
 /** `npm start`: the application on the coach's own database (`VOWSTEP_DATABASE_URL`, by default data/vowstep.db). */
 await main(async () => {

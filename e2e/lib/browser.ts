@@ -34,13 +34,19 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
   prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
   options.setLoggingPrefs(prefs);
   const service = new chrome.ServiceBuilder('/usr/bin/chromedriver');
-  const driver = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(service).build();
+  const driver = await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(service)
+    .build();
   await setViewport(driver, width, height);
   return {
     driver,
     faults: async () => {
       const entries = await driver.manage().logs().get(logging.Type.BROWSER);
-      return entries.filter((entry) => entry.level.value >= logging.Level.WARNING.value).map((entry) => entry.message);
+      return entries
+        .filter((entry) => entry.level.value >= logging.Level.WARNING.value)
+        .map((entry) => entry.message);
     },
     close: async () => {
       await driver.quit();
@@ -52,5 +58,10 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
 /** The page's own size, whatever the window's frame takes. */
 export async function setViewport(driver: WebDriver, width: number, height: number): Promise<void> {
   const chromium = driver as unknown as { sendDevToolsCommand(name: string, params: object): Promise<void> };
-  await chromium.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: width < 600 });
+  await chromium.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+    width,
+    height,
+    deviceScaleFactor: 1,
+    mobile: width < 600,
+  });
 }

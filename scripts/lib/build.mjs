@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { bin, root, run } from './run.mjs';
+import { bin, root, run } from './run.js';
 
 const inputs = [
   'src',

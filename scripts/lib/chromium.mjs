@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { run } from './run.mjs';
+import { run } from './run.js';
 
 export const chromium = '/usr/bin/chromium';
 export const chromedriver = '/usr/bin/chromedriver';

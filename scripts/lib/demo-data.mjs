@@ -1,7 +1,7 @@
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { hashOf } from './build.mjs';
-import { bin, root, run } from './run.mjs';
+import { bin, root, run } from './run.js';
 
 const makers = [
   'src/core',

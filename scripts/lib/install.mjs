@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { root, run } from './run.mjs';
+import { root, run } from './run.js';
 
 const mark = path.join(root, 'node_modules', '.vowstep-installed');
 

@@ -135,7 +135,6 @@ function Piece({ block, lengthS, title, selected, onSelect, onKey }: PieceProps)
       onClick={onSelect}
       aria-pressed={selected}
       data-block={block.id}
-      aria-label={`${title}, ${clockTime(block.totalS)}, from ${clockTime(block.startS)}`}
       style={{
         left: `${(100 * block.startS) / lengthS}%`,
         width: `${(100 * block.totalS) / lengthS}%`,
@@ -150,8 +149,9 @@ function Piece({ block, lengthS, title, selected, onSelect, onKey }: PieceProps)
     >
       <TapeParts time={block} />
       <span className="relative m-1 flex max-w-[calc(100%-8px)] flex-col items-start overflow-hidden">
-        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">{title}</span>
+        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">{title}</span>{' '}
         <span className="tabular mt-1 rounded-sm bg-sheet px-1 text-sm">{clockTime(block.totalS)}</span>
+        <span className="sr-only">from {clockTime(block.startS)}</span>
       </span>
     </button>
   );

@@ -118,7 +118,7 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
         <p>
           <Figure
             className="font-semibold"
-            label="Proposal"
+
             explain={() => explainTarget(step.measure, step.gate, byDefault, other)}
           >
             Proposed: {words[byDefault.verdict].toLowerCase()}

@@ -72,9 +72,9 @@ export const CountTile = memo(function CountTile({
                 key={zone.label}
                 data-zone-of={index === 0 ? digit : undefined}
                 onPress={() => mark('zone', zone.points)}
-                label={`${name}: ${zone.label}, ${zone.points} points`}
                 className="min-h-16 flex-1 rounded-md border-2 border-ink bg-sheet px-2 font-semibold active:bg-chalk"
               >
+                <span className="sr-only">{name}: </span>
                 <span className="text-2xl font-bold">{zone.points}</span> {zone.label}
               </Zone>
             ))}
@@ -89,19 +89,19 @@ export const CountTile = memo(function CountTile({
       <Zone
         data-touch-of={digit}
         onPress={() => (hold ? mark('hold', fullHoldS) : mark('touch'))}
-        label={`${name}: ${hold ? 'held to the end' : 'touch'}. Now ${shown(result, step)}, aim ${player.target}`}
         className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
       >
         {title}
+        <span className="sr-only">{hold ? 'held to the end' : 'count a touch'}</span>
         <Count value={shown(result, step)} />
         {line}
       </Zone>
       <Zone
         data-miss-of={digit}
         onPress={() => (hold ? mark('drop', heldS) : mark('drop'))}
-        label={`${name}: ${hold ? 'let go' : 'count a miss'}`}
         className="min-h-16 border-t-2 border-ink bg-chalk text-xl font-bold active:bg-line"
       >
+        <span className="sr-only">{name}: </span>
         {hold ? 'Let go' : 'Count a miss'}
       </Zone>
     </Frame>
@@ -109,7 +109,6 @@ export const CountTile = memo(function CountTile({
 });
 
 interface ZoneProps {
-  readonly label: string;
   readonly onPress: () => void;
   readonly className: string;
   readonly children: ReactNode;
@@ -119,11 +118,10 @@ interface ZoneProps {
 }
 
 /** A zone that counts when the finger comes down, not when it lifts: the count follows the eye, and a sliding thumb still counts. */
-function Zone({ label, onPress, className, children, ...rest }: ZoneProps) {
+function Zone({ onPress, className, children, ...rest }: ZoneProps) {
   return (
     <button
       type="button"
-      aria-label={label}
       onPointerDown={(event) => {
         if (event.button === 0) onPress();
       }}

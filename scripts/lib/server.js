@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import path from 'node:path';
-import { root } from './run.mjs';
+import { root } from './run.js';
 
 const running = new Set();
 

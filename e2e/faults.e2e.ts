@@ -1,0 +1,214 @@
+import { By } from 'selenium-webdriver';
+import { ulid } from 'ulid';
+import { openApp, type App } from './lib/app';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+
+let app: App;
+let browser: Browser;
+let page: Page;
+let plan: string;
+let blockId: string;
+let playerId: string;
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+  const [row] = await app.query(
+    `select s.id as session, b.id as block, p.player_id as player from session s join block b on b.session_id = s.id
+     join session_player p on p.session_id = s.id where s.state = 'planned' order by s.day, s.start_time, b.position limit 1`,
+  );
+  [plan, blockId, playerId] = [
+    `${app.url}/sessions/${row!.session as string}/plan`,
+    row!.block as string,
+    row!.player as string,
+  ];
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const event = (more: object = {}) => ({
+  id: ulid(),
+  blockId,
+  playerId,
+  kind: 'touch',
+  attempt: 1,
+  value: null,
+  ref: null,
+  atMs: Date.now(),
+  monoMs: 5,
+  device: 'test',
+  ...more,
+});
+const post = (body: BodyInit, headers: Record<string, string> = {}) =>
+  fetch(`${app.url}/api/touches`, {
+    method: 'POST',
+    body,
+    headers: { 'content-type': 'application/json', ...headers },
+  });
+const send = (events: unknown) => post(JSON.stringify({ events }));
+const stored = async () =>
+  (await app.query(`select count(*) as n from touch_event where device = 'test'`))[0]!.n as number;
+
+test('health says ok, version and schema version', async () => {
+  const answer = await fetch(`${app.url}/api/health`);
+  expect(await answer.json()).toEqual({
+    ok: true,
+    version: expect.stringMatching(/^\d+\.\d+\.\d+$/),
+    schemaVersion: 1,
+  });
+});
+
+test.each([
+  ['malformed', () => send([event(), event({ kind: 'jump' })]), 400, 'Event 2 of 2: kind must be one of'],
+  ['not JSON', () => post('{"events": ['), 400, 'body must be JSON'],
+  [
+    'a form',
+    () => post('events=1', { 'content-type': 'application/x-www-form-urlencoded' }),
+    415,
+    'application/json',
+  ],
+  ['oversized', () => send(Array(2000).fill(event())), 413, 'body is over 128 KB'],
+  ['from another site', () => post('{}', { 'sec-fetch-site': 'cross-site' }), 403, 'own pages only'],
+] as const)(
+  'a batch that is %s is refused in words, and nothing is stored',
+  async (_what, request, status, message) => {
+    const before = await stored();
+    const answer = await request();
+    expect(answer.status).toBe(status);
+    expect(await answer.text()).toContain(message);
+    expect(await stored()).toBe(before);
+  },
+);
+
+test('a replayed batch is stored once', async () => {
+  const events = [event(), event()];
+  const before = await stored();
+  expect(await (await send(events)).json()).toEqual({ stored: 2 });
+  expect(await (await send(events)).json()).toEqual({ stored: 0 });
+  expect(await stored()).toBe(before + 2);
+});
+
+test('another host name is not answered', async () => {
+  const { request } = await import('node:http');
+  const status = await new Promise((resolve) =>
+    request(`${app.url}/squad`, { headers: { host: 'evil.example' } }, (answer) =>
+      resolve(answer.resume().statusCode),
+    ).end(),
+  );
+  expect(status).toBe(421);
+});
+
+test('pages carry a strict content security policy', async () => {
+  const policy = (await fetch(`${app.url}/squad`)).headers.get('content-security-policy')!;
+  expect(policy).toMatch(/script-src 'self' 'nonce-[^']+' 'strict-dynamic'(;|$)/);
+  expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+});
+
+test.each([
+  '/players/nobody',
+  '/sessions/nothing/plan',
+  '/sessions/nothing/run',
+  '/sessions/nothing/review',
+  '/nowhere',
+])('an unknown address %s says so and leads back', async (path) => {
+  await browser.driver.get(app.url + path);
+  await page.sees('Nothing stands at this address');
+  await page.button('Go to Today');
+});
+
+test('two tabs editing one session: nothing is lost, and the coach says which stands', async () => {
+  const { driver } = browser;
+  await driver.get(plan);
+  const first = await driver.getWindowHandle();
+  await driver.switchTo().newWindow('tab');
+  await driver.get(plan);
+  await page.press('Add Shadow forehand');
+  await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
+  const blocks = `document.querySelectorAll('[data-block]').length`;
+  const theirs = await driver.executeScript<number>(`return ${blocks}`);
+  const second = await driver.getWindowHandle();
+
+  await driver.switchTo().window(first);
+  await page.press('Take out');
+  await page.sees('Changed in another window');
+  await page.press('Take the other plan');
+  await page.becomes(blocks, theirs);
+  await page.press('Undo');
+  await page.becomes(blocks, theirs - 2);
+  await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
+
+  await driver.switchTo().window(second);
+  await page.press('Add Ring target');
+  await page.sees('Changed in another window');
+  await page.press('Keep mine');
+  await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
+  await driver.navigate().refresh();
+  await page.becomes(blocks, theirs + 1);
+  await driver.close();
+  await driver.switchTo().window(first);
+});
+
+test('a profile with a slip keeps what was typed', async () => {
+  await browser.driver.get(`${app.url}/players/${playerId}`);
+  await page.press('Change profile');
+  await page.type('Name', '  ');
+  await page.type('Working on', 'Soft knees');
+  await page.press('Save changes');
+  await page.sees('Name is empty');
+  expect(await (await page.field('Working on')).getAttribute('value')).toBe('Soft knees');
+  await page.press('Close');
+});
+
+test('a player taken off the squad comes back by undo', async () => {
+  await browser.driver.get(`${app.url}/players/${playerId}`);
+  await page.press('Take off the squad');
+  await page.sees('8 players.');
+  await page.press('Undo');
+  await page.sees('9 players.');
+});
+
+test('kill -9 during a batch: all of a batch or nothing, and sent again it is there once', async () => {
+  const before = await stored();
+  const batches = Array.from({ length: 12 }, () => Array.from({ length: 100 }, () => event()));
+  const sending = batches.map((batch) =>
+    send(batch).then(
+      (answer) => answer.ok,
+      () => false,
+    ),
+  );
+  // Killed while the first answers come in.
+  await Promise.race(sending);
+  await app.kill();
+  const answers = await Promise.all(sending);
+  await app.start();
+  for (const [index, batch] of batches.entries()) {
+    const marks = batch.map(() => '?').join(',');
+    const [row] = await app.query(
+      `select count(*) as n from touch_event where id in (${marks})`,
+      batch.map((one) => one.id),
+    );
+    expect([0, 100]).toContain(row!.n);
+    // Whatever was answered as stored is there.
+    if (answers[index]) expect(row!.n).toBe(100);
+  }
+  for (const batch of batches) expect((await send(batch)).ok).toBe(true);
+  expect(await stored()).toBe(before + 1200);
+});
+
+test('when the server is away, a form keeps its words and says so', async () => {
+  await browser.driver.get(`${app.url}/squad`);
+  await page.press('Add a player');
+  await page.type('Name', 'Robin');
+  await page.type('Birth year', '2015');
+  await app.kill();
+  await page.press('Add player');
+  await page.sees('The server could not be reached');
+  expect(await (await page.field('Name')).getAttribute('value')).toBe('Robin');
+  await app.start();
+  await page.press('Add player');
+  await page.sees('10 players.');
+  expect(await browser.driver.findElements(By.css('[role=dialog]'))).toHaveLength(0);
+});

@@ -1,0 +1,43 @@
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { createClient, type InValue } from '@libsql/client';
+import { freePort, startServer } from '../../scripts/lib/server.js';
+
+export interface App {
+  readonly url: string;
+  /** Rows of the application's own database, read from outside. */
+  readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
+  /** SIGKILL: no chance to tidy up. */
+  readonly kill: () => Promise<void>;
+  /** Starts again on the same port and database. */
+  readonly start: () => Promise<void>;
+  readonly close: () => Promise<void>;
+}
+
+/** The production server on a database of its own: empty, or a copy of the demo. */
+export async function openApp({ demo = false } = {}): Promise<App> {
+  const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-app-'));
+  const file = path.join(folder, 'app.db');
+  if (demo) copyFileSync(process.env.VOWSTEP_DEMO_FILE ?? 'data/browser-tests.db', file);
+  const port = await freePort();
+  const env = { VOWSTEP_DATABASE_URL: `file:${file}` };
+  let server = await startServer({ port, env });
+  return {
+    url: server.url,
+    query: async (sql, args = []) => {
+      const client = createClient({ url: `file:${file}` });
+      const { rows } = await client.execute({ sql, args });
+      client.close();
+      return rows as unknown as Record<string, unknown>[];
+    },
+    kill: () => server.kill(),
+    start: async () => {
+      server = await startServer({ port, env });
+    },
+    close: async () => {
+      await server.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,20 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import type { WebDriver } from 'selenium-webdriver';
+
+const source = readFileSync(
+  createRequire(path.resolve('package.json')).resolve('axe-core/axe.min.js'),
+  'utf8',
+);
+
+/** Violations of WCAG 2.2 AA on the page as it stands, one line each. */
+export async function axeViolations(driver: WebDriver): Promise<string[]> {
+  await driver.executeScript(source);
+  return driver.executeAsyncScript<string[]>(`
+    const done = arguments[arguments.length - 1];
+    axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+      .then(({ violations }) => done(violations.flatMap(({ id, nodes }) =>
+        nodes.map((node) => id + ': ' + node.target.join(' ') + ' ' + node.html.slice(0, 160)))));
+  `);
+}

@@ -1,0 +1,121 @@
+import { By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+
+const patienceMs = 20_000;
+
+/** What a person does on a page, by the words they see. Every step waits for its condition, never for a time. */
+export class Page {
+  constructor(readonly driver: WebDriver) {}
+
+  find(css: string): Promise<WebElement> {
+    return this.driver.wait(
+      until.elementLocated(By.css(css)),
+      patienceMs,
+      `Nothing matches ${css}`,
+    ) as unknown as Promise<WebElement>;
+  }
+
+  /** A button, link or tab by the words on it or its accessible name. */
+  async button(words: string): Promise<WebElement> {
+    const xpath = `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${words}") or contains(@aria-label, "${words}")]`;
+    return this.driver.wait(
+      until.elementLocated(By.xpath(xpath)),
+      patienceMs,
+      `No button says ${words}`,
+    ) as unknown as Promise<WebElement>;
+  }
+
+  async press(words: string): Promise<void> {
+    await this.settled(async () => {
+      const button = await this.button(words);
+      await this.driver.wait(until.elementIsEnabled(button), patienceMs, `${words} stays disabled`);
+      await button.click();
+    });
+  }
+
+  /** The input a label belongs to. */
+  async field(label: string): Promise<WebElement> {
+    const found = await this.driver.wait(
+      until.elementLocated(By.xpath(`//label[starts-with(normalize-space(.), "${label}")]`)),
+      patienceMs,
+      `No field is called ${label}`,
+    );
+    const id = await found.getAttribute('for');
+    return id ? this.driver.findElement(By.id(id)) : found.findElement(By.css('input, select'));
+  }
+
+  async type(label: string, text: string): Promise<void> {
+    const input = await this.field(label);
+    await this.driver.executeScript('arguments[0].select?.()', input);
+    await input.sendKeys(text);
+  }
+
+  /** Types a date, which browsers take apart by locale. */
+  async setValue(label: string, value: string): Promise<void> {
+    await this.driver.executeScript(
+      `const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+       set.call(arguments[0], arguments[1]);
+       arguments[0].dispatchEvent(new Event('input', { bubbles: true }));`,
+      await this.field(label),
+      value,
+    );
+  }
+
+  text(): Promise<string> {
+    return this.driver.findElement(By.css('body')).getText();
+  }
+
+  async sees(words: string | RegExp): Promise<void> {
+    let last = '';
+    await this.driver
+      .wait(async () => {
+        last = await this.text().catch(() => '');
+        return typeof words === 'string' ? last.includes(words) : words.test(last);
+      }, patienceMs)
+      .catch(() => {
+        throw new Error(`The page never says ${words}. It says:\n${last}`);
+      });
+  }
+
+  /** Waits until what a script returns is what is wanted. */
+  async becomes<T>(script: string, wanted: T): Promise<void> {
+    let last: unknown;
+    await this.driver
+      .wait(async () => {
+        last = await this.driver.executeScript(`return (${script})`).catch((error: Error) => error.message);
+        return JSON.stringify(last) === JSON.stringify(wanted);
+      }, patienceMs)
+      .catch(() => {
+        throw new Error(`${script} is ${JSON.stringify(last)}, not ${JSON.stringify(wanted)}.`);
+      });
+  }
+
+  keys(...keys: string[]): Promise<void> {
+    return this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  /** Tries again when the page was drawn anew under the finger. */
+  private async settled(work: () => Promise<void>): Promise<void> {
+    for (let tries = 0; ; tries++) {
+      try {
+        return await work();
+      } catch (error) {
+        const name = (error as Error).name;
+        if (
+          tries >= 20 ||
+          ![
+            'StaleElementReferenceError',
+            'ElementClickInterceptedError',
+            'ElementNotInteractableError',
+          ].includes(name)
+        )
+          throw error;
+        await this.driver.executeAsyncScript(
+          'requestAnimationFrame(() => requestAnimationFrame(arguments[0]))',
+        );
+      }
+    }
+  }
+}
