@@ -41,7 +41,7 @@ export function hashOf(places) {
 export async function ensureBuild({ quiet = false } = {}) {
   const wanted = hashOf(inputs);
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.log('Building…');
-  await run(bin('next'), ['build'], { quiet });
+  console.error('Building…');
+  await run(bin('next'), ['build'], { quiet, out: 2 });
   writeFileSync(mark, wanted);
 }

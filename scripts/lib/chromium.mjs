@@ -11,7 +11,7 @@ export async function ensureChromium() {
     throw new Error(
       'Browser tests need Chromium. Install it once: sudo apt-get install chromium chromium-driver',
     );
-  console.log('Installing Chromium…');
+  console.error('Installing Chromium…');
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   await run('apt-get', ['update', '-qq'], { env });
   await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium', 'chromium-driver'], {

@@ -24,10 +24,10 @@ export async function makeDemoData(file, { weeks = 10 } = {}) {
   const master = path.join(kept, name);
   mkdirSync(kept, { recursive: true });
   if (!existsSync(master)) {
-    console.log('Making the demo data…');
+    console.error('Making the demo data…');
     for (const old of readdirSync(kept)) if (old.startsWith(`demo-${weeks}-`)) rmSync(path.join(kept, old));
     // Made under another name first: a broken run leaves nothing that looks whole.
-    await run(bin('tsx'), ['scripts/demo-data.ts', `${master}.part`, String(weeks)]);
+    await run(bin('tsx'), ['scripts/demo-data.ts', `${master}.part`, String(weeks)], { out: 2 });
     renameSync(`${master}.part`, master);
     for (const ending of ['-wal', '-shm']) rmSync(`${master}.part${ending}`, { force: true });
   }

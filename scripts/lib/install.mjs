@@ -11,7 +11,7 @@ export async function ensureModules() {
     .update(readFileSync(path.join(root, 'package-lock.json')))
     .digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
-  console.log('Installing packages…');
+  console.error('Installing packages…');
   await run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']);
   writeFileSync(mark, wanted);
 }

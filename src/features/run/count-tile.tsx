@@ -39,7 +39,7 @@ export const CountTile = memo(function CountTile({
   const there = result.best !== null && reaches(step.measure, result.best, player.target);
   const newBest = result.best !== null && player.bestEver !== null && best !== player.bestEver;
   const line = (
-    <p className="flex flex-wrap justify-center gap-x-3 text-lg leading-tight">
+    <p className="flex flex-wrap justify-center gap-x-[0.7em] text-[clamp(1.125rem,6cqh,2rem)] leading-tight">
       <span className={cx(there && 'font-bold text-safe')}>
         aim {player.target}
         {there && ' ✓'}
@@ -51,7 +51,7 @@ export const CountTile = memo(function CountTile({
     </p>
   );
   const title = (
-    <span className="flex items-center justify-center gap-2 text-xl font-bold">
+    <span className="flex items-center justify-center gap-2 text-[clamp(1.25rem,7cqh,2.5rem)] leading-tight font-bold">
       <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{digit}</kbd> {name}
     </span>
   );

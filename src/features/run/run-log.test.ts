@@ -135,6 +135,16 @@ test('ids never run backwards: not with the clock set back, not behind another d
   expect(tally(other.events('b', 'p'), 'row')).toMatchObject({ current: 2, drops: 0 });
 });
 
+test('a flush waits for touches that are still being kept', async () => {
+  const { open, server } = world();
+  const log = open();
+  void log.log(touch);
+  void log.log(touch);
+  await log.flush();
+  expect(server.size).toBe(2);
+  expect(log.state()).toMatchObject({ waiting: 0, loose: 0 });
+});
+
 test('undo finds the newest mark that stands, whoever made it', async () => {
   const { open } = world();
   const log = open();

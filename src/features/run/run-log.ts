@@ -68,6 +68,8 @@ export class RunLog {
   readonly #loose = new Map<string, TouchEvent>();
   readonly #queue = new Map<string, TouchEvent>();
   readonly #heldBack = new Set<string>();
+  /** Writes to the device's store that are under way. */
+  readonly #keeping = new Set<Promise<void>>();
   readonly #nextUlid = monotonicFactory();
   /** Resolves when what an earlier page left on this device is taken up. */
   readonly opened: Promise<void>;
@@ -117,7 +119,9 @@ export class RunLog {
     this.#add(event);
     this.#loose.set(event.id, event);
     this.#tell();
-    return this.#keep(event);
+    const keeping = this.#keep(event).finally(() => this.#keeping.delete(keeping));
+    this.#keeping.add(keeping);
+    return keeping;
   }
 
   /** The newest mark of a block that stands, of any player: what undo takes back. */
@@ -131,9 +135,10 @@ export class RunLog {
     return last;
   }
 
-  /** Sends what is waiting. Resolves when nothing is left, or the server cannot be reached. */
+  /** Sends all that was logged until now. Resolves when nothing is left, or the server cannot be reached. */
   async flush(): Promise<void> {
     await this.opened;
+    await Promise.all(this.#keeping);
     this.#sending ??= this.#sendAll().finally(() => {
       this.#sending = null;
     });
