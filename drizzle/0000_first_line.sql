@@ -9,12 +9,14 @@ CREATE TABLE `attempt` (
 	`touches` integer NOT NULL,
 	`drops` integer NOT NULL,
 	`started_ms` integer NOT NULL,
+	`touching_ms` integer NOT NULL,
 	PRIMARY KEY(`block_id`, `player_id`, `number`),
 	FOREIGN KEY (`block_id`) REFERENCES `block`(`id`) ON UPDATE no action ON DELETE no action,
 	FOREIGN KEY (`player_id`) REFERENCES `player`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-CREATE INDEX `attempt_by_day` ON `attempt` (`day`,`player_id`,`touches`);--> statement-breakpoint
+CREATE INDEX `attempt_by_day` ON `attempt` (`day`,`player_id`,`drill_id`,`step_id`,`touches`,`drops`);--> statement-breakpoint
+CREATE INDEX `attempt_by_result` ON `attempt` (`player_id`,`drill_id`,`step_id`,`result`,`day`);--> statement-breakpoint
 CREATE INDEX `attempt_by_player` ON `attempt` (`player_id`,`drill_id`,`step_id`,`day`,`result`,`touches`,`drops`);--> statement-breakpoint
 CREATE TABLE `block` (
 	`id` text PRIMARY KEY NOT NULL,
@@ -69,6 +71,7 @@ CREATE TABLE `ladder_place` (
 	`player_id` text NOT NULL,
 	`drill_id` text NOT NULL,
 	`step_id` text NOT NULL,
+	`target` real NOT NULL,
 	`since_ms` integer NOT NULL,
 	`why` text NOT NULL,
 	PRIMARY KEY(`player_id`, `drill_id`),

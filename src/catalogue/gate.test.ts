@@ -31,6 +31,6 @@ test('points and time boxes: in proportion', () => {
 test('the top of a ladder is known', () => {
   const drill = findDrill('palm-up-bounce')!;
   const row = { kind: 'row', target: 5, capS: 30 } as const;
-  expect(judgedOn(drill, drill.steps.at(-1)!, row, []).top).toBe(true);
-  expect(judgedOn(drill, drill.steps[0]!, row, []).top).toBe(false);
+  expect(judgedOn(drill, drill.steps.at(-1)!, row).top).toBe(true);
+  expect(judgedOn(drill, drill.steps[0]!, row).top).toBe(false);
 });

@@ -1,5 +1,5 @@
 import type { Dose } from '@/core/dose/dose';
-import type { DayBest, Gate, Judged } from '@/core/skill/next-target';
+import type { Gate, Judged } from '@/core/skill/next-target';
 import type { Drill, Step } from './types';
 
 /**
@@ -33,8 +33,14 @@ function mostOf(dose: Dose): number {
   return dose.kind === 'hold' ? dose.holdS : Infinity;
 }
 
-/** What a player on this step is judged on, with the bests of each day. */
-export function judgedOn(drill: Drill, step: Step, dose: Dose, days: readonly DayBest[]): Judged {
+/** What a player on this step is judged on, with what they have to show. */
+export function judgedOn(
+  drill: Drill,
+  step: Step,
+  dose: Dose,
+  shown: Pick<Judged, 'best' | 'reachedDays'> = { best: null, reachedDays: 0 },
+): Judged {
   const top = drill.steps.at(-1) === step;
-  return { measure: step.measure, gate: gateFor(step, dose), top, most: mostOf(dose), days };
+  const { best, reachedDays } = shown;
+  return { measure: step.measure, gate: gateFor(step, dose), top, most: mostOf(dose), best, reachedDays };
 }

@@ -4,3 +4,9 @@ import { addDays, formatISO, parseISO } from 'date-fns';
 export function dayAfter(day: string, days: number): string {
   return formatISO(addDays(parseISO(day), days), { representation: 'date' });
 }
+
+/** What counts as recent, days: a player's own success rate and the days a gate was reached look this far back. Ours. */
+export const recentDays = 84;
+
+/** The first recent day, seen from a day. */
+export const recentSince = (day: string): string => dayAfter(day, -recentDays);

@@ -1,32 +1,31 @@
 import { findDrill, findStep, neighbourStep } from '@/catalogue';
-import { judgedOn } from '@/catalogue/gate';
-import type { Dose } from '@/core/dose/dose';
+import { gateFor, judgedOn } from '@/catalogue/gate';
+import type { PlanBlock } from '@/catalogue/plan';
 import type { Drill, Step } from '@/catalogue/types';
-import type { DayBest, Verdict } from '@/core/skill/next-target';
+import type { Verdict } from '@/core/skill/next-target';
 import { nextTargets } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { dayResults, type DayResult } from '@/data/results';
+import { evidenceOn, type JudgedStep } from '@/data/results';
 import { blocksByIds, getSession } from '@/data/session';
 import { putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
 import { knownPairs } from '@/data/log';
 import { write } from '@/data/write';
 import type { Context } from './context';
+import { recentSince } from './days';
 import { refreshAttempts } from './results';
 import { check } from './schemas/check';
+import { planBlock } from './views/session-plan';
 import { decisionsSchema } from './schemas/decision';
 
-/** The best of each day on one step, as the schools judge it. */
-export function dayBests(
-  results: readonly DayResult[],
-  playerId: string,
-  step: Step,
-  drillId: string,
-): DayBest[] {
-  const { lowerIsBetter } = measures[step.measure];
-  return results
-    .filter((r) => r.playerId === playerId && r.drillId === drillId && r.stepId === step.id)
-    .map((r) => ({ day: r.day, best: lowerIsBetter ? r.lowest : r.highest }));
+/** The steps of blocks, as they are judged under their doses; blocks no longer in the catalogue are left out. */
+export function judgedSteps(blocks: readonly PlanBlock[]): JudgedStep[] {
+  return blocks.flatMap(({ id, drillId, stepId, dose }) => {
+    const step = findStep(drillId, stepId);
+    if (!step) return [];
+    const { lowerIsBetter } = measures[step.measure];
+    return [{ key: id, drillId, stepId, gate: gateFor(step, dose).result, lowerIsBetter }];
+  });
 }
 
 /** The step a verdict leads to. */
@@ -58,15 +57,21 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       return refused('playerId', 'A player was not in that block: reload the page.');
 
     const players = [...new Set(decisions.map((decision) => decision.playerId))];
-    const drills = [...new Set([...blocks.values()].map((block) => block.drillId))];
-    const results = await dayResults(tx, players, drills, session.day);
+    const planned = new Map([...blocks.values()].map((block) => [block.id, planBlock(block)]));
+    const evidence = await evidenceOn(
+      tx,
+      players,
+      judgedSteps([...planned.values()]),
+      session,
+      recentSince(session.day),
+    );
     const decidedAtMs = context.nowMs;
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-      const { drillId, stepId, dose } = blocks.get(blockId)!;
+      const { drillId, stepId, dose } = planned.get(blockId)!;
       const drill = findDrill(drillId)!;
       const step = findStep(drillId, stepId)!;
-      const days = dayBests(results, playerId, step, drillId);
-      const { byDefault } = nextTargets(judgedOn(drill, step, JSON.parse(dose) as Dose, days));
+      const shown = evidence.find((one) => one.key === blockId && one.playerId === playerId);
+      const { byDefault } = nextTargets(judgedOn(drill, step, dose, shown));
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(drill, stepId, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
@@ -85,10 +90,11 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
     });
     await putDecisions(tx, rows);
     // Two blocks of one drill in a session: the later one decides where the player stands.
-    const places = rows.map<LadderPlaceRow>(({ playerId, drillId, nextStepId, reason }) => ({
+    const places = rows.map<LadderPlaceRow>(({ playerId, drillId, nextStepId, target, reason }) => ({
       playerId,
       drillId,
       stepId: nextStepId,
+      target,
       sinceMs: decidedAtMs,
       why: reason,
     }));

@@ -36,7 +36,7 @@ export async function refreshAttempts(db: Database): Promise<void> {
       const day = days.get(block.sessionId) ?? (await getSession(tx, block.sessionId))!.day;
       days.set(block.sessionId, day);
       for (const [playerId, result] of talliesOf(events.get(block.id) ?? [], step.measure)) {
-        for (const { number, result: value, touches, drops, startedMs } of result.attempts) {
+        for (const { number, result: value, touches, drops, startedMs, touchingMs } of result.attempts) {
           const { id: blockId, drillId, stepId } = block;
           rows.push({
             blockId,
@@ -49,6 +49,7 @@ export async function refreshAttempts(db: Database): Promise<void> {
             touches,
             drops,
             startedMs,
+            touchingMs,
           });
         }
       }

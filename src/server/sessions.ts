@@ -13,7 +13,7 @@ import {
   updateSession,
   type SessionRow,
 } from '@/data/session';
-import { getPlayers, latestDecisions } from '@/data/squad';
+import { getPlayers, placesOf } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from './context';
 import { refreshAttempts } from './results';
@@ -103,11 +103,12 @@ async function putTargets(
   playerIds: readonly string[],
   blocks: PlanForm['blocks'],
 ): Promise<void> {
-  const decided = await latestDecisions(tx, playerIds);
+  const places = await placesOf(tx, playerIds);
   for (const block of blocks) {
     const targetOf = (playerId: string) =>
-      decided.find(
-        (d) => d.playerId === playerId && d.drillId === block.drillId && d.nextStepId === block.stepId,
+      places.find(
+        (place) =>
+          place.playerId === playerId && place.drillId === block.drillId && place.stepId === block.stepId,
       )?.target ?? null;
     await putBlockPlayers(
       tx,

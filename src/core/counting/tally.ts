@@ -12,26 +12,21 @@ export interface Attempt {
   readonly drops: number;
   readonly startedMs: number;
   readonly endedMs: number;
+  /** Milliseconds between its touches, waits after a drop left out: what a rate is made of. */
+  readonly touchingMs: number;
   /** A row that no drop has ended yet. */
   readonly open: boolean;
 }
 
 /** What one player did in one block. */
-export interface Tally {
+export interface Tally extends Summary {
   readonly attempts: readonly Attempt[];
-  /** Best result of all attempts; null when there is none yet. */
-  readonly best: number | null;
   /** The running row or round, or the last single result; 0 before the first. */
   readonly current: number;
-  /** All successful touches, over all attempts. */
-  readonly touches: number;
-  readonly drops: number;
   /** Sum of zone points. */
   readonly score: number;
   /** Shots taken: zone marks, misses included. */
   readonly shots: number;
-  /** Touches a minute while touching (gaps inside attempts only); null with fewer than two touches. */
-  readonly ratePerMin: number | null;
 }
 
 interface Draft {
@@ -41,8 +36,8 @@ interface Draft {
   drops: number;
   startedMs: number;
   endedMs: number;
+  touchingMs: number;
   open: boolean;
-  gapMs: number;
 }
 
 /**
@@ -73,11 +68,18 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       if (measure === 'hold') draft.result = value;
       continue;
     }
-    if (draft.touches > 0 && gap > 0) draft.gapMs += gap;
+    if (draft.touches > 0 && gap > 0) draft.touchingMs += gap;
     draft.touches += 1;
     if (measure !== 'points') draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
   }
-  return summary(drafts, measure, score, shots);
+  const last = drafts.at(-1);
+  return {
+    ...summaryOf(drafts, measure),
+    attempts: drafts.map(({ round: _round, ...draft }, index) => ({ number: index + 1, ...draft })),
+    current: last && (measure !== 'row' || last.open) ? (last.result ?? 0) : 0,
+    score,
+    shots,
+  };
 }
 
 /** The attempt an event belongs to: the last one, or a new one. */
@@ -100,37 +102,40 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure): Draft {
     startedMs: event.atMs,
     endedMs: event.atMs,
     open: gathering !== 'single',
-    gapMs: 0,
+    touchingMs: 0,
   };
   drafts.push(draft);
   return draft;
 }
 
-function summary(drafts: readonly Draft[], measure: Measure, score: number, shots: number): Tally {
+/** What the attempts of one player in one block amount to. */
+export interface Summary {
+  /** Best result of all attempts; null when there is none yet. */
+  readonly best: number | null;
+  /** All successful touches, over all attempts. */
+  readonly touches: number;
+  readonly drops: number;
+  /** Touches a minute while touching (gaps inside attempts only); null with fewer than two touches. */
+  readonly ratePerMin: number | null;
+}
+
+/** Sums attempts up; it needs no more than is kept of them. */
+export function summaryOf(
+  attempts: readonly Pick<Attempt, 'result' | 'touches' | 'drops' | 'touchingMs'>[],
+  measure: Measure,
+): Summary {
   let best: number | null = null;
   let touches = 0;
   let drops = 0;
-  let gapMs = 0;
+  let touchingMs = 0;
   let gaps = 0;
-  for (const draft of drafts) {
-    best = better(measure, best, draft.result);
-    touches += draft.touches;
-    drops += draft.drops;
-    gapMs += draft.gapMs;
-    gaps += Math.max(0, draft.touches - 1);
+  for (const attempt of attempts) {
+    best = better(measure, best, attempt.result);
+    touches += attempt.touches;
+    drops += attempt.drops;
+    touchingMs += attempt.touchingMs;
+    gaps += Math.max(0, attempt.touches - 1);
   }
-  const last = drafts.at(-1);
-  return {
-    attempts: drafts.map(({ round: _round, gapMs: _gapMs, ...draft }, index) => ({
-      number: index + 1,
-      ...draft,
-    })),
-    best,
-    current: last && (measure !== 'row' || last.open) ? (last.result ?? 0) : 0,
-    touches,
-    drops,
-    score,
-    shots,
-    ratePerMin: gaps > 0 && gapMs > 0 ? (gaps * 60_000) / gapMs : null,
-  };
+  const ratePerMin = gaps > 0 && touchingMs > 0 ? (gaps * 60_000) / touchingMs : null;
+  return { best, touches, drops, ratePerMin };
 }

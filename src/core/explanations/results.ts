@@ -76,7 +76,7 @@ export function explainTarget(
     title: 'Next target',
     value: `${proposed.verdict === 'up' ? 'up a step' : resultInWords(measure, proposed.target)}`,
     formula:
-      'In a row: the step’s mark on enough different days. Own best plus one: any new best is success, up when it passes the mark.',
+      'In a row: the step’s mark on enough different days of the last twelve weeks. Own best plus one: any new best is success, up when it passes the mark.',
     inputs: [
       {
         label: 'The step’s mark',

@@ -1,4 +1,4 @@
-import { better, measures, reaches, resultInWords, type Measure } from '../counting/measure';
+import { measures, reaches, resultInWords, type Measure } from '../counting/measure';
 
 export type Verdict = 'up' | 'hold' | 'back';
 export type School = 'row' | 'best';
@@ -9,13 +9,6 @@ export interface Gate {
   readonly days: number;
 }
 
-/** A player's best on one step on one day. */
-export interface DayBest {
-  /** Local day, ISO: 2026-11-24. */
-  readonly day: string;
-  readonly best: number;
-}
-
 /** What a player is judged on. */
 export interface Judged {
   readonly measure: Measure;
@@ -24,8 +17,10 @@ export interface Judged {
   readonly top: boolean;
   /** The best result the dose allows (all reps of a set, the whole hold); Infinity when it sets no end. */
   readonly most: number;
-  /** Bests of this step, one per day, any order. */
-  readonly days: readonly DayBest[];
+  /** Best result on this step; null when there is none yet. */
+  readonly best: number | null;
+  /** On how many different recent days the gate was reached. */
+  readonly reachedDays: number;
 }
 
 export interface NextTarget {
@@ -41,19 +36,18 @@ export interface NextTarget {
  * The school "N in a row, on k days": up when the gate was reached on enough different days.
  * Works for every measure; on "in a row" it is the default.
  */
-export function gateTarget({ measure, gate, top, days }: Judged): NextTarget {
-  const reached = new Set(days.filter((day) => reaches(measure, day.best, gate.result)).map((day) => day.day))
-    .size;
+export function gateTarget({ measure, gate, top, reachedDays }: Judged): NextTarget {
   const goal = resultInWords(measure, gate.result);
   const base = { school: 'row' as const, target: gate.result };
-  if (reached >= gate.days) {
-    const soFar = `Reached ${goal} on ${dayCount(reached)}; the step asks for ${dayCount(gate.days)}`;
+  if (reachedDays >= gate.days) {
+    const soFar = `Reached ${goal} on ${dayCount(reachedDays)}; the step asks for ${dayCount(gate.days)}`;
     return top
       ? { ...base, verdict: 'hold', reason: `${soFar}: the top of this ladder is done.` }
       : { ...base, verdict: 'up', reason: `${soFar}: up a step.` };
   }
-  const missing = gate.days - reached;
-  const soFar = reached === 0 ? `${goal} is still to come` : `Reached ${goal} on ${dayCount(reached)}`;
+  const missing = gate.days - reachedDays;
+  const soFar =
+    reachedDays === 0 ? `${goal} is still to come` : `Reached ${goal} on ${dayCount(reachedDays)}`;
   return {
     ...base,
     verdict: 'hold',
@@ -62,8 +56,7 @@ export function gateTarget({ measure, gate, top, days }: Judged): NextTarget {
 }
 
 /** The school "own best plus one": any new best is success; up when the best passes the gate. */
-export function ownBestTarget({ measure, gate, top, most, days }: Judged): NextTarget {
-  const best = days.reduce<number | null>((so, day) => better(measure, so, day.best), null);
+export function ownBestTarget({ measure, gate, top, most, best }: Judged): NextTarget {
   const hold = (target: number, reason: string): NextTarget => ({
     school: 'best',
     verdict: 'hold',

@@ -60,7 +60,7 @@ export function BlockEditor({
   const targets = players.map((player) => ({
     player,
     touches: time.touchesOf[player.id] ?? 0,
-    target: view.targets.find(
+    target: view.places.find(
       ([id, drillId, stepId]) => id === player.id && drillId === drill.id && stepId === step.id,
     )?.[3],
   }));

@@ -1,27 +1,17 @@
 import { findStep } from '@/catalogue';
 import { measures } from '@/core/counting/measure';
-import { attemptsOn } from '@/data/log';
-import { stepTotals } from '@/data/results';
+import { resultsOn, type DatedResult } from '@/data/log';
+import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
 import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
 import type { Context } from '../context';
-import { dayAfter } from '../days';
+import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import type { PlayerForm } from '../schemas/player';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
-/** The chart opens on this many days; the rest is a press away. */
-const chartDays = 84;
-
-/** One attempt as a mark on the chart: day, start, step, result, touches, drops. */
-export type ChartAttempt = readonly [
-  day: string,
-  startedMs: number,
-  stepId: string,
-  result: number,
-  touches: number,
-  drops: number,
-];
+/** One attempt as a mark on the chart. */
+export type ChartAttempt = DatedResult;
 
 export interface StepBest {
   readonly drillId: string;
@@ -86,20 +76,20 @@ export async function playerView(
   if (!player) return null;
   await refreshAttempts(db);
   const [totals, places, sessions, decisions] = await Promise.all([
-    stepTotals(db, [id]),
+    totalsOfPlayer(db, id),
     placesOf(db, [id]),
     sessionsOfPlayer(db, id, 6),
     decisionsOfPlayer(db, id, 6),
   ]);
   const bests = totals
-    .flatMap<StepBest>(({ playerId: _player, highest, lowest, ...rest }) => {
+    .flatMap<StepBest>(({ highest, lowest, ...rest }) => {
       const step = findStep(rest.drillId, rest.stepId);
       return step ? [{ ...rest, best: measures[step.measure].lowerIsBetter ? lowest : highest }] : [];
     })
     .sort((a, b) => (a.lastDay < b.lastDay ? 1 : a.lastDay > b.lastDay ? -1 : b.touches - a.touches));
 
   const shown = bests.some((best) => best.drillId === drillId) ? drillId : bests[0]?.drillId;
-  const attempts = shown ? await attemptsOn(db, id, shown, whole ? '' : dayAfter(today, -chartDays)) : [];
+  const attempts = shown ? await resultsOn(db, id, shown, whole ? '' : recentSince(today)) : [];
   return {
     facts: playerFacts(player, today),
     removed: player.removedAtMs !== null,
@@ -119,9 +109,7 @@ export async function playerView(
       ? {
           drillId: shown,
           whole,
-          attempts: attempts.flatMap((a) =>
-            a.result === null ? [] : [[a.day, a.startedMs, a.stepId, a.result, a.touches, a.drops] as const],
-          ),
+          attempts,
         }
       : null,
   };

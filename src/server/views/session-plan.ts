@@ -7,25 +7,23 @@ import {
   type BlockRow,
   type SessionRow,
 } from '@/data/session';
-import { getPlayers, latestDecisions, listPlayers, placesOf } from '@/data/squad';
-import { stepTotals } from '@/data/results';
+import { getPlayers, listPlayers, placesOf } from '@/data/squad';
+import { recordsSince } from '@/data/results';
 import type { Executor } from '@/data/client';
 import { loggedPairs } from '@/data/session';
 import type { Context } from '../context';
-import { dayAfter } from '../days';
+import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
-/** A player's own success rate looks this many days back: recent form, and a bounded amount of work. */
-const recentDays = 84;
-
-export async function recentRecords(
+/** Recent touches and drops of players; on some drills only, when they are named. */
+export function recentRecords(
   db: Executor,
   playerIds: readonly string[],
   day: string,
+  drillIds?: readonly string[],
 ): Promise<Records> {
-  const totals = await stepTotals(db, playerIds, dayAfter(day, -recentDays));
-  return totals.map((t) => [t.playerId, t.drillId, t.stepId, t.touches, t.drops] as const);
+  return recordsSince(db, playerIds, recentSince(day), drillIds);
 }
 
 export function planBlock(row: BlockRow): PlanBlock {
@@ -46,10 +44,8 @@ export interface SessionPlanView {
   /** Everybody who could come: the squad, and who is on the list already. */
   readonly squad: readonly PlayerFacts[];
   readonly records: Records;
-  /** The step each player stands on: player, drill, step. */
-  readonly places: readonly (readonly [string, string, string])[];
-  /** What was decided last: player, drill, step, target. */
-  readonly targets: readonly (readonly [string, string, string, number])[];
+  /** The step each player stands on, and what they aim at there: player, drill, step, target. */
+  readonly places: readonly (readonly [string, string, string, number])[];
   /** Blocks that have counts: they stay in the plan. */
   readonly counted: readonly string[];
   readonly year: number;
@@ -73,19 +69,14 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   );
   const everyone = [...squad, ...gone];
   const ids = everyone.map((player) => player.id);
-  const [records, places, decided] = await Promise.all([
-    recentRecords(db, ids, session.day),
-    placesOf(db, ids),
-    latestDecisions(db, ids),
-  ]);
+  const [records, places] = await Promise.all([recentRecords(db, ids, session.day), placesOf(db, ids)]);
   return {
     session: sessionFacts(session),
     playerIds,
     blocks: rows.map(planBlock),
     squad: everyone.map((player) => playerFacts(player, context.today)),
     records,
-    places: places.map((place) => [place.playerId, place.drillId, place.stepId]),
-    targets: decided.map((d) => [d.playerId, d.drillId, d.nextStepId, d.target]),
+    places: places.map((place) => [place.playerId, place.drillId, place.stepId, place.target]),
     counted: [...new Set(logged.map((pair) => pair.blockId))],
     year: Number(context.today.slice(0, 4)),
   };

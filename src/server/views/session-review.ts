@@ -2,22 +2,24 @@ import { findDrill, findStep } from '@/catalogue';
 import { gateFor, judgedOn } from '@/catalogue/gate';
 import type { PlanBlock } from '@/catalogue/plan';
 import { better } from '@/core/counting/measure';
-import type { Tally } from '@/core/counting/tally';
+import { summaryOf, type Summary } from '@/core/counting/tally';
+import { groupBy } from '@/core/group-by';
 import { nextTargets, type NextTarget, type Verdict } from '@/core/skill/next-target';
-import { eventsOfBlocks } from '@/data/log';
-import { dayResults } from '@/data/results';
+import { attemptsOfBlocks } from '@/data/log';
+import { evidenceOn } from '@/data/results';
 import { blocksOfSessions, getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { dayBests, stepAfter } from '../decisions';
-import { refreshAttempts, talliesOf } from '../results';
+import { judgedSteps, stepAfter } from '../decisions';
+import { recentSince } from '../days';
+import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { planBlock, sessionFacts, type SessionFacts } from './session-plan';
 
 /** What one player did in one block, and what comes next. */
 export interface ReviewLine {
   readonly playerId: string;
-  readonly tally: Omit<Tally, 'attempts'> & { readonly results: readonly (number | null)[] };
+  readonly tally: Summary & { readonly results: readonly (number | null)[] };
   /** Best on this step before this session's day; null when there was none. */
   readonly bestBefore: number | null;
   readonly bestEver: boolean;
@@ -50,31 +52,26 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   const [rows, playersOf] = await Promise.all([blocksOfSessions(db, [id]), playersOfSessions(db, [id])]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = rows.map((row) => row.id);
-  const drillIds = [...new Set(rows.map((row) => row.drillId))];
-  const [people, events, results, decisions] = await Promise.all([
+  const planned = rows.map(planBlock);
+  const [people, attempts, evidence, decisions] = await Promise.all([
     getPlayers(db, playerIds),
-    eventsOfBlocks(db, blockIds),
-    dayResults(db, playerIds, drillIds, session.day),
+    attemptsOfBlocks(db, blockIds),
+    evidenceOn(db, playerIds, judgedSteps(planned), session, recentSince(session.day)),
     decisionsOfBlocks(db, blockIds),
   ]);
+  const done = groupBy(attempts, (attempt) => `${attempt.blockId} ${attempt.playerId}`);
 
   const reviewBlock = (block: PlanBlock): ReviewBlock => {
     const drill = findDrill(block.drillId);
     const step = findStep(block.drillId, block.stepId);
     if (!drill || !step) return { ...block, lines: [] };
-    const tallies = talliesOf(
-      events.filter((event) => event.blockId === block.id),
-      step.measure,
-    );
     const gate = gateFor(step, block.dose);
     const lines = playerIds.flatMap<ReviewLine>((playerId) => {
-      const tally = tallies.get(playerId);
-      if (!tally || tally.attempts.length === 0) return [];
-      const days = dayBests(results, playerId, step, drill.id);
-      const bestBefore = days
-        .filter(({ day }) => day < session.day)
-        .reduce<number | null>((so, { best }) => better(step.measure, so, best), null);
-      const { attempts, ...totals } = tally;
+      const own = done.get(`${block.id} ${playerId}`);
+      if (!own) return [];
+      const summary = summaryOf(own, step.measure);
+      const shown = evidence.find((one) => one.key === block.id && one.playerId === playerId);
+      const bestBefore = shown?.bestBefore ?? null;
       const lead = (verdict: Verdict) => {
         const next = stepAfter(drill, step.id, verdict);
         return { stepId: next.id, target: next.id === step.id ? gate.result : next.gate.result };
@@ -83,13 +80,11 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       return [
         {
           playerId,
-          tally: { ...totals, results: attempts.map((attempt) => attempt.result) },
+          tally: { ...summary, results: own.map((attempt) => attempt.result) },
           bestBefore,
           bestEver:
-            tally.best !== null &&
-            tally.best !== bestBefore &&
-            better(step.measure, bestBefore, tally.best) === tally.best,
-          ...nextTargets(judgedOn(drill, step, block.dose, days)),
+            summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
+          ...nextTargets(judgedOn(drill, step, block.dose, shown)),
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }
@@ -103,6 +98,6 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   return {
     session: sessionFacts(session),
     players: playerIds.flatMap((player) => facts.get(player) ?? []),
-    blocks: rows.map(planBlock).map(reviewBlock),
+    blocks: planned.map(reviewBlock),
   };
 }

@@ -1,13 +1,14 @@
 import { findStep } from '@/catalogue';
 import { gateFor } from '@/catalogue/gate';
 import type { PlanBlock, Records } from '@/catalogue/plan';
-import { measures } from '@/core/counting/measure';
 import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
-import { stepTotals } from '@/data/results';
+import { evidenceOn } from '@/data/results';
 import { blockPlayers, blocksOfSessions, getSession, playersOfSessions } from '@/data/session';
 import { getPlayers } from '@/data/squad';
 import type { Context } from '../context';
+import { judgedSteps } from '../decisions';
+import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { planBlock, recentRecords, sessionFacts, type SessionFacts } from './session-plan';
@@ -38,23 +39,26 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   await refreshAttempts(db);
   const [rows, playersOf] = await Promise.all([blocksOfSessions(db, [id]), playersOfSessions(db, [id])]);
   const playerIds = playersOf.get(id) ?? [];
+  const planned = rows.map(planBlock);
   const blockIds = rows.map((row) => row.id);
-  const [people, own, events, totals, records] = await Promise.all([
+  const [people, own, events, evidence, records] = await Promise.all([
     getPlayers(db, playerIds),
     blockPlayers(db, blockIds),
     eventsOfBlocks(db, blockIds),
-    stepTotals(db, playerIds, '', id),
-    recentRecords(db, playerIds, session.day),
+    evidenceOn(db, playerIds, judgedSteps(planned), session, recentSince(session.day)),
+    recentRecords(
+      db,
+      playerIds,
+      session.day,
+      planned.map((block) => block.drillId),
+    ),
   ]);
 
-  const blocks = rows.map(planBlock).map<RunBlock>((block) => {
+  const blocks = planned.map<RunBlock>((block) => {
     const step = findStep(block.drillId, block.stepId);
     const players = playerIds.map((playerId) => {
-      const before = totals.find(
-        (t) => t.playerId === playerId && t.drillId === block.drillId && t.stepId === block.stepId,
-      );
       const bestEver =
-        (step && (measures[step.measure].lowerIsBetter ? before?.lowest : before?.highest)) ?? null;
+        evidence.find((one) => one.key === block.id && one.playerId === playerId)?.bestBefore ?? null;
       const target = own.find((row) => row.blockId === block.id && row.playerId === playerId)?.target;
       return { playerId, bestEver, target: target ?? (step ? gateFor(step, block.dose).result : 0) };
     });
@@ -66,8 +70,6 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     players: playerIds.flatMap((player) => facts.get(player) ?? []),
     blocks,
     events,
-    records: records.filter(([, drillId, stepId]) =>
-      blocks.some((block) => block.drillId === drillId && block.stepId === stepId),
-    ),
+    records,
   };
 }

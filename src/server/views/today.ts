@@ -2,7 +2,7 @@ import { findDrill } from '@/catalogue';
 import { timePlan, type PlanBlock } from '@/catalogue/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
-import { getPlayers, latestDecisions, listPlayers } from '@/data/squad';
+import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { refreshAttempts } from '../results';
@@ -50,10 +50,15 @@ export async function todayView(context: Context): Promise<TodayView> {
   const ids = all.map((session) => session.id);
   const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), blocksOfSessions(db, ids)]);
   const playerIds = [...new Set([...playersOf.values()].flat())];
-  const [players, records, decided] = await Promise.all([
+  const [players, records, places] = await Promise.all([
     getPlayers(db, playerIds),
-    recentRecords(db, playerIds, today),
-    latestDecisions(db, playerIds),
+    recentRecords(
+      db,
+      playerIds,
+      today,
+      blocks.map((block) => block.drillId),
+    ),
+    placesOf(db, playerIds),
   ]);
   const facts = new Map(players.map((player) => [player.id, playerFacts(player, today)]));
 
@@ -68,11 +73,11 @@ export async function todayView(context: Context): Promise<TodayView> {
     const targetOf = (playerId: string) => {
       // The loosening comes first but is nobody's aim.
       for (const block of own.filter(({ drillId }) => findDrill(drillId)?.family !== 'loosen')) {
-        const d = decided.find(
-          (one) =>
-            one.playerId === playerId && one.drillId === block.drillId && one.nextStepId === block.stepId,
+        const place = places.find(
+          (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === block.stepId,
         );
-        if (d) return { drillId: d.drillId, stepId: d.nextStepId, result: d.target, reason: d.reason };
+        if (place)
+          return { drillId: block.drillId, stepId: block.stepId, result: place.target, reason: place.why };
       }
       return null;
     };
