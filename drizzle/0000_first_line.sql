@@ -15,7 +15,7 @@ CREATE TABLE `attempt` (
 	FOREIGN KEY (`player_id`) REFERENCES `player`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-CREATE INDEX `attempt_by_day` ON `attempt` (`day`,`player_id`,`drill_id`,`step_id`,`touches`,`drops`);--> statement-breakpoint
+CREATE INDEX `attempt_by_day` ON `attempt` (`day`,`player_id`,`touches`);--> statement-breakpoint
 CREATE INDEX `attempt_by_result` ON `attempt` (`player_id`,`drill_id`,`step_id`,`result`,`day`);--> statement-breakpoint
 CREATE INDEX `attempt_by_player` ON `attempt` (`player_id`,`drill_id`,`step_id`,`day`,`result`,`touches`,`drops`);--> statement-breakpoint
 CREATE TABLE `block` (

@@ -1,3 +1,4 @@
+import { catalogue } from '@/catalogue';
 import type { PlanBlock, Records } from '@/catalogue/plan';
 import type { Dose } from '@/core/dose/dose';
 import {
@@ -16,15 +17,22 @@ import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
-/** Recent touches and drops of players; on some drills only, when they are named. */
+/** Recent touches and drops of players on some steps. */
 export function recentRecords(
   db: Executor,
   playerIds: readonly string[],
+  steps: readonly StepRef[],
   day: string,
-  drillIds?: readonly string[],
 ): Promise<Records> {
-  return recordsSince(db, playerIds, recentSince(day), drillIds);
+  return recordsSince(db, playerIds, steps, recentSince(day));
 }
+
+type StepRef = Pick<PlanBlock, 'drillId' | 'stepId'>;
+
+/** Every step of the catalogue: any of them can be put into a plan. */
+const allSteps: readonly StepRef[] = catalogue.flatMap((drill) =>
+  drill.steps.map((step) => ({ drillId: drill.id, stepId: step.id })),
+);
 
 export function planBlock(row: BlockRow): PlanBlock {
   return { id: row.id, drillId: row.drillId, stepId: row.stepId, dose: JSON.parse(row.dose) as Dose };
@@ -69,7 +77,10 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   );
   const everyone = [...squad, ...gone];
   const ids = everyone.map((player) => player.id);
-  const [records, places] = await Promise.all([recentRecords(db, ids, session.day), placesOf(db, ids)]);
+  const [records, places] = await Promise.all([
+    recentRecords(db, ids, allSteps, session.day),
+    placesOf(db, ids),
+  ]);
   return {
     session: sessionFacts(session),
     playerIds,

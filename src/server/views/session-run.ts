@@ -46,12 +46,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     blockPlayers(db, blockIds),
     eventsOfBlocks(db, blockIds),
     evidenceOn(db, playerIds, judgedSteps(planned), session, recentSince(session.day)),
-    recentRecords(
-      db,
-      playerIds,
-      session.day,
-      planned.map((block) => block.drillId),
-    ),
+    recentRecords(db, playerIds, planned, session.day),
   ]);
 
   const blocks = planned.map<RunBlock>((block) => {

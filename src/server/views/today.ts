@@ -49,15 +49,13 @@ export async function todayView(context: Context): Promise<TodayView> {
   const all = [...soon, ...last];
   const ids = all.map((session) => session.id);
   const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), blocksOfSessions(db, ids)]);
+  const todays = blocks.filter((block) =>
+    soon.some((session) => session.id === block.sessionId && session.day === today),
+  );
   const playerIds = [...new Set([...playersOf.values()].flat())];
   const [players, records, places] = await Promise.all([
     getPlayers(db, playerIds),
-    recentRecords(
-      db,
-      playerIds,
-      today,
-      blocks.map((block) => block.drillId),
-    ),
+    recentRecords(db, playerIds, todays, today),
     placesOf(db, playerIds),
   ]);
   const facts = new Map(players.map((player) => [player.id, playerFacts(player, today)]));
