@@ -15,7 +15,7 @@ test('numbers with their nouns', () => {
   expect([counted(1, 'touch', 'touches'), counted(1200, 'touch', 'touches'), percent(0.874)]).toEqual([
     '1 touch',
     '1,200 touches',
-    '87 %',
+    '87\u00a0%',
   ]);
   expect([listed([]), listed(['A']), listed(['A', 'B', 'C'])]).toEqual(['', 'A', 'A, B and C']);
 });

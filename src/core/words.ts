@@ -17,9 +17,9 @@ export function clockTime(seconds: number): string {
   return seconds < 0 && whole > 0 ? `-${text}` : text;
 }
 
-/** A share as a percentage with no more digits than it deserves: 0.874 is "87 %". */
+/** A share as a percentage with no more digits than it deserves: 0.874 is "87 %". The two never part at a line's end. */
 export function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
+  return `${Math.round(share * 100)}\u00a0%`;
 }
 
 /** "Ada", "Ada and Bo", "Ada, Bo and Cy". */

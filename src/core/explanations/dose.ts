@@ -33,8 +33,8 @@ export function explainBlockTime({ dose, pace, time, who, rate }: DosePart): Exp
       value: inMinutes(time.workS),
       from: time.capped ? 'ends at the time cap' : 'see the formula',
     },
-    { label: 'Rest', value: inMinutes(time.restS) },
-    { label: 'Collecting balls', value: inMinutes(time.collectS) },
+    ...(time.restS > 0 ? [{ label: 'Rest', value: inMinutes(time.restS) }] : []),
+    ...(time.collectS > 0 ? [{ label: 'Collecting balls', value: inMinutes(time.collectS) }] : []),
     { label: 'Changeover', value: inMinutes(time.changeoverS), from: 'none after the last block' },
     { label: 'Time of one touch', value: `${pace.perTouchS} s`, from: 'the step' },
   ];
@@ -93,7 +93,7 @@ function rateInput(who: string, rate: SuccessRate): ExplainedInput {
       value: percent(rate.value),
       from: `no touches of ${who} on this step yet: the step’s usual rate`,
     };
-  const range = `95 % range ${percent(rate.interval.low)} to ${percent(rate.interval.high)} (Wilson 1927)`;
+  const range = `95\u00a0% range ${percent(rate.interval.low)} to ${percent(rate.interval.high)} (Wilson 1927)`;
   const little = rate.littleData ? ', little data' : '';
   return {
     label: 'Success rate',

@@ -20,7 +20,7 @@ test('the time of a block opens to parts that add up to it', () => {
   expect(explanation.source).toContain('Feller');
   expect(input(explanation, 'Expected tries')?.value).toBe('41.6');
   expect(input(explanation, 'Success rate')).toMatchObject({
-    value: '80 %',
+    value: '80\u00a0%',
     from: expect.stringContaining('100 tries'),
   });
   const { setUpS, workS, restS, collectS, changeoverS, totalS } = part.time;
@@ -48,8 +48,8 @@ test('results open to the attempts, drops and schools behind them', () => {
     'no result',
   ]);
   expect(input(explainTouches({ touches: 18, drops: 2 }, 'this block'), 'Success rate')).toMatchObject({
-    value: '90 %',
-    from: '95 % range 70 % to 97 %',
+    value: '90\u00a0%',
+    from: '95\u00a0% range 70\u00a0% to 97\u00a0%',
   });
   expect(explainTouches({ touches: 0, drops: 0 }, '').inputs).toHaveLength(2);
   expect(explainRate(59.6, 12).value).toBe('60 a minute');

@@ -43,7 +43,7 @@ export function explainTouches(record: TouchRecord, since: string): Explanation 
             {
               label: 'Success rate',
               value: percent(record.touches / tries),
-              from: `95 % range ${percent(interval.low)} to ${percent(interval.high)}`,
+              from: `95\u00a0% range ${percent(interval.low)} to ${percent(interval.high)}`,
             },
           ]
         : []),

@@ -10,6 +10,8 @@ import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
 import { Standing } from './standing';
 
+const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
+
 /** One player: who they are, where they stand, and how a drill's results have moved. */
 export function PlayerPage({ view }: { view: PlayerView }) {
   const { facts, form, chart } = view;
@@ -69,7 +71,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
               <ul className="text-sm">
                 {view.decisions.slice(0, 3).map((decision, index) => (
                   <li key={index} className="border-t border-line py-1">
-                    <strong>{decision.verdict}</strong> · {findDrill(decision.drillId)?.title}.{' '}
+                    <strong>{verdictWords[decision.verdict]}</strong> · {findDrill(decision.drillId)?.title}.{' '}
                     <span className="text-soft">{decision.reason}</span>
                   </li>
                 ))}

@@ -90,7 +90,10 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
               <span data-best>{tally.best}</span>
             </Figure>
           )}{' '}
-          <span className="text-sm font-normal text-soft">{measures[step.measure].unit}</span>
+          <span className="text-sm font-normal text-soft">
+            {measures[step.measure].unit}
+            {line.bestBefore !== null && `; before: ${line.bestBefore}`}
+          </span>
         </p>
         <p className="text-sm text-soft">
           <Figure
@@ -111,7 +114,6 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
               </Figure>
             </>
           )}
-          {line.bestBefore !== null && `; best before ${line.bestBefore}`}
         </p>
       </div>
       <div className="text-sm">

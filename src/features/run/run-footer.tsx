@@ -36,11 +36,11 @@ export function RunFooter(props: RunFooterProps) {
   const running = clock.state === 'running';
   const over = position.done || clock.state === 'ended';
   return (
-    <footer className="flex flex-wrap items-stretch gap-2">
+    <footer className="grid grid-cols-2 items-stretch gap-2 md:flex">
       <button
         type="button"
         onClick={onStart}
-        className={buttonClass(running || over ? 'plain' : 'now', 'min-h-16 min-w-44 text-xl')}
+        className={buttonClass(running || over ? 'plain' : 'now', 'min-h-16 text-xl md:min-w-44')}
       >
         {running ? <Pause aria-hidden /> : <Play aria-hidden />}
         {running ? 'Pause' : clock.state === 'ready' ? 'Start block' : 'Go on'}

@@ -1,5 +1,6 @@
 'use client';
 
+import { DoorOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
@@ -110,15 +111,21 @@ export function Run({ view }: { view: SessionRunView }) {
   const pages = Math.ceil(players.length / onCourt);
   return (
     <main className="flex min-h-dvh flex-col gap-2 p-2 md:h-dvh">
-      <header className="flex flex-wrap items-center gap-x-5 gap-y-1 px-1">
-        <div className="min-w-0 flex-1 basis-72">
-          <h1 className="truncate text-2xl">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
+        <Link
+          href={`/sessions/${session.id}/plan`}
+          className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
+        >
+          <DoorOpen aria-hidden size={22} /> Leave
+        </Link>
+        <div className="min-w-0 flex-1 basis-56">
+          <h1 className="text-2xl md:truncate">
             <span className="tabular text-soft">
               {index + 1}/{blocks.length}
             </span>{' '}
             {drill.title}: {step.title}
           </h1>
-          <p className="truncate text-lg text-soft">
+          <p className="text-lg text-soft md:truncate">
             {doseInWords(block.dose)} · “{step.cue}”
           </p>
         </div>

@@ -9,7 +9,7 @@ export function SafeNote({ state }: { state: LogState }) {
     <p
       data-safe={safe}
       data-waiting={waiting + loose}
-      className={`ml-auto flex min-w-44 items-center gap-2 px-2 text-base leading-tight ${allSafe ? 'text-safe' : 'text-ink'}`}
+      className={`order-first col-span-2 flex min-w-44 items-center justify-center gap-2 px-2 md:order-none md:ml-auto md:justify-start text-base leading-tight ${allSafe ? 'text-safe' : 'text-ink'}`}
     >
       {allSafe ? (
         <CloudCheck aria-hidden />

@@ -1,0 +1,102 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { openApp } from '../e2e/lib/app';
+import { openBrowser, setViewport } from '../e2e/lib/browser';
+import { Page } from '../e2e/lib/page';
+
+/** Takes a picture of every main view from the demo data, into docs/screenshots. */
+const folder = 'docs/screenshots';
+mkdirSync(folder, { recursive: true });
+const [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
+const { driver } = browser;
+const page = new Page(driver);
+const id = async (sql: string) => (await app.query(sql))[0]!.id as string;
+const sessions = await app.query(`select id from session where state = 'planned' order by day, start_time`);
+const [tennis, tableTennis] = sessions.map((row) => row.id as string);
+const held = await id(
+  `select id from session where state = 'finished' and title = 'Hands and strokes' order by day desc limit 1`,
+);
+const nessa = await id(`select id from player where name like 'Nessa%'`);
+
+async function shot(name: string): Promise<void> {
+  // Fonts in place, and nothing still moving.
+  await driver.executeAsyncScript(
+    `document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => arguments[0]())))`,
+  );
+  writeFileSync(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
+  console.log(`${folder}/${name}.png`);
+}
+async function view(name: string, path: string, words: string | RegExp): Promise<void> {
+  await driver.get(app.url + path);
+  await page.sees(words);
+  await shot(name);
+}
+
+await driver.get(empty.url);
+await page.sees('Three steps to the first session');
+await shot('first-run');
+await view('today', '/', 'Coming up');
+await view('sessions', '/sessions', 'Plans to come');
+await view('squad', '/squad', '9 players.');
+await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
+await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
+await (await page.find('[data-block]:nth-of-type(4)')).click();
+await page.press('Time of this block');
+await page.sees('Source:');
+await shot('plan-opened-number');
+
+// Courtside: to the palm-up bounce, and a few touches for everybody.
+await driver.get(`${app.url}/sessions/${tennis}/run`);
+await page.sees('Start block');
+while (!(await page.text()).includes('Palm-up bounce')) await page.press('Next block');
+await page.press('Start block');
+await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
+const press = (digit: number, times: number, zone = 'touch') =>
+  driver.executeScript(
+    `for (let i = 0; i < ${times}; i++) document.querySelector('[data-${zone}-of="${digit}"]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }))`,
+  );
+for (const [digit, times] of [
+  [1, 6],
+  [2, 11],
+  [3, 14],
+  [4, 12],
+  [5, 9],
+  [6, 17],
+] as const)
+  await press(digit, times);
+await press(1, 1, 'miss');
+await press(1, 3);
+await page.sees('All safe on the server');
+await shot('run');
+while (!(await page.text()).includes('Ring target')) await page.press('Next block');
+for (const zone of ['10 Inner ring', '5 Middle ring', '10 Inner ring'])
+  await page.press(`Nessa Quillby: ${zone}`);
+for (const zone of ['5 Middle ring', '1 Outer ring']) await page.press(`Pia Tarnbell: ${zone}`);
+await page.sees('All safe on the server');
+await shot('run-points');
+await driver.manage().addCookie({ name: 'vowstep-theme', value: 'night', sameSite: 'Strict' });
+await driver.get(`${app.url}/sessions/${tennis}/run`);
+await page.sees('Ring target');
+while (!(await page.text()).includes('Palm-up bounce')) await page.press('Block before');
+await shot('run-night');
+await driver.manage().addCookie({ name: 'vowstep-theme', value: 'day', sameSite: 'Strict' });
+await driver.get(`${app.url}/sessions/${held}/review`);
+await page.press('Turn-over bounce');
+await page.sees(/Accept \d+ proposals/);
+await shot('review');
+
+// One player on a phone.
+await driver.get(`${app.url}/sessions`);
+await page.press('Plan a session');
+await page.type('Title', 'One to one');
+await (await page.find('input[type=checkbox]')).click();
+await page.press('Open the plan');
+await page.press('Add Turn-over bounce');
+await page.sees('1. Turn-over bounce');
+await page.press('Run');
+await page.sees('Start block');
+await setViewport(driver, 390, 844);
+await press(1, 8);
+await page.sees('All safe on the server');
+await shot('run-phone');
+
+await Promise.all([browser.close(), app.close(), empty.close()]);

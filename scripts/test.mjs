@@ -1,0 +1,51 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { ensureBuild } from './lib/build.mjs';
+import { ensureChromium } from './lib/chromium.mjs';
+import { makeDemoData } from './lib/demo-data.mjs';
+import { ensureModules } from './lib/install.mjs';
+import { bin, main, root, run } from './lib/run.js';
+
+/** `npm test`: everything, from nothing: installs what is missing, then lint, format, types, unit, build, browser tests. */
+await main(async () => {
+  const results = mkdtempSync(path.join(tmpdir(), 'vowstep-results-'));
+  const counts = { passed: 0, failed: 0 };
+  const jest = async (name, args, env = {}) => {
+    const file = path.join(results, `${name}.json`);
+    try {
+      await run(bin('jest'), [...args, '--json', '--outputFile', file], { env, out: 2 });
+    } finally {
+      const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
+      counts.passed += numPassedTests;
+      counts.failed += numFailedTests;
+    }
+  };
+  const demoFile = path.join(root, 'data', 'browser-tests.db');
+  const steps = [
+    ['Packages', ensureModules],
+    ['Lint', () => run(bin('eslint'), ['.', '--max-warnings', '0'])],
+    ['Format', () => run(bin('prettier'), ['--check', '--log-level', 'warn', '.'])],
+    ['Types', () => run(bin('tsc'), ['--noEmit'])],
+    ['Migrations', () => run(bin('drizzle-kit'), ['check'], { quiet: true })],
+    ['Unit tests', () => jest('unit', [])],
+    ['Build', ensureBuild],
+    ['Chromium', ensureChromium],
+    ['Demo data', () => makeDemoData(demoFile)],
+    [
+      'Browser tests',
+      () => jest('browser', ['--config', 'jest.e2e.config.mjs'], { VOWSTEP_DEMO_FILE: demoFile }),
+    ],
+  ];
+  try {
+    for (const [name, step] of steps) {
+      const from = Date.now();
+      console.log(`\n— ${name}`);
+      await step();
+      console.log(`  done in ${((Date.now() - from) / 1000).toFixed(1)} s`);
+    }
+  } finally {
+    rmSync(results, { recursive: true, force: true });
+    console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
+  }
+});
