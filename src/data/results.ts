@@ -1,0 +1,132 @@
+import { sql, type SQL } from 'drizzle-orm';
+import type { Executor } from './client';
+import { jsonRows } from './json-rows';
+
+/** What a player has done on one step, ever. */
+export interface StepTotals {
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly highest: number | null;
+  readonly lowest: number | null;
+  readonly attempts: number;
+  readonly touches: number;
+  readonly drops: number;
+  readonly lastDay: string;
+}
+
+/** Totals of one player by drill and step, all time. */
+export async function totalsOfPlayer(db: Executor, playerId: string): Promise<StepTotals[]> {
+  return db.all<StepTotals>(sql`
+    select drill_id as drillId, step_id as stepId, max(result) as highest, min(result) as lowest,
+           count(*) as attempts, sum(touches) as touches, sum(drops) as drops, max(day) as lastDay
+    from attempt where player_id = ${playerId} group by drill_id, step_id`);
+}
+
+/** Touches and drops: player, drill, step, touches, drops. */
+export type StepRecord = readonly [
+  playerId: string,
+  drillId: string,
+  stepId: string,
+  touches: number,
+  drops: number,
+];
+
+/**
+ * Touches and drops of players on each of some steps, since a day.
+ * Every player and step is sought for itself: older attempts cost nothing, however long the log is.
+ */
+export async function recordsSince(
+  db: Executor,
+  playerIds: readonly string[],
+  steps: readonly { readonly drillId: string; readonly stepId: string }[],
+  sinceDay: string,
+): Promise<StepRecord[]> {
+  const asked = JSON.stringify([
+    ...new Map(steps.map(({ drillId, stepId }) => [`${drillId} ${stepId}`, [drillId, stepId]])).values(),
+  ]);
+  const rows = await jsonRows<[string, string, string, string | null]>(
+    db,
+    sql`p, d, s, sums`,
+    sql`select q.value as p, one.value ->> 0 as d, one.value ->> 1 as s,
+               (select sum(touches) || ' ' || sum(drops) from attempt a
+                where a.player_id = q.value and a.drill_id = one.value ->> 0 and a.step_id = one.value ->> 1
+                  and a.day >= ${sinceDay}) as sums
+        from json_each(${JSON.stringify(playerIds)}) q cross join json_each(${asked}) one`,
+  );
+  return rows.flatMap<StepRecord>(([playerId, drillId, stepId, sums]) => {
+    if (sums === null) return [];
+    const [touches, drops] = sums.split(' ').map(Number);
+    return [[playerId, drillId, stepId, touches!, drops!]];
+  });
+}
+
+/** A step that is judged, by a key of the caller's. */
+export interface JudgedStep {
+  readonly key: string;
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly gate: number;
+  readonly lowerIsBetter: boolean;
+}
+
+/** What a player has to show on a judged step. */
+export interface Evidence {
+  readonly key: string;
+  readonly playerId: string;
+  /** Best result ever; null when there is none. */
+  readonly best: number | null;
+  /** Best of all other sessions until that day. */
+  readonly bestBefore: number | null;
+  /** On how many recent days the gate was reached. */
+  readonly reachedDays: number;
+}
+
+/**
+ * What players have to show on each of some steps, up to and including the day of a session.
+ * Bests are found by seeking, days are counted over a bounded span: the cost does not grow with the log.
+ * @param sinceDay the first day that counts for reaching the gate
+ */
+export async function evidenceOn(
+  db: Executor,
+  playerIds: readonly string[],
+  steps: readonly JudgedStep[],
+  session: { readonly id: string; readonly day: string },
+  sinceDay: string,
+): Promise<Evidence[]> {
+  const asked = JSON.stringify(
+    steps.map((s) => [s.key, s.drillId, s.stepId, s.gate, s.lowerIsBetter ? 1 : 0]),
+  );
+  const own = sql`a.player_id = q.value and a.drill_id = s.drill and a.step_id = s.step and a.result is not null and a.day <= ${session.day}`;
+  const elsewhere = sql`(a.day < ${session.day} or a.block_id not in (select id from block where session_id = ${session.id}))`;
+  const best = (which: SQL) => sql`case s.low
+    when 0 then (select result from attempt a where ${own} and ${which} order by result desc limit 1)
+    else (select result from attempt a where ${own} and ${which} order by result limit 1) end`;
+  const rows = await jsonRows<[string, string, number | null, number | null, number]>(
+    db,
+    sql`k, p, best, before, days`,
+    sql`with s as materialized (
+          select value ->> 0 as k, value ->> 1 as drill, value ->> 2 as step, value ->> 3 as gate, value ->> 4 as low
+          from json_each(${asked}))
+        select k, q.value as p, ${best(sql`true`)} as best, ${best(elsewhere)} as before,
+               (select count(distinct day) from attempt a where ${own} and a.day >= ${sinceDay}
+                and case s.low when 0 then a.result >= s.gate else a.result <= s.gate end) as days
+        from s cross join json_each(${JSON.stringify(playerIds)}) q`,
+  );
+  return rows.map(([key, playerId, bestEver, bestBefore, reachedDays]) => ({
+    key,
+    playerId,
+    best: bestEver,
+    bestBefore,
+    reachedDays,
+  }));
+}
+
+/** How much players did since a day. */
+export async function recentWork(
+  db: Executor,
+  sinceDay: string,
+): Promise<{ playerId: string; sessions: number; touches: number; lastDay: string }[]> {
+  return db.all(sql`
+    select player_id as playerId, count(distinct day) as sessions, sum(touches) as touches, max(day) as lastDay
+    from attempt indexed by attempt_by_day where day >= ${sinceDay} group by player_id`);
+}

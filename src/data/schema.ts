@@ -1,0 +1,210 @@
+import { sql } from 'drizzle-orm';
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/*
+ * The data dictionary. Times are UTC milliseconds; days are local ISO dates (a session is held on a local day).
+ * Ids are ULIDs. Nothing a coach enters is erased at once: removed rows carry `removedAtMs` and can come back.
+ */
+
+export const player = sqliteTable('player', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  birthYear: integer('birth_year').notNull(),
+  sport: text('sport', { enum: ['tennis', 'table tennis'] }).notNull(),
+  hand: text('hand', { enum: ['right', 'left'] }).notNull(),
+  stage: text('stage', { enum: ['red', 'orange', 'green', 'yellow'] }),
+  heightCm: integer('height_cm'),
+  racketIn: real('racket_in'),
+  careNote: text('care_note').notNull().default(''),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
+/** The one thing a player is working on; the open one has no end. */
+export const focus = sqliteTable(
+  'focus',
+  {
+    id: text('id').primaryKey(),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    text: text('text').notNull(),
+    sinceMs: integer('since_ms').notNull(),
+    untilMs: integer('until_ms'),
+  },
+  (t) => [
+    uniqueIndex('focus_one_open')
+      .on(t.playerId)
+      .where(sql`until_ms is null`),
+  ],
+);
+
+/** The step a player stands on in a drill's ladder, and the result they aim at there. */
+export const ladderPlace = sqliteTable(
+  'ladder_place',
+  {
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    drillId: text('drill_id').notNull(),
+    stepId: text('step_id').notNull(),
+    target: real('target').notNull(),
+    sinceMs: integer('since_ms').notNull(),
+    why: text('why').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.playerId, t.drillId] })],
+);
+
+export const session = sqliteTable(
+  'session',
+  {
+    id: text('id').primaryKey(),
+    title: text('title').notNull(),
+    day: text('day').notNull(),
+    startTime: text('start_time').notNull(),
+    bookedMin: integer('booked_min').notNull(),
+    coach: text('coach').notNull().default(''),
+    placeName: text('place_name').notNull().default(''),
+    state: text('state', { enum: ['planned', 'running', 'finished'] })
+      .notNull()
+      .default('planned'),
+    /** Goes up with every change of the plan: two tabs cannot overwrite each other unseen. */
+    revision: integer('revision').notNull().default(1),
+    createdAtMs: integer('created_at_ms').notNull(),
+    startedAtMs: integer('started_at_ms'),
+    finishedAtMs: integer('finished_at_ms'),
+    removedAtMs: integer('removed_at_ms'),
+  },
+  (t) => [index('session_by_day').on(t.day, t.startTime)],
+);
+
+export const sessionPlayer = sqliteTable(
+  'session_player',
+  {
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => session.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    position: integer('position').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.sessionId, t.playerId] }),
+    index('session_player_by_player').on(t.playerId),
+  ],
+);
+
+export const block = sqliteTable(
+  'block',
+  {
+    id: text('id').primaryKey(),
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => session.id),
+    position: integer('position').notNull(),
+    drillId: text('drill_id').notNull(),
+    stepId: text('step_id').notNull(),
+    /** A dose of the core, as JSON; checked on the way in. */
+    dose: text('dose').notNull(),
+  },
+  (t) => [index('block_by_session').on(t.sessionId, t.position)],
+);
+
+/** A player's own target in a block, and whether their cached attempts lag behind the log. */
+export const blockPlayer = sqliteTable(
+  'block_player',
+  {
+    blockId: text('block_id')
+      .notNull()
+      .references(() => block.id, { onDelete: 'cascade' }),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    target: real('target'),
+    stale: integer('stale').notNull().default(0),
+  },
+  (t) => [
+    primaryKey({ columns: [t.blockId, t.playerId] }),
+    index('block_player_stale')
+      .on(t.blockId)
+      .where(sql`stale = 1`),
+  ],
+);
+
+/**
+ * The log of a session: append-only. Inserting an event twice is a no-op; an undo is another event.
+ * Everything in `attempt` can be rebuilt from it.
+ */
+export const touchEvent = sqliteTable(
+  'touch_event',
+  {
+    id: text('id').primaryKey(),
+    blockId: text('block_id')
+      .notNull()
+      .references(() => block.id),
+    playerId: text('player_id').references(() => player.id),
+    kind: text('kind').notNull(),
+    attempt: integer('attempt').notNull(),
+    value: real('value'),
+    ref: text('ref'),
+    atMs: integer('at_ms').notNull(),
+    monoMs: integer('mono_ms').notNull(),
+    device: text('device').notNull(),
+  },
+  (t) => [index('touch_event_by_block').on(t.blockId, t.playerId)],
+);
+
+/** Results of the core reducer, kept so that no page has to read the log again. */
+export const attempt = sqliteTable(
+  'attempt',
+  {
+    blockId: text('block_id')
+      .notNull()
+      .references(() => block.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    number: integer('number').notNull(),
+    drillId: text('drill_id').notNull(),
+    stepId: text('step_id').notNull(),
+    day: text('day').notNull(),
+    result: real('result'),
+    touches: integer('touches').notNull(),
+    drops: integer('drops').notNull(),
+    startedMs: integer('started_ms').notNull(),
+    touchingMs: integer('touching_ms').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.blockId, t.playerId, t.number] }),
+    index('attempt_by_day').on(t.day, t.playerId, t.touches),
+    index('attempt_by_result').on(t.playerId, t.drillId, t.stepId, t.result, t.day),
+    index('attempt_by_player').on(t.playerId, t.drillId, t.stepId, t.day, t.result, t.touches, t.drops),
+  ],
+);
+
+/** What was decided about a player on a step after a block, with the evidence. */
+export const decision = sqliteTable(
+  'decision',
+  {
+    blockId: text('block_id')
+      .notNull()
+      .references(() => block.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    drillId: text('drill_id').notNull(),
+    stepId: text('step_id').notNull(),
+    verdict: text('verdict', { enum: ['up', 'hold', 'back'] }).notNull(),
+    nextStepId: text('next_step_id').notNull(),
+    target: real('target').notNull(),
+    reason: text('reason').notNull(),
+    /** True when the coach chose otherwise than proposed. */
+    overridden: integer('overridden', { mode: 'boolean' }).notNull(),
+    decidedAtMs: integer('decided_at_ms').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.blockId, t.playerId] }),
+    index('decision_by_player').on(t.playerId, t.drillId, t.decidedAtMs),
+  ],
+);

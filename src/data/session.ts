@@ -1,0 +1,170 @@
+import { and, asc, desc, eq, gte, inArray, isNull, lt, lte, notInArray, sql } from 'drizzle-orm';
+import type { Executor } from './client';
+import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema';
+
+export type SessionRow = typeof session.$inferSelect;
+export type SessionFields = Pick<
+  SessionRow,
+  'title' | 'day' | 'startTime' | 'bookedMin' | 'coach' | 'placeName'
+>;
+export type BlockRow = typeof block.$inferSelect;
+
+export async function getSession(db: Executor, id: string): Promise<SessionRow | undefined> {
+  return (await db.select().from(session).where(eq(session.id, id)))[0];
+}
+
+export async function insertSession(
+  db: Executor,
+  id: string,
+  fields: SessionFields,
+  nowMs: number,
+): Promise<void> {
+  await db.insert(session).values({ id, ...fields, createdAtMs: nowMs });
+}
+
+export async function updateSession(db: Executor, id: string, changes: Partial<SessionRow>): Promise<void> {
+  await db.update(session).set(changes).where(eq(session.id, id));
+}
+
+/** Sessions of a span of days, both ends included, in order. */
+export async function sessionsBetween(db: Executor, from: string, to: string): Promise<SessionRow[]> {
+  return db
+    .select()
+    .from(session)
+    .where(and(isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to)))
+    .orderBy(asc(session.day), asc(session.startTime));
+}
+
+/** The last sessions before a day, newest first. */
+export async function sessionsBefore(
+  db: Executor,
+  day: string,
+  limit: number,
+  offset = 0,
+): Promise<SessionRow[]> {
+  return db
+    .select()
+    .from(session)
+    .where(and(isNull(session.removedAtMs), lt(session.day, day)))
+    .orderBy(desc(session.day), desc(session.startTime))
+    .limit(limit)
+    .offset(offset);
+}
+
+/** The sessions of a player, newest first. */
+export async function sessionsOfPlayer(db: Executor, playerId: string, limit: number): Promise<SessionRow[]> {
+  const rows = await db
+    .select({ session })
+    .from(sessionPlayer)
+    .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
+    .where(and(eq(sessionPlayer.playerId, playerId), isNull(session.removedAtMs)))
+    .orderBy(desc(session.day), desc(session.startTime))
+    .limit(limit);
+  return rows.map((row) => row.session);
+}
+
+/** Player ids of sessions, in their order on the list. */
+export async function playersOfSessions(
+  db: Executor,
+  ids: readonly string[],
+): Promise<Map<string, string[]>> {
+  const players = new Map<string, string[]>(ids.map((id) => [id, []]));
+  if (ids.length === 0) return players;
+  const rows = await db
+    .select()
+    .from(sessionPlayer)
+    .where(inArray(sessionPlayer.sessionId, [...ids]))
+    .orderBy(asc(sessionPlayer.position));
+  for (const row of rows) players.get(row.sessionId)?.push(row.playerId);
+  return players;
+}
+
+export async function setSessionPlayers(
+  db: Executor,
+  sessionId: string,
+  playerIds: readonly string[],
+): Promise<void> {
+  await db.delete(sessionPlayer).where(eq(sessionPlayer.sessionId, sessionId));
+  if (playerIds.length === 0) return;
+  await db
+    .insert(sessionPlayer)
+    .values(playerIds.map((playerId, position) => ({ sessionId, playerId, position })));
+}
+
+export async function blocksOfSessions(db: Executor, ids: readonly string[]): Promise<BlockRow[]> {
+  if (ids.length === 0) return [];
+  return db
+    .select()
+    .from(block)
+    .where(inArray(block.sessionId, [...ids]))
+    .orderBy(asc(block.position));
+}
+
+export async function blocksByIds(db: Executor, ids: readonly string[]): Promise<BlockRow[]> {
+  if (ids.length === 0) return [];
+  return db
+    .select()
+    .from(block)
+    .where(inArray(block.id, [...ids]));
+}
+
+/** Puts the blocks of a session as they are given: changed, added, and the others of the session removed. */
+export async function putBlocks(db: Executor, sessionId: string, blocks: readonly BlockRow[]): Promise<void> {
+  const ids = blocks.map((row) => row.id);
+  await db.delete(block).where(and(eq(block.sessionId, sessionId), notInArray(block.id, ids)));
+  if (blocks.length === 0) return;
+  await db
+    .insert(block)
+    .values([...blocks])
+    .onConflictDoUpdate({
+      target: block.id,
+      set: {
+        position: sql`excluded.position`,
+        drillId: sql`excluded.drill_id`,
+        stepId: sql`excluded.step_id`,
+        dose: sql`excluded.dose`,
+      },
+    });
+}
+
+export type BlockPlayerRow = typeof blockPlayer.$inferSelect;
+
+export async function blockPlayers(db: Executor, blockIds: readonly string[]): Promise<BlockPlayerRow[]> {
+  if (blockIds.length === 0) return [];
+  return db
+    .select()
+    .from(blockPlayer)
+    .where(inArray(blockPlayer.blockId, [...blockIds]));
+}
+
+/** Puts a block's players and their targets; rows of players who left go. */
+export async function putBlockPlayers(
+  db: Executor,
+  blockId: string,
+  rows: readonly Pick<BlockPlayerRow, 'playerId' | 'target'>[],
+): Promise<void> {
+  const ids = rows.map((row) => row.playerId);
+  await db
+    .delete(blockPlayer)
+    .where(and(eq(blockPlayer.blockId, blockId), notInArray(blockPlayer.playerId, ids)));
+  if (rows.length === 0) return;
+  await db
+    .insert(blockPlayer)
+    .values(rows.map((row) => ({ blockId, ...row })))
+    .onConflictDoUpdate({
+      target: [blockPlayer.blockId, blockPlayer.playerId],
+      set: { target: sql`excluded.target` },
+    });
+}
+
+/** Which players have touches logged in which blocks of a session. */
+export async function loggedPairs(
+  db: Executor,
+  sessionId: string,
+): Promise<{ blockId: string; playerId: string | null }[]> {
+  return db
+    .selectDistinct({ blockId: touchEvent.blockId, playerId: touchEvent.playerId })
+    .from(touchEvent)
+    .innerJoin(block, eq(block.id, touchEvent.blockId))
+    .where(eq(block.sessionId, sessionId));
+}
