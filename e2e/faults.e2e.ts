@@ -126,7 +126,7 @@ test('two tabs editing one session: nothing is lost, and the coach says which st
   const first = await driver.getWindowHandle();
   await driver.switchTo().newWindow('tab');
   await driver.get(plan);
-  await page.press('Add Shadow forehand');
+  await page.press('Add Marker touches');
   await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
   const blocks = `document.querySelectorAll('[data-block]').length`;
   const theirs = await driver.executeScript<number>(`return ${blocks}`);
