@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
-import { ensureBuild } from './lib/build.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { ensureBuild } from './lib/build.js';
+import { ensureModules } from './lib/install.js';
 import { bin, main, root, run } from './lib/run.js';
 
 /** `npm run -s bench -- NAME`: runs bench/NAME.ts; all of them without a name. One JSON object a line. */

@@ -1,7 +1,7 @@
 import path from 'node:path';
-import { ensureBuild } from './lib/build.mjs';
-import { makeDemoData } from './lib/demo-data.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { ensureBuild } from './lib/build.js';
+import { makeDemoData } from './lib/demo-data.js';
+import { ensureModules } from './lib/install.js';
 import { main, root } from './lib/run.js';
 import { startServer } from './lib/server.js';
 

@@ -1,6 +1,6 @@
 import path from 'node:path';
-import { makeDemoData } from './lib/demo-data.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { makeDemoData } from './lib/demo-data.js';
+import { ensureModules } from './lib/install.js';
 import { bin, main, root, run } from './lib/run.js';
 
 /** `npm run dev`: the development server, on a copy of the demo data. */

@@ -1,8 +1,8 @@
 import path from 'node:path';
-import { ensureBuild } from './lib/build.mjs';
-import { ensureChromium } from './lib/chromium.mjs';
-import { makeDemoData } from './lib/demo-data.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { ensureBuild } from './lib/build.js';
+import { ensureChromium } from './lib/chromium.js';
+import { makeDemoData } from './lib/demo-data.js';
+import { ensureModules } from './lib/install.js';
 import { bin, main, root, run } from './lib/run.js';
 
 /** `npm run shots`: one picture of each main view, on the demo data of a fixed day. */

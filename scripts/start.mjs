@@ -1,5 +1,5 @@
-import { ensureBuild } from './lib/build.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { ensureBuild } from './lib/build.js';
+import { ensureModules } from './lib/install.js';
 import { main } from './lib/run.js';
 import { startServer } from './lib/server.js';
 

@@ -1,10 +1,10 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { ensureBuild } from './lib/build.mjs';
-import { ensureChromium } from './lib/chromium.mjs';
-import { makeDemoData } from './lib/demo-data.mjs';
-import { ensureModules } from './lib/install.mjs';
+import { ensureBuild } from './lib/build.js';
+import { ensureChromium } from './lib/chromium.js';
+import { makeDemoData } from './lib/demo-data.js';
+import { ensureModules } from './lib/install.js';
 import { bin, main, root, run } from './lib/run.js';
 
 /** `npm test`: everything, from nothing: installs what is missing, then lint, format, types, unit, build, browser tests. */

@@ -2,7 +2,7 @@ import { createClient, type Client } from '@libsql/client';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { makeDemoData } from '../../scripts/lib/demo-data.mjs';
+import { makeDemoData } from '../../scripts/lib/demo-data.js';
 import { freePort, startServer } from '../../scripts/lib/server.js';
 
 export interface DemoServer {

@@ -1,6 +1,5 @@
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { PlanForm } from '@/server/schemas/session';
-import { moveBlock, togglePlayer } from './edits';
 import { PlanStore, type PlanDoc } from './plan-store';
 
 const start: PlanForm = {
@@ -143,21 +142,4 @@ describe('another window was quicker', () => {
     await store.flush();
     expect(saved).toMatchObject([{ title: 'Mine', revision: 5 }]);
   });
-});
-
-test('edits: moves are drawn to the ends, and the last player stays', () => {
-  const block = (id: string) => ({
-    id,
-    drillId: 'd',
-    stepId: 's',
-    dose: { kind: 'row', target: 5, capS: 60 } as const,
-  });
-  const doc: PlanDoc = { ...start, blocks: ['a', 'b', 'c'].map(block) };
-  const order = (to: PlanDoc) => to.blocks.map((one) => one.id).join('');
-  expect(order(moveBlock(doc, 'a', 1))).toBe('bac');
-  expect(order(moveBlock(doc, 'a', 99))).toBe('bca');
-  expect(moveBlock(doc, 'a', -1)).toBe(doc);
-  expect(moveBlock(doc, 'x', 1)).toBe(doc);
-  expect(togglePlayer(doc, 'p')).toBe(doc);
-  expect(togglePlayer(doc, 'q').playerIds).toEqual(['p', 'q']);
 });

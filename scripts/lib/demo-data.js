@@ -1,6 +1,6 @@
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { hashOf } from './build.mjs';
+import { hashOf } from './build.js';
 import { bin, root, run } from './run.js';
 
 const makers = [

@@ -1,0 +1,44 @@
+import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import path from 'node:path';
+import { hashOf } from './build.js';
+import { root, run } from './run.js';
+import { freePort } from './server.js';
+
+test('a command that fails says so with its exit code', async () => {
+  await expect(run(process.execPath, ['-e', 'process.exit(3)'], { quiet: true })).rejects.toMatchObject({
+    code: 3,
+  });
+  await expect(run('no-such-program', [])).rejects.toThrow('ENOENT');
+  expect(
+    await run(process.execPath, ['-e', 'console.log(process.env.GREETING)'], {
+      quiet: true,
+      env: { GREETING: 'hello' },
+    }),
+  ).toBe('hello\n');
+});
+
+test('a free port is free, and another each time it is taken', async () => {
+  const port = await freePort();
+  const server = createServer().listen(port, '127.0.0.1');
+  await new Promise((resolve) => server.on('listening', resolve));
+  expect(await freePort()).not.toBe(port);
+  await new Promise((resolve) => server.close(resolve));
+});
+
+test('the hash of the sources follows every file but tests', () => {
+  const before = hashOf(['src/core', 'package.json']);
+  expect(hashOf(['src/core', 'package.json'])).toBe(before);
+  const scratch = (name: string) => path.join(root, 'src/core', name);
+  try {
+    writeFileSync(scratch('hash-scratch.test.ts'), '');
+    expect(hashOf(['src/core', 'package.json'])).toBe(before);
+    writeFileSync(scratch('hash-scratch.ts'), '');
+    expect(hashOf(['src/core', 'package.json'])).not.toBe(before);
+  } finally {
+    for (const name of ['hash-scratch.test.ts', 'hash-scratch.ts']) rmSync(scratch(name), { force: true });
+  }
+  expect(existsSync(scratch('hash-scratch.ts'))).toBe(false);
+  expect(hashOf(['src/core'])).not.toBe(before);
+  expect(hashOf(['no/such/place'])).toMatch(/^[0-9a-f]{64}$/);
+});

@@ -1,0 +1,139 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { findStep } from '@/catalogue';
+import type { CountKind, TouchEvent } from '@/core/counting/event';
+import { phasesOf, positionAt } from '@/core/run/phases';
+import { BlockClockFace } from './block-clock-face';
+import { CountTile, type CountTileProps } from './count-tile';
+import { SafeNote } from './safe-note';
+import type { LogState } from './run-log';
+
+const words = (element: React.ReactElement) =>
+  renderToStaticMarkup(element)
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+const marks = (kinds: [CountKind, number?][]): TouchEvent[] =>
+  kinds.map(([kind, value], n) => ({
+    id: String(n).padStart(4, '0'),
+    blockId: 'b',
+    playerId: 'p',
+    kind,
+    attempt: 1,
+    value: value ?? null,
+    ref: null,
+    atMs: n * 500,
+    monoMs: n,
+    device: 'd',
+  }));
+
+const tile = (
+  drill: string,
+  step: string,
+  kinds: [CountKind, number?][],
+  more: Partial<CountTileProps> = {},
+) =>
+  words(
+    <CountTile
+      name="Mika"
+      digit={1}
+      step={findStep(drill, step)!}
+      player={{ playerId: 'p', target: 5, bestEver: 7 }}
+      events={marks(kinds)}
+      onMark={() => undefined}
+      fullHoldS={0}
+      heldS={0}
+      {...more}
+    />,
+  );
+
+describe('a tile says', () => {
+  test('in a row: the running row, best today, best ever, and the aim when it is reached', () => {
+    const row: [CountKind, number?][] = [
+      ['touch'],
+      ['touch'],
+      ['touch'],
+      ['touch'],
+      ['touch'],
+      ['drop'],
+      ['touch'],
+    ];
+    expect(tile('palm-up-bounce', 'row-20', row)).toBe(
+      '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss',
+    );
+    expect(tile('palm-up-bounce', 'row-20', [])).toContain('0 aim 5 today 0 ever 7');
+  });
+
+  test('points: the score, the shots, and each zone with its points', () => {
+    const text = tile(
+      'ring-target',
+      'underarm-throw',
+      [
+        ['zone', 10],
+        ['zone', 0],
+      ],
+      { player: { playerId: 'p', target: 40, bestEver: null } },
+    );
+    expect(text).toContain('10 2 shots aim 40 today 10 ever –');
+    expect(text).toMatch(/Mika: 10 Inner ring Mika: 5 Middle ring Mika: 1 Outer ring Mika: 0 Out$/);
+  });
+
+  test('a hold: held or let go', () => {
+    expect(tile('wrist-and-forearm', 'band-outwards', [['hold', 20]])).toMatch(
+      /held to the end 20 .* Mika: Let go$/,
+    );
+  });
+
+  test('reps: all of them, over the sets', () => {
+    expect(tile('shadow-forehand', 'full-and-freeze', [['touch'], ['touch']])).toContain('count a touch 2 ');
+  });
+});
+
+describe('the clock says', () => {
+  const phases = phasesOf({ kind: 'timed', rounds: 2, workS: 20, restS: 10 }, 40);
+  const face = (state: 'ready' | 'running' | 'paused' | 'ended', elapsedS: number) =>
+    words(
+      <BlockClockFace
+        clock={{ state, gatheredMs: 0, runningSinceMs: state === 'running' ? 0 : null }}
+        position={positionAt(phases, elapsedS)}
+        phases={phases}
+      />,
+    );
+  test.each([
+    ['ready', 0, 'Ready round 1 of 2 0:20'],
+    ['running', 0.5, 'Get ready round 1 of 2 3'],
+    ['running', 2.5, 'Get ready round 1 of 2 1'],
+    ['running', 3, 'Work round 1 of 2 0:20'],
+    ['running', 25, 'Rest round 1 of 2 0:08'],
+    ['paused', 25, 'Paused round 1 of 2 0:08'],
+    ['running', 53, 'Time round 2 of 2 0:00'],
+    ['ended', 40, 'Ended round 2 of 2 0:13'],
+  ] as const)('%s after %d s: %s', (state, elapsedS, text) => {
+    expect(face(state, elapsedS)).toBe(text);
+  });
+});
+
+describe('where the counts are is said', () => {
+  const note = (more: Partial<LogState>) =>
+    words(
+      <SafeNote
+        state={{
+          lists: new Map(),
+          safe: 12,
+          waiting: 0,
+          loose: 0,
+          heldBack: 0,
+          trouble: null,
+          reachable: true,
+          ...more,
+        }}
+      />,
+    );
+  test.each([
+    [{}, 'All safe on the server'],
+    [{ waiting: 3 }, '12 safe on the server 3 safe here, on the way'],
+    [{ waiting: 3, reachable: false }, '12 safe on the server 3 safe here, on the way Server out of reach'],
+    [{ loose: 1 }, '12 safe on the server 1 not kept yet'],
+    [{ heldBack: 2 }, '12 safe on the server 2 held back here'],
+  ])('%j', (state, text) => expect(note(state)).toBe(text));
+});

@@ -1,0 +1,30 @@
+import { localDay, now } from './context';
+import { dayAfter, recentSince } from './days';
+
+const before = process.env.VOWSTEP_TODAY;
+afterEach(() => {
+  if (before === undefined) delete process.env.VOWSTEP_TODAY;
+  else process.env.VOWSTEP_TODAY = before;
+});
+
+test('the day can be fixed; the time of day runs on', () => {
+  process.env.VOWSTEP_TODAY = '2031-02-03';
+  expect(localDay(now())).toBe('2031-02-03');
+  expect(now().getMinutes()).toBe(new Date().getMinutes());
+});
+
+test.each(['', 'tomorrow', '03.02.2031'])('"%s" fixes nothing', (text) => {
+  process.env.VOWSTEP_TODAY = text;
+  expect(localDay(now())).toBe(localDay(new Date()));
+});
+
+test('days are local days, across months, years and the end of summer time', () => {
+  expect(localDay(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05');
+  expect([dayAfter('2026-02-28', 1), dayAfter('2028-02-28', 1), dayAfter('2026-01-01', -1)]).toEqual([
+    '2026-03-01',
+    '2028-02-29',
+    '2025-12-31',
+  ]);
+  expect(dayAfter('2026-10-24', 2)).toBe('2026-10-26');
+  expect(recentSince('2026-11-24')).toBe('2026-09-01');
+});
