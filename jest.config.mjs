@@ -15,6 +15,10 @@ export default {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: { '^.+\\.(t|j)sx?$': swc },
   transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb)/)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  moduleNameMapper: {
+    // Jest runs CommonJS: the bundled build of D3 instead of its modules.
+    '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',
+    '^@/(.*)$': '<rootDir>/src/$1',
+  },
   testTimeout: 20000,
 };

@@ -199,6 +199,39 @@ test('kill -9 during a batch: all of a batch or nothing, and sent again it is th
   expect(await stored()).toBe(before + 1200);
 });
 
+test('counts left on the device are sent from any page, once', async () => {
+  const [row] = await app.query(
+    `select b.session_id as id from block b join session s on s.id = b.session_id
+     where b.id <> ? and b.drill_id = 'palm-up-bounce' and s.state = 'planned' limit 1`,
+    [blockId],
+  );
+  const session = row!.id as string;
+  const made = async () =>
+    (
+      await app.query(
+        `select count(*) as n from touch_event t join block b on b.id = t.block_id where b.session_id = ?`,
+        [session],
+      )
+    )[0]!.n;
+  await browser.driver.get(`${app.url}/sessions/${session}/run`);
+  await page.sees('Start block');
+  while (!(await page.text()).includes('Palm-up bounce')) await page.press('Next block');
+  await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');
+  const before = (await made()) as number;
+  await app.kill();
+  await page.press('Count a miss');
+  await page.press('Count a miss');
+  await page.sees('Server out of reach');
+  await app.start();
+  await browser.driver.get(`${app.url}/squad`);
+  await page.sees('9 players.');
+  await browser.driver.wait(
+    async () => (await made()) === before + 2,
+    20_000,
+    'The two misses never arrive.',
+  );
+});
+
 test('when the server is away, a form keeps its words and says so', async () => {
   await browser.driver.get(`${app.url}/squad`);
   await page.press('Add a player');

@@ -18,7 +18,7 @@ export async function savePlayer(
   const { focus, ...fields } = checked.value;
   return write(context.db, async (tx) => {
     const playerId = id ?? context.newId();
-    if (!id) await insertPlayer(tx, playerId, fields, context.nowMs);
+    if (id === undefined) await insertPlayer(tx, playerId, fields, context.nowMs);
     else if (await getPlayer(tx, id)) await updatePlayer(tx, id, fields);
     else return unknownPlayer;
     await setFocus(tx, playerId, focus, context.newId(), context.nowMs);

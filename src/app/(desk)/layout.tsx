@@ -1,5 +1,6 @@
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { Leftovers } from '@/features/run/leftovers';
 import { Header } from '@/features/shell/header';
 
 /** The desk: everything that is not courtside. */
@@ -9,6 +10,7 @@ export default async function DeskLayout({ children }: { children: ReactNode }) 
     <div className="mx-auto max-w-[1280px] px-6 pb-6">
       <Header theme={theme} />
       <main>{children}</main>
+      <Leftovers />
     </div>
   );
 }

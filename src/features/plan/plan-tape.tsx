@@ -51,7 +51,13 @@ export function PlanTape({ time, titles, selected, onSelect, onMove, onRemove }:
     `${titles[ids.indexOf(String(id))]}, place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Lifted ${place(active.id)}.`,
-    onDragOver: ({ over }) => (over ? `Over place ${ids.indexOf(String(over.id)) + 1}.` : 'Off the tape.'),
+    // Over itself says nothing new, and would drown what was said of lifting it.
+    onDragOver: ({ active, over }) =>
+      over?.id === active.id
+        ? undefined
+        : over
+          ? `Over place ${ids.indexOf(String(over.id)) + 1}.`
+          : 'Off the tape.',
     onDragEnd: ({ over }) => (over ? `Put at place ${ids.indexOf(String(over.id)) + 1}.` : 'Put back.'),
     onDragCancel: () => 'Put back.',
   };

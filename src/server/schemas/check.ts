@@ -15,7 +15,7 @@ export function check<T>(schema: Schema<T>, value: unknown): Outcome<T> {
 /** What is no object or list at all is taken as an empty one, so that the answer names the fields that are missing. */
 function orEmpty(schema: Schema, value: unknown): unknown {
   if (schema.type === 'array') return Array.isArray(value) ? value : [];
-  return typeof value === 'object' && value !== null ? value : {};
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? value : {};
 }
 
 function problemsOf(error: ValidationError): Problem[] {

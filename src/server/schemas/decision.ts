@@ -13,7 +13,7 @@ const decisionSchema = object({
     .required('Next target is empty: type a number.')
     .min(0.1, 'Next target must be from 0.1 to 10000.')
     .max(10_000, 'Next target must be from 0.1 to 10000.'),
-});
+}).required('A decision is missing: reload the page.');
 
 /** What the coach decides about players after the blocks of one session. */
 export const decisionsSchema = array()

@@ -83,20 +83,22 @@ const blockSchema = object({
   drillId: string().required('Drill is missing: choose one from the catalogue.'),
   stepId: string().required('Step is missing: choose a step of the ladder.'),
   dose,
-}).test('step', (value, context) => {
-  if (!value?.drillId || !value.stepId) return true;
-  if (!findDrill(value.drillId))
-    return context.createError({
-      path: `${context.path}.drillId`,
-      message: `Drill ${value.drillId} is not in the catalogue: choose another.`,
-    });
-  if (!findStep(value.drillId, value.stepId))
-    return context.createError({
-      path: `${context.path}.stepId`,
-      message: `Step ${value.stepId} is not on this ladder: choose another.`,
-    });
-  return true;
-});
+})
+  .required('A block is missing: reload the page.')
+  .test('step', (value, context) => {
+    if (!value?.drillId || !value.stepId) return true;
+    if (!findDrill(value.drillId))
+      return context.createError({
+        path: `${context.path}.drillId`,
+        message: `Drill ${value.drillId} is not in the catalogue: choose another.`,
+      });
+    if (!findStep(value.drillId, value.stepId))
+      return context.createError({
+        path: `${context.path}.stepId`,
+        message: `Step ${value.stepId} is not on this ladder: choose another.`,
+      });
+    return true;
+  });
 
 /** A whole plan, saved at once: the booking, the players and the blocks, on the revision it was made from. */
 export const planSchema = object({

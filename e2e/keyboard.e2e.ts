@@ -1,0 +1,144 @@
+import { Key } from 'selenium-webdriver';
+import { openApp, type App } from './lib/app';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+
+/* The whole line without a mouse: only the tab key, the arrows, and what is written on the keys. */
+let app: App;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const focused = `(document.activeElement === document.body ? '' : (document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent)).trim()`;
+
+/** Tabs until something with these words has the focus. */
+async function tabTo(words: string): Promise<void> {
+  const seen: string[] = [];
+  for (let presses = 0; presses < 120; presses++) {
+    const name = await browser.driver.executeScript<string>(`return ${focused}`);
+    if (name.includes(words)) return;
+    seen.push(name.slice(0, 30));
+    await page.keys(Key.TAB);
+  }
+  throw new Error(`Tab never reaches ${words}; it went through: ${seen.join(' | ')}`);
+}
+/** What a screen reader is told while a piece is carried. */
+const spoken = `document.querySelector('[id^=DndLiveRegion]').textContent`;
+const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent.slice(2))`;
+
+test('every page shows where the focus is', async () => {
+  await browser.driver.get(app.url);
+  await page.sees('Coming up');
+  await tabTo('Sessions');
+  await page.becomes(`getComputedStyle(document.activeElement).outlineStyle`, 'solid');
+  await page.keys(Key.ENTER);
+  await page.sees('Plans to come');
+});
+
+test('a plan is opened, a piece of tape lifted, carried, put down, and taken out', async () => {
+  await tabTo('Hands and strokes');
+  await page.keys(Key.ENTER);
+  await page.sees('Add a drill');
+  const before = await browser.driver.executeScript<string[]>(`return ${order}`);
+  expect(before.length).toBe(7);
+  await tabTo(`2 ${before[1]}`);
+  // Lifted with the space bar, carried two places on, put down.
+  await page.keys(Key.SPACE);
+  await page.becomes(spoken, `Lifted ${before[1]}, place 2 of 7.`);
+  await page.keys(Key.ARROW_RIGHT);
+  await page.becomes(spoken, 'Over place 3.');
+  await page.keys(Key.ARROW_RIGHT);
+  await page.becomes(spoken, 'Over place 4.');
+  await page.keys(Key.SPACE);
+  const carried = [before[0], before[2], before[3], before[1], ...before.slice(4)];
+  await page.becomes(order, carried);
+
+  await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
+  await page.becomes(order, before);
+  await browser.driver
+    .actions()
+    .keyDown(Key.CONTROL)
+    .keyDown(Key.SHIFT)
+    .sendKeys('z')
+    .keyUp(Key.SHIFT)
+    .keyUp(Key.CONTROL)
+    .perform();
+  await page.becomes(order, carried);
+
+  await tabTo(`7 ${before[6]}`);
+  await page.keys(Key.DELETE);
+  await page.becomes(`document.querySelectorAll('[data-block]').length`, 6);
+  await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
+});
+
+test('a number is opened and closed, and the focus comes back to it', async () => {
+  await tabTo('to spare');
+  await page.keys(Key.ENTER);
+  await page.sees('Booked time − all blocks together.');
+  await page.keys(Key.ESCAPE);
+  await page.becomes(`document.querySelectorAll('[role=dialog]').length`, 0);
+  await page.becomes(`${focused}.includes('to spare')`, true);
+});
+
+const counts = `[...document.querySelectorAll('[data-count]')].map((count) => Number(count.textContent))`;
+
+test('a session of six is run: reps, holds and rows, each with its keys', async () => {
+  await tabTo('Run');
+  await page.keys(Key.ENTER);
+  await page.sees('Start block');
+  await page.becomes(`${counts}.length`, 6);
+  // The loosening is a hold: held to the end for one, let go for another.
+  await page.sees('Band outwards');
+  await page.keys(' ');
+  await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
+  await page.keys('1');
+  await browser.driver.actions().keyDown(Key.SHIFT).sendKeys('2').keyUp(Key.SHIFT).perform();
+  await page.becomes(`${counts}[0] > ${counts}[1]`, true);
+  await page.keys(' ');
+  await page.sees('Paused');
+  await page.keys('n');
+  await page.sees('2/6');
+  await page.keys('p');
+  await page.sees('1/6');
+  await page.sees('Ended');
+
+  await page.keys('n', 'n', 'n');
+  await page.sees('4/6');
+  await page.keys('1', '3', '3', '6', '6', '6');
+  await page.becomes(counts, [1, 0, 2, 0, 0, 3]);
+  await page.keys('u');
+  await page.becomes(counts, [1, 0, 2, 0, 0, 2]);
+  await page.keys('n', 'n');
+  await page.sees('6/6');
+  await tabTo('Finish session');
+  await page.keys(Key.ENTER);
+  await page.sees('Review: Hands and strokes');
+});
+
+test('a proposal is changed with the arrows and accepted', async () => {
+  await page.sees('Band outwards');
+  await tabTo('Accept');
+  await tabTo('Proposed');
+  await page.keys(Key.TAB);
+  const radio = `document.activeElement.value`;
+  await page.becomes(`document.activeElement.type`, 'radio');
+  const first = await browser.driver.executeScript<string>(`return ${radio}`);
+  await page.keys(Key.ARROW_RIGHT);
+  await page.becomes(`${radio} === ${JSON.stringify(first)}`, false);
+  const chosen = await browser.driver.executeScript<string>(`return ${radio}`);
+  await page.keys(Key.TAB, Key.TAB, Key.ENTER);
+  await page.sees('Decided');
+  const decisions = await app.query(`select verdict, overridden from decision where decided_at_ms > ?`, [
+    Date.now() - 600_000,
+  ]);
+  expect(decisions).toEqual([{ verdict: chosen, overridden: 1 }]);
+  expect(await browser.faults()).toEqual([]);
+});

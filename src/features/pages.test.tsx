@@ -1,0 +1,85 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import type { ReactElement } from 'react';
+import { makeDemo } from '@/demo/make';
+import type { Context } from '@/server/context';
+import { scratch } from '@/server/testing/scratch';
+import { playerView } from '@/server/views/player';
+import { sessionReviewView } from '@/server/views/session-review';
+import { squadView } from '@/server/views/squad';
+import { todayView } from '@/server/views/today';
+import { Standing } from './player/standing';
+import { Review } from './review/review';
+import { SessionLines } from './sessions/session-lines';
+import { Squad } from './squad/squad';
+
+jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
+
+/* Screens drawn from the demo's own views: what a coach reads on them. */
+let context: Context;
+let close: () => void;
+beforeAll(async () => {
+  ({ context, close } = await scratch());
+  await makeDemo(context.db, { today: '2026-11-24', seed: 20, weeks: 2 });
+}, 60_000);
+afterAll(() => close());
+
+const words = (element: ReactElement) =>
+  renderToStaticMarkup(element)
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+test('squad: everybody, with care in full and touches that open', async () => {
+  const view = await squadView(context);
+  const html = renderToStaticMarkup(<Squad view={view} />);
+  for (const player of view.players) {
+    expect(html).toContain(player.name);
+    expect(html).toContain(`/players/${player.id}`);
+    expect(html).toContain(
+      `${player.touches.toLocaleString('en-GB')} touches of ${player.name} in four weeks`,
+    );
+  }
+  expect(words(<Squad view={view} />)).toContain('Care: Right wrist is healing');
+});
+
+test('an empty squad says what goes there', () => {
+  expect(words(<Squad view={{ players: [], year: 2026 }} />)).toContain('Press “Add a player” to begin.');
+});
+
+test('sessions lead to their plan, or to their review when they were held', async () => {
+  const view = await todayView(context);
+  const html = renderToStaticMarkup(
+    <SessionLines title="All" lines={[...view.next, ...view.last]} empty="" />,
+  );
+  for (const session of view.next) expect(html).toContain(`/sessions/${session.id}/plan`);
+  for (const session of view.last) expect(html).toContain(`/sessions/${session.id}/review`);
+  expect(words(<SessionLines title="All" lines={[]} empty="Nothing yet." />)).toBe('All Nothing yet.');
+});
+
+test('a player stands on every ladder once, with the best and the mark of that step', async () => {
+  const { players } = await squadView(context);
+  const view = (await playerView(context, players[0]!.id))!;
+  const html = renderToStaticMarkup(<Standing view={view} />);
+  const drills = new Set(view.bests.map((best) => best.drillId));
+  for (const drill of drills) expect(html.split(`?drill=${drill}"`)).toHaveLength(2);
+  expect(html.match(/aria-current="true"/g)).toHaveLength(1);
+});
+
+test('a review proposes for everybody who was counted, and nothing is decided yet', async () => {
+  const [held] = (await todayView(context)).last;
+  const view = (await sessionReviewView(context, held!.id))!;
+  const lines = view.blocks.flatMap((block) => block.lines);
+  const html = renderToStaticMarkup(<Review view={view} />);
+  expect(html).toContain(`Accept ${lines.length} proposals`);
+  const [first] = view.blocks;
+  expect(html.match(/data-player=/g)).toHaveLength(first!.lines.length);
+  for (const line of first!.lines) expect(html).toContain(line.byDefault.reason.replaceAll("'", '&#x27;'));
+  // One decision is chosen for each, and it is the proposed one.
+  expect(html.match(/checked=""/g)).toHaveLength(first!.lines.length);
+});
+
+test('a review without counts says so', async () => {
+  const planned = (await todayView(context)).sessions[0]!;
+  const view = (await sessionReviewView(context, planned.id))!;
+  expect(words(<Review view={view} />)).toContain('Nothing was counted in this session yet.');
+});
