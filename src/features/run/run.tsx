@@ -114,6 +114,7 @@ export function Run({ view }: { view: SessionRunView }) {
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
         <Link
           href={`/sessions/${session.id}/plan`}
+          prefetch={false}
           className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
         >
           <DoorOpen aria-hidden size={22} /> Leave
