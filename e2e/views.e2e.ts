@@ -78,6 +78,16 @@ test.each([
   expect(await axeViolations(browser.driver)).toEqual([]);
 });
 
+test('on court the numbers of the tiles open to their formulas', async () => {
+  await browser.driver.get(`${app.url}/sessions/${ids.planned}/run`);
+  await page.press('Numbers');
+  await page.sees('Numbers of this block');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Aim ');
+  await page.sees('What was decided in the last review of this step');
+  await page.sees('Source:');
+});
+
 test('on a phone one player fits, with zones for a thumb', async () => {
   const [row] = await app.query(
     `select p.session_id as id from session_player p join session s on s.id = p.session_id where s.state = 'planned' limit 1`,

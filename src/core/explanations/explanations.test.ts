@@ -47,6 +47,7 @@ test('results open to the attempts, drops and schools behind them', () => {
     '14 in a row',
     'no result',
   ]);
+  expect(input(explainBest('row', 14, [14], 12), 'Best before')?.value).toBe('12 in a row');
   expect(input(explainTouches({ touches: 18, drops: 2 }, 'this block'), 'Success rate')).toMatchObject({
     value: '90\u00a0%',
     from: '95\u00a0% range 70\u00a0% to 97\u00a0%',

@@ -10,20 +10,28 @@ const bestOf: Record<'row' | 'round' | 'single', string> = {
   single: 'The best single mark.',
 };
 
-/** Opens a best. */
+/** Opens a best, beside the best of all other sessions where that is known. */
 export function explainBest(
   measure: Measure,
   best: number,
   results: readonly (number | null)[],
+  before: number | null = null,
 ): Explanation {
+  const attempts = results.map((result, index) => ({
+    label: `Attempt ${index + 1}`,
+    value: result === null ? 'no result' : resultInWords(measure, result),
+  }));
   return {
     title: 'Best',
     value: resultInWords(measure, best),
     formula: `${bestOf[measures[measure].gathering]} A drop ends a row, it never lowers a best.`,
-    inputs: results.map((result, index) => ({
-      label: `Attempt ${index + 1}`,
-      value: result === null ? 'no result' : resultInWords(measure, result),
-    })),
+    inputs:
+      before === null
+        ? attempts
+        : [
+            ...attempts,
+            { label: 'Best before', value: resultInWords(measure, before), from: 'all other sessions' },
+          ],
     source: 'Counted from the log of touches; what was undone is left out.',
   };
 }

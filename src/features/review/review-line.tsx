@@ -85,7 +85,7 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
           ) : (
             <Figure
               label={`Best: ${resultInWords(step.measure, tally.best)}`}
-              explain={() => explainBest(step.measure, tally.best!, tally.results)}
+              explain={() => explainBest(step.measure, tally.best!, tally.results, line.bestBefore)}
             >
               <span data-best>{tally.best}</span>
             </Figure>

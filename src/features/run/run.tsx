@@ -15,6 +15,7 @@ import { ErrorNote } from '@/ui/field';
 import { BlockClockFace } from './block-clock-face';
 import { CountTile } from './count-tile';
 import { firstBlock } from './first-block';
+import { NumbersSheet } from './numbers-sheet';
 import { RunFooter } from './run-footer';
 import { useBlock } from './use-block';
 import { useRunLog } from './use-run';
@@ -130,6 +131,7 @@ export function Run({ view }: { view: SessionRunView }) {
             {doseInWords(block.dose)} · “{step.cue}”
           </p>
         </div>
+        <NumbersSheet run={run} players={shown} log={log} />
         <BlockClockFace clock={run.clock} position={position} phases={run.phases} />
       </header>
       {problem && <ErrorNote>{problem}</ErrorNote>}
