@@ -1,4 +1,4 @@
-import { clockTime, counted, inMinutes, listed, percent } from './words';
+import { clockTime, counted, inMinutes, percent } from './words';
 
 test.each([
   [0, '0 s', '0:00'],
@@ -17,5 +17,14 @@ test('numbers with their nouns', () => {
     '1,200 touches',
     '87\u00a0%',
   ]);
-  expect([listed([]), listed(['A']), listed(['A', 'B', 'C'])]).toEqual(['', 'A', 'A, B and C']);
+});
+
+test('nearly sure is not sure', () => {
+  expect([0, 0.001, 0.994, 0.999, 1].map(percent)).toEqual([
+    '0\u00a0%',
+    'under 1\u00a0%',
+    '99\u00a0%',
+    'over 99\u00a0%',
+    '100\u00a0%',
+  ]);
 });

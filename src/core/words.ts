@@ -17,13 +17,12 @@ export function clockTime(seconds: number): string {
   return seconds < 0 && whole > 0 ? `-${text}` : text;
 }
 
-/** A share as a percentage with no more digits than it deserves: 0.874 is "87 %". The two never part at a line's end. */
+/**
+ * A share as a percentage with no more digits than it deserves: 0.874 is "87 %". What is nearly sure or nearly
+ * nothing is not rounded to it: "over 99 %", "under 1 %". Number and sign never part at a line's end.
+ */
 export function percent(share: number): string {
+  if (share > 0.995 && share < 1) return 'over 99\u00a0%';
+  if (share > 0 && share < 0.005) return 'under 1\u00a0%';
   return `${Math.round(share * 100)}\u00a0%`;
-}
-
-/** "Ada", "Ada and Bo", "Ada, Bo and Cy". */
-export function listed(names: readonly string[]): string {
-  if (names.length < 2) return names.join('');
-  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`;
 }

@@ -2,7 +2,7 @@ import { doseInWords, type Dose } from '../dose/dose';
 import type { DoseTime, Pace } from '../dose/time';
 import type { ExplainedInput, Explanation } from '../explain';
 import type { SuccessRate } from '../skill/success-rate';
-import { expectedTouchesToRow } from '../skill/row-odds';
+import { chanceOfRow, expectedTouchesToRow } from '../skill/row-odds';
 import { inMinutes, percent } from '../words';
 
 /** What a block's time is made of, for one player's pace. */
@@ -13,6 +13,8 @@ export interface DosePart {
   /** Whose pace sets the time: "Mira". */
   readonly who: string;
   readonly rate: SuccessRate;
+  /** Where the times of one touch, of a drop and of setting up come from, in words. */
+  readonly origins: { readonly touch: string; readonly drop: string; readonly setUp: string };
 }
 
 const formulas: Record<Dose['kind'], string> = {
@@ -24,10 +26,10 @@ const formulas: Record<Dose['kind'], string> = {
 };
 
 /** Opens the time of a block. */
-export function explainBlockTime({ dose, pace, time, who, rate }: DosePart): Explanation {
+export function explainBlockTime({ dose, pace, time, who, rate, origins }: DosePart): Explanation {
   const parts: ExplainedInput[] = [
     { label: 'Dose', value: doseInWords(dose), from: 'set on this block' },
-    { label: 'Set out, brief and show', value: inMinutes(time.setUpS), from: 'the drill, common practice' },
+    { label: 'Set out, brief and show', value: inMinutes(time.setUpS), from: origins.setUp },
     {
       label: 'Work',
       value: inMinutes(time.workS),
@@ -36,17 +38,22 @@ export function explainBlockTime({ dose, pace, time, who, rate }: DosePart): Exp
     ...(time.restS > 0 ? [{ label: 'Rest', value: inMinutes(time.restS) }] : []),
     ...(time.collectS > 0 ? [{ label: 'Collecting balls', value: inMinutes(time.collectS) }] : []),
     { label: 'Changeover', value: inMinutes(time.changeoverS), from: 'none after the last block' },
-    { label: 'Time of one touch', value: `${pace.perTouchS} s`, from: 'the step' },
+    { label: 'Time of one touch', value: `${pace.perTouchS} s`, from: origins.touch },
   ];
   if (dose.kind === 'row') {
     const tries = expectedTouchesToRow(pace.successRate, dose.target);
     parts.push(
-      { label: 'Cost of a drop', value: `${pace.dropCostS} s`, from: 'the step' },
+      { label: 'Cost of a drop', value: `${pace.dropCostS} s`, from: origins.drop },
       rateInput(who, rate),
       {
         label: 'Expected tries',
         value: tries > 10_000 ? 'over 10,000' : tries.toFixed(1),
         from: 'from the rate',
+      },
+      {
+        label: 'Chance to get there before the cap',
+        value: percent(chanceOfRow(pace.successRate, dose.target, triesIn(dose.capS, pace))),
+        from: `in about ${triesIn(dose.capS, pace)} tries`,
       },
       { label: 'Slowest player', value: who, from: 'the block lasts as long as they need' },
     );
@@ -84,6 +91,11 @@ export function explainBlockTouches({ dose, pace, time, who, rate }: DosePart, t
     ],
     source: 'Our arithmetic. Everyone works at once; who is done sooner goes on.',
   };
+}
+
+/** Tries that fit into a stretch of time, drops and all, on average. */
+function triesIn(seconds: number, pace: Pace): number {
+  return Math.floor(seconds / (pace.perTouchS + (1 - pace.successRate) * pace.dropCostS));
 }
 
 function rateInput(who: string, rate: SuccessRate): ExplainedInput {

@@ -9,7 +9,14 @@ import { explainBest, explainRate, explainTarget, explainTouches } from './resul
 const dose = { kind: 'row', target: 10, capS: 600 } as const;
 const rate = successRate({ touches: 80, drops: 20 }, 0.8);
 const pace: Pace = { perTouchS: 2, dropCostS: 4, successRate: rate.value, setUpS: 30, changeoverS: 15 };
-const part = { dose, pace, time: doseTime(dose, pace), who: 'Ada', rate };
+const part = {
+  dose,
+  pace,
+  time: doseTime(dose, pace),
+  who: 'Ada',
+  rate,
+  origins: { touch: 'common practice', drop: 'ours', setUp: 'by hand' },
+};
 const plan = planTime([{ id: 'a', dose, players: [{ playerId: 'p', pace }] }], 60);
 const input = (explanation: Explanation, label: string) =>
   explanation.inputs.find((one) => one.label === label);
@@ -18,6 +25,12 @@ test('the time of a block opens to parts that add up to it', () => {
   const explanation = explainBlockTime(part);
   expect(explanation.formula).toContain('(1/p^N − 1) / (1 − p)');
   expect(explanation.source).toContain('Feller');
+  expect(input(explanation, 'Cost of a drop')?.from).toBe('ours');
+  // 600 s at 2 + 0.2 x 4 s a try are 214 tries; a Markov chain of eleven states worked beside gives 0.99763.
+  expect(input(explanation, 'Chance to get there before the cap')).toMatchObject({
+    value: 'over 99\u00a0%',
+    from: 'in about 214 tries',
+  });
   expect(input(explanation, 'Expected tries')?.value).toBe('41.6');
   expect(input(explanation, 'Success rate')).toMatchObject({
     value: '80\u00a0%',

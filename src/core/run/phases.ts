@@ -65,8 +65,6 @@ export interface Position {
   /** Seconds left in this phase, > 0 unless done. */
   readonly leftS: number;
   readonly done: boolean;
-  /** Seconds left of all phases together. */
-  readonly totalLeftS: number;
 }
 
 /**
@@ -77,13 +75,12 @@ export interface Position {
 export function positionAt(phases: readonly Phase[], elapsedS: number): Position {
   const last = phases.at(-1);
   if (!last) throw new RangeError('A block has at least one phase.');
-  const totalS = phases.reduce((sum, phase) => sum + phase.seconds, 0);
   let endS = 0;
   for (const phase of phases) {
     endS += phase.seconds;
-    if (elapsedS < endS) return { phase, leftS: endS - elapsedS, done: false, totalLeftS: totalS - elapsedS };
+    if (elapsedS < endS) return { phase, leftS: endS - elapsedS, done: false };
   }
-  return { phase: last, leftS: 0, done: true, totalLeftS: 0 };
+  return { phase: last, leftS: 0, done: true };
 }
 
 /** A sound or sign of the clock, at a number of running seconds from the block's start. */

@@ -7,6 +7,7 @@ import { recordOf, type PlanBlock } from '@/catalogue/plan';
 import { explainBlockTime, explainBlockTouches } from '@/core/explanations/dose';
 import { doseTime } from '@/core/dose/time';
 import type { Dose } from '@/core/dose/dose';
+import { originInWords } from '@/core/origin';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/player-facts';
@@ -44,6 +45,11 @@ export function BlockEditor({
   const step = findStep(block.drillId, block.stepId)!;
   const counted = view.counted.includes(block.id);
 
+  const origins = {
+    touch: originInWords(step.perTouchS),
+    drop: originInWords(step.dropCostS),
+    setUp: originInWords(drill.setUpS),
+  };
   /** The inputs of a number for one player. */
   const partOf = (player: PlayerFacts) => {
     const record = recordOf(view.records, player.id, drill.id, step.id);
@@ -54,6 +60,7 @@ export function BlockEditor({
       time: doseTime(block.dose, pace),
       who: player.name,
       rate: rateOn(step, record),
+      origins,
     };
   };
   const slowest = players.find((player) => player.id === time.slowestId) ?? players[0]!;
