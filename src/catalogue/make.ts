@@ -1,6 +1,13 @@
-import type { Dose } from '@/core/dose/dose';
-import type { Sourced } from '@/core/origin';
-import type { AgeBand } from './types';
+import type { Measure } from '@/core/counting/measure';
+import type { Dose, RoutinePart } from '@/core/dose/dose';
+import { noLoad, type Load } from '@/core/dose/load';
+import type { Origin, Sourced } from '@/core/origin';
+import type { AgeBand, Drill, Feed, KitNeed, Space, SpaceNeed, Sport, Step, Zone } from './types';
+
+/*
+ * The short hand the catalogue is written in. Every builder gives whole Drill and Step values:
+ * nothing here is known to anybody outside the catalogue.
+ */
 
 /** A rule of thumb of the trade, no published source. */
 export const practice = (value: number, note?: string): Sourced => ({
@@ -16,6 +23,10 @@ export const ours = (value: number, note?: string): Sourced => ({
   ...(note && { note }),
 });
 
+export const both: readonly Sport[] = ['tennis', 'table tennis'];
+export const tennis: readonly Sport[] = ['tennis'];
+export const tableTennis: readonly Sport[] = ['table tennis'];
+
 type Doses = Readonly<Record<AgeBand, Dose>>;
 type FourOf<T> = readonly [T, T, T, T];
 
@@ -28,22 +39,205 @@ function perBand<T>(values: FourOf<T>, dose: (value: T) => Dose): Doses {
   };
 }
 
-/** In a row: targets by age band, one time cap. */
-export const rowFor = (targets: FourOf<number>, capS: number): Doses =>
-  perBand(targets, (target) => ({ kind: 'row', target, capS }));
+/** A result on so many days; where the dose and the mark come from, when it is not our own choice. */
+type Mark = readonly [result: number, days: number, gateOrigin?: Origin, doseOrigin?: Origin];
+type Measured = Pick<Step, 'measure' | 'doses' | 'gate' | 'gateOrigin' | 'doseOrigin'>;
 
-/** Time boxes: rounds by age band. */
-export const timedFor = (rounds: FourOf<number>, workS: number, restS: number): Doses =>
+function measured(measure: Measure, doses: Doses, mark: Mark): Measured {
+  const [result, days, gateOrigin = 'ours', doseOrigin = 'ours'] = mark;
+  return { measure, doses, gate: { result, days }, gateOrigin, doseOrigin };
+}
+
+/** In a row: targets by age band, one time cap. */
+export const row = (targets: FourOf<number>, capS: number, mark: Mark): Measured =>
+  measured(
+    'row',
+    perBand(targets, (target) => ({ kind: 'row', target, capS })),
+    mark,
+  );
+
+const boxes = (rounds: FourOf<number>, workS: number, restS: number): Doses =>
   perBand(rounds, (n) => ({ kind: 'timed', rounds: n, workS, restS }));
 
-/** Repetitions by age band. */
-export const repsFor = (reps: FourOf<number>, sets: number, sides: 1 | 2, restS: number): Doses =>
+/** As many as fit into a time box: rounds by age band. */
+export const count = (rounds: FourOf<number>, workS: number, restS: number, mark: Mark): Measured =>
+  measured('count', boxes(rounds, workS, restS), mark);
+
+/** Laps of a course inside a time box. */
+export const laps = (rounds: FourOf<number>, workS: number, restS: number, mark: Mark): Measured =>
+  measured('laps', boxes(rounds, workS, restS), mark);
+
+/** How even the bounces are, over a time box; the mark is a spread in centimetres, and less is better. */
+export const steadiness = (rounds: FourOf<number>, workS: number, restS: number, mark: Mark): Measured =>
+  measured('steadiness', boxes(rounds, workS, restS), mark);
+
+const repeated = (reps: FourOf<number>, sets: number, sides: 1 | 2, restS: number): Doses =>
   perBand(reps, (n) => ({ kind: 'reps', sets, reps: n, sides, restS }));
 
-/** Holds: seconds by age band. */
-export const holdFor = (holdS: FourOf<number>, holds: number, sides: 1 | 2, restS: number): Doses =>
-  perBand(holdS, (s) => ({ kind: 'hold', holds, holdS: s, sides, restS }));
+/** Repetitions by age band, so many sets on one or two sides. */
+export const reps = (n: FourOf<number>, sets: number, sides: 1 | 2, restS: number, mark: Mark): Measured =>
+  measured('reps', repeated(n, sets, sides, restS), mark);
 
-/** Shots by age band. */
-export const shotsFor = (shots: FourOf<number>, ballsAtHand: number, collectS: number): Doses =>
-  perBand(shots, (n) => ({ kind: 'shots', shots: n, ballsAtHand, collectS }));
+/** Repetitions that are each given a quality mark. */
+export const graded = (
+  n: FourOf<number>,
+  zones: readonly Zone[],
+  mark: Mark,
+): Measured & Pick<Step, 'zones'> => ({
+  ...measured('grade', repeated(n, 1, 1, 0), mark),
+  zones,
+});
+
+/** Holds: seconds by age band. */
+export const hold = (
+  holdS: FourOf<number>,
+  holds: number,
+  sides: 1 | 2,
+  restS: number,
+  mark: Mark,
+): Measured =>
+  measured(
+    'hold',
+    perBand(holdS, (s) => ({ kind: 'hold', holds, holdS: s, sides, restS })),
+    mark,
+  );
+
+/** Shots at zones: how many by age band, with so many balls at hand and a walk to collect them. */
+export const shots = (
+  n: FourOf<number>,
+  ballsAtHand: number,
+  collectS: number,
+  zones: readonly Zone[],
+  mark: Mark,
+): Measured & Pick<Step, 'zones'> => ({
+  ...measured(
+    'points',
+    perBand(n, (total) => ({ kind: 'shots', shots: total, ballsAtHand, collectS })),
+    mark,
+  ),
+  zones,
+});
+
+/** A course against the clock: rounds by age band; the mark is seconds for a lap, and less is better. */
+export const course = (rounds: FourOf<number>, lapsARound: number, restS: number, mark: Mark): Measured =>
+  measured(
+    'lap',
+    perBand(rounds, (n) => ({ kind: 'course', rounds: n, laps: lapsARound, restS })),
+    mark,
+  );
+
+/** A growing count: how far up by age band. */
+export const growing = (to: FourOf<number>, lines: number, restS: number, mark: Mark): Measured =>
+  measured(
+    'reps',
+    perBand(to, (n) => ({ kind: 'growing', lines, to: n, restS })),
+    mark,
+  );
+
+/** A routine of parts, the same for all ages but for its rounds. */
+export const routine = (
+  rounds: FourOf<number>,
+  parts: readonly RoutinePart[],
+  changeS: number,
+  mark: Mark,
+): Measured =>
+  measured(
+    'reps',
+    perBand(rounds, (n) => ({ kind: 'routine', rounds: n, changeS, parts })),
+    mark,
+  );
+
+export const part = (name: string, partS: number, sides: 1 | 2 = 1): RoutinePart => ({ name, partS, sides });
+
+type Paced = Pick<Step, 'perTouchS' | 'dropCostS' | 'usualRate'>;
+
+/**
+ * Seconds from touch to touch and for a drop, the usual share of good ones. Tempo and drops are common practice,
+ * the usual rate is ours; a note says more about the tempo.
+ */
+export const pace = (perTouchS: number, dropCostS: number, usualRate: number, note?: string): Paced => ({
+  perTouchS: practice(perTouchS, note),
+  dropCostS: practice(dropCostS),
+  usualRate: ours(usualRate),
+});
+
+const need =
+  (per: KitNeed['per']) =>
+  (item: string, standIns: readonly string[] = [], n = 1): KitNeed => ({ item, count: n, per, standIns });
+
+/** Kit for each player, each pair, or each station, with what stands in for it, best first. */
+export const each = need('player');
+export const pair = need('pair');
+export const station = need('station');
+
+/** Clear space: length, width and height in metres; for each player, or for a station (see {@link drill}). */
+export const space = (lengthM: number, widthM: number, ceilingM: number, ...needs: SpaceNeed[]): Space => ({
+  per: 'player',
+  lengthM,
+  widthM,
+  ceilingM,
+  needs,
+});
+
+export const feed = (how: Feed['how'], predictability: Feed['predictability'] = 'known'): Feed => ({
+  how,
+  predictability,
+});
+
+/** A fault with its correction; `back` when it sends the player a step back. */
+export const fault = (text: string, correction: string, back?: 'back'): Drill['faults'][number] => ({
+  fault: text,
+  correction,
+  stepBack: back === 'back',
+});
+
+/** A care note; common practice unless it is our own. */
+export const care = (text: string, origin: Origin = 'practice'): Drill['care'][number] => ({ text, origin });
+
+export const zones = (...list: readonly (readonly [label: string, points: number])[]): readonly Zone[] =>
+  list.map(([label, points]) => ({ label, points }));
+
+type Loads = Partial<Load>;
+type StepContent = Omit<Step, 'load' | 'moves'> & { readonly load?: Loads; readonly moves?: Step['moves'] };
+type Defaulted =
+  'players' | 'helper' | 'cards' | 'warms' | 'fit' | 'dropRule' | 'setUpS' | 'changeoverS' | 'ages';
+type DrillContent = Omit<Drill, Defaulted | 'steps' | 'recap'> &
+  Partial<Pick<Drill, 'helper' | 'cards' | 'warms' | 'fit' | 'dropRule'>> & {
+    readonly ages: readonly [from: number, to: number];
+    /** Fewest players, and how many one station holds. */
+    readonly players: readonly [min: number, max: number];
+    /** Seconds to set out and brief, and to change over: common practice. */
+    readonly times: readonly [setUpS: number, changeoverS: number];
+    /** True where the players of a station share its space; else each has a lane of that size. */
+    readonly shared?: boolean;
+    readonly ask: readonly string[];
+    readonly home: string;
+    /** The load and the ways of moving of every step that does not say otherwise. */
+    readonly load?: Loads;
+    readonly moves?: Step['moves'];
+    readonly steps: readonly StepContent[];
+  };
+
+/** A drill from its content, with what goes without saying filled in. */
+export function drill(content: DrillContent): Drill {
+  const { ages, players, times, shared, ask, home, load, moves = [], steps, ...rest } = content;
+  return {
+    helper: 'none',
+    cards: [],
+    warms: [],
+    fit: [],
+    dropRule: 'go on from the spot',
+    ...rest,
+    space: { ...rest.space, per: shared ? 'station' : 'player' },
+    ages: { from: ages[0], to: ages[1] },
+    players: { min: players[0], max: players[1] },
+    setUpS: practice(times[0]),
+    changeoverS: practice(times[1]),
+    recap: { questions: ask, homeChallenge: home },
+    steps: steps.map((step) => ({
+      ...step,
+      moves: step.moves ?? moves,
+      load: { ...noLoad, ...load, ...step.load },
+    })),
+  };
+}

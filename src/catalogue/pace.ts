@@ -1,5 +1,7 @@
 import type { Pace } from '@/core/dose/time';
+import { demonstrationsFor } from '@/core/fit/fit';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
+import { changedRate, changedTempo } from './changes';
 import type { Drill, Step } from './types';
 
 const nothingYet: TouchRecord = { touches: 0, drops: 0 };
@@ -9,13 +11,28 @@ export function rateOn(step: Step, record: TouchRecord = nothingYet): SuccessRat
   return successRate(record, step.usualRate.value);
 }
 
-/** What a dose of this step costs this player in time. */
-export function paceOn(drill: Drill, step: Step, record?: TouchRecord): Pace {
+/** One demonstrated repetition takes at most this long: a hold or a lap is shown in part. Ours. */
+const longestShowS = 6;
+
+/** Seconds of demonstration for a group whose youngest is so old. */
+export function showS(step: Step, youngestAge: number): number {
+  return demonstrationsFor(youngestAge) * Math.min(longestShowS, step.perTouchS.value);
+}
+
+/** What a dose of this step costs this player in time, under the changes put on the block. */
+export function paceOn(
+  drill: Drill,
+  step: Step,
+  youngestAge: number,
+  record?: TouchRecord,
+  changes: readonly string[] = [],
+): Pace {
   return {
-    perTouchS: step.perTouchS.value,
+    perTouchS: changedTempo(step.perTouchS.value, changes),
     dropCostS: step.dropCostS.value,
-    successRate: rateOn(step, record).value,
+    successRate: changedRate(rateOn(step, record).value, changes),
     setUpS: drill.setUpS.value,
+    showS: showS(step, youngestAge),
     changeoverS: drill.changeoverS.value,
   };
 }

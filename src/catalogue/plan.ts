@@ -1,15 +1,100 @@
+import { amountOf, withAmount } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
-import { planTime, type PlannedBlock, type PlanTime } from '@/core/planning/plan-time';
+import type { KitAtHand } from '@/core/place/needs';
+import { fitsHere, type Fit } from '@/core/place/fits';
+import type { Place } from '@/core/place/place';
+import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
 import type { TouchRecord } from '@/core/skill/success-rate';
-import { findDrill, findStep } from '.';
+import { ageBandOf } from './age-band';
+import type { Book } from './book';
+import { changedDose } from './changes';
 import { paceOn } from './pace';
+import type { Drill, Step } from './types';
 
-/** A block of a plan: so much of one step of a drill. */
+/** One player's own way through a block: the step they stand on, and how much of it. */
+export interface OwnWork {
+  readonly playerId: string;
+  readonly stepId: string;
+  /** The amount of the dose (see core/dose/amount); null where the dose has none of its own. */
+  readonly amount: number | null;
+  /** True when the player sits the block out. */
+  readonly out: boolean;
+}
+
+/** A block of a plan: so much of one step of a drill, and each player's own part in it. */
 export interface PlanBlock {
   readonly id: string;
   readonly drillId: string;
   readonly stepId: string;
   readonly dose: Dose;
+  /** Spices and easings put on it. */
+  readonly changes: readonly string[];
+  /** How many stations are set up, >= 1. */
+  readonly stations: number;
+  /** Seconds of drink break after it, >= 0. */
+  readonly breakS: number;
+  /** True when it opens the session as a retest of an earlier one. */
+  readonly retest: boolean;
+  /** Players who do not simply do what the block says. */
+  readonly own: readonly OwnWork[];
+}
+
+/** A block as it is before anything is put on it. */
+export function blockOf(
+  core: Pick<PlanBlock, 'id' | 'drillId' | 'stepId' | 'dose'> & Partial<PlanBlock>,
+): PlanBlock {
+  return { changes: [], stations: 1, breakS: 0, retest: false, own: [], ...core };
+}
+
+export interface PlanPlayer {
+  readonly id: string;
+  readonly age: number;
+}
+
+/** What one player does in a block. */
+export interface Work {
+  readonly drill: Drill;
+  readonly step: Step;
+  /** Under the changes of the block. */
+  readonly dose: Dose;
+  readonly out: boolean;
+}
+
+/** Steps of a ladder that can share a block: counted the same way, dosed in the same shape. */
+export function sameShape(a: Step, b: Step): boolean {
+  return a.measure === b.measure && a.doses['13-16'].kind === b.doses['13-16'].kind;
+}
+
+/** A player's own step and dose in a block; the block's where theirs does not fit into it. Undefined for an unknown drill. */
+export function workOf(book: Book, block: PlanBlock, playerId?: string): Work | undefined {
+  const drill = book.drill(block.drillId, playerId);
+  const shared = drill?.steps.find((step) => step.id === block.stepId);
+  if (!drill || !shared) return undefined;
+  const own = block.own.find((one) => one.playerId === playerId);
+  const stood = own && drill.steps.find((step) => step.id === own.stepId);
+  const step = stood && sameShape(stood, shared) ? stood : shared;
+  const dose = own && step === stood ? withAmount(block.dose, own.amount) : block.dose;
+  return { drill, step, dose: changedDose(dose, block.changes), out: own?.out ?? false };
+}
+
+/** A player's part in a new block: the step they stand on if it can share the block, at the dose of their age. */
+export function ownWorkFor(
+  book: Book,
+  block: Pick<PlanBlock, 'drillId' | 'stepId' | 'dose'>,
+  player: PlanPlayer,
+  standsOn: string | undefined,
+): OwnWork {
+  const drill = book.drill(block.drillId, player.id)!;
+  const shared = drill.steps.find((step) => step.id === block.stepId)!;
+  const at = drill.steps.findIndex((step) => step.id === standsOn);
+  // Standing on a step of another shape: the highest below it that can share the block.
+  const step = drill.steps.slice(0, at + 1).findLast((one) => sameShape(one, shared)) ?? shared;
+  return {
+    playerId: player.id,
+    stepId: step.id,
+    amount: amountOf(step.doses[ageBandOf(player.age)]),
+    out: false,
+  };
 }
 
 /** Touches and drops of players by drill and step, as one flat list: it travels to the screen as it is. */
@@ -21,6 +106,8 @@ export type Records = readonly (readonly [
   drops: number,
 ])[];
 
+const recordMaps = new WeakMap<Records, Map<string, TouchRecord>>();
+
 /** One player's record on one step. */
 export function recordOf(
   records: Records,
@@ -28,26 +115,73 @@ export function recordOf(
   drillId: string,
   stepId: string,
 ): TouchRecord | undefined {
-  const found = records.find((r) => r[0] === playerId && r[1] === drillId && r[2] === stepId);
-  return found && { touches: found[3], drops: found[4] };
+  let map = recordMaps.get(records);
+  if (!map) {
+    map = new Map(records.map(([p, d, s, touches, drops]) => [`${p} ${d} ${s}`, { touches, drops }]));
+    recordMaps.set(records, map);
+  }
+  return map.get(`${playerId} ${drillId} ${stepId}`);
 }
 
-/** A plan of catalogue steps as time and touches; blocks of drills no longer in the catalogue are left out. */
+/** Where a session is held and what is at hand; null for a place nobody named. */
+export interface Ground {
+  readonly place: Place | null;
+  readonly atHand: KitAtHand;
+}
+
+/** Everything is there: what is assumed when nobody said anything. */
+export const openGround: Ground = { place: null, atHand: () => Infinity };
+
+export function fitOfBlock(book: Book, block: PlanBlock, players: number, ground: Ground): Fit | undefined {
+  const drill = book.drill(block.drillId);
+  return drill && fitsHere(drill, Math.max(1, players), block.stations, ground.place, ground.atHand);
+}
+
+/** Who works in a block, with their own dose, pace and load. */
+export function plannedPlayers(
+  book: Book,
+  block: PlanBlock,
+  players: readonly PlanPlayer[],
+  records: Records,
+): PlannedPlayer[] {
+  const youngest = Math.min(...players.map((player) => player.age));
+  return players.flatMap((player) => {
+    const work = workOf(book, block, player.id);
+    if (!work || work.out) return [];
+    const { drill, step, dose } = work;
+    const record = recordOf(records, player.id, drill.id, step.id);
+    const pace = paceOn(drill, step, youngest, record, block.changes);
+    return [{ playerId: player.id, dose, pace, load: step.load }];
+  });
+}
+
+/**
+ * A plan as time, touches, waiting and load; blocks of drills no longer in the book, and blocks everybody sits out,
+ * are left out.
+ */
 export function timePlan(
+  book: Book,
   blocks: readonly PlanBlock[],
-  playerIds: readonly string[],
+  players: readonly PlanPlayer[],
   records: Records,
   bookedMin: number,
+  ground: Ground = openGround,
 ): PlanTime {
   const planned = blocks.flatMap<PlannedBlock>((block) => {
-    const drill = findDrill(block.drillId);
-    const step = findStep(block.drillId, block.stepId);
-    if (!drill || !step || playerIds.length === 0) return [];
-    const players = playerIds.map((playerId) => ({
-      playerId,
-      pace: paceOn(drill, step, recordOf(records, playerId, drill.id, step.id)),
-    }));
-    return [{ id: block.id, dose: block.dose, players }];
+    const drill = book.drill(block.drillId);
+    const working = plannedPlayers(book, block, players, records);
+    if (!drill || working.length === 0) return [];
+    const atOnce = fitOfBlock(book, block, working.length, ground)!.atOnce;
+    return [
+      {
+        id: block.id,
+        players: working,
+        // What does not fit at all is timed as if it did: the plan says so beside it.
+        holds: atOnce || drill.players.max * block.stations,
+        helped: drill.helper !== 'none',
+        breakS: block.breakS,
+      },
+    ];
   });
   return planTime(planned, bookedMin * 60);
 }

@@ -1,5 +1,8 @@
+import type { FitKey } from '@/core/fit/fit';
+import type { KitNeed, Space } from '@/core/place/needs';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
+import type { Load } from '@/core/dose/load';
 import type { Origin, Sourced } from '@/core/origin';
 import type { Gate } from '@/core/skill/next-target';
 
@@ -48,30 +51,87 @@ export const easings = [
   'slower',
 ] as const;
 export type Easing = (typeof easings)[number];
+export type Change = Spice | Easing;
+
+export const feedHows = ['none', 'self', 'hand', 'many-ball', 'machine'] as const;
+export const predictabilities = ['known', 'random', 'live'] as const;
 
 export interface Feed {
-  readonly how: 'none' | 'self' | 'hand' | 'many-ball' | 'machine';
-  readonly predictability: 'known' | 'random' | 'live';
+  readonly how: (typeof feedHows)[number];
+  readonly predictability: (typeof predictabilities)[number];
 }
 
-export type Hold = 'no racket' | 'hammer' | 'forehand' | 'two-hand backhand' | 'shake-hand' | 'any';
-export type Stance = 'any' | 'ready position' | 'side-on' | 'closed' | 'open' | 'beside the table';
+export const holds = [
+  'no racket',
+  'hammer',
+  'forehand',
+  'two-hand backhand',
+  'one-hand backhand',
+  'shake-hand',
+  'any',
+] as const;
+export type Hold = (typeof holds)[number];
+export const stances = ['any', 'ready position', 'side-on', 'closed', 'open', 'beside the table'] as const;
+export type Stance = (typeof stances)[number];
+export const dropRules = ['go on from the spot', 'back to the start'] as const;
+export type DropRule = (typeof dropRules)[number];
+export const bounceRules = ['first bounce counts', 'any bounce', 'must stay in'] as const;
+export type BounceRule = (typeof bounceRules)[number];
 
-export interface KitNeed {
-  readonly item: string;
-  readonly count: number;
-  readonly per: 'player' | 'pair' | 'station';
-  /** What stands in when it is missing, best first; empty when nothing does. */
-  readonly standIns: readonly string[];
+/** What a drill trains, as a coach would look for it. */
+export const focuses = [
+  'soft hands',
+  'tracking',
+  'racket face',
+  'balance',
+  'first step',
+  'spacing',
+  'recovery',
+  'rhythm',
+  'contact',
+  'racket path',
+  'toss',
+  'throwing',
+  'spin',
+  'aim',
+  'decisions',
+  'warm-up',
+] as const;
+export type Focus = (typeof focuses)[number];
+
+export { kitPers, spaceNeeds, type KitNeed, type Space, type SpaceNeed } from '@/core/place/needs';
+
+/** Ways of moving that need care of their own. */
+export const moves = ['sprint', 'backwards', 'jump'] as const;
+export type Move = (typeof moves)[number];
+
+/** What a drill makes ready for harder work. */
+export const warmths = ['forearm', 'shoulder', 'legs'] as const;
+export type Warmth = (typeof warmths)[number];
+
+/** What somebody besides the players has to do. */
+export const helpers = ['none', 'feeds', 'holds', 'calls'] as const;
+export type Helper = (typeof helpers)[number];
+
+/** A limit of a step's own, harder than those for everybody. */
+export interface StepLimit {
+  readonly triesASession: number;
+  readonly daysApart: number;
+  readonly fromAge: number;
+  readonly origin: Origin;
 }
 
-/** Clear space for one station, in metres. */
-export interface Space {
-  readonly lengthM: number;
-  readonly widthM: number;
-  /** Clear height needed over the floor. */
-  readonly ceilingM: number;
-  readonly needs: readonly ('wall' | 'table' | 'hard floor')[];
+export { fitKeys, type FitKey } from '@/core/fit/fit';
+
+/** Two orders of one ladder, where practitioners differ. */
+export const orders = ['swing first', 'feet first'] as const;
+export type Order = (typeof orders)[number];
+
+/** Checkpoints that hold for one answer of a school only. */
+export interface SchoolCheckpoint {
+  readonly question: 'backhand' | 'takeBack';
+  readonly answer: string;
+  readonly text: string;
 }
 
 export interface Fault {
@@ -113,8 +173,16 @@ export interface Step {
   readonly usualRate: Sourced;
   /** One positive sentence to say. */
   readonly cue: string;
-  /** Scoring zones, for points. */
+  /** Scoring zones, for points; quality marks, for grade. Best first. */
   readonly zones?: readonly Zone[];
+  /** True where the zones are a target on the floor, so that the coach's own way of scoring applies. */
+  readonly target?: boolean;
+  /** True for a stretch: its hold follows the coach's school. */
+  readonly stretch?: boolean;
+  /** What one try asks of the body. */
+  readonly load: Load;
+  readonly moves: readonly Move[];
+  readonly limit?: StepLimit;
 }
 
 export interface Drill {
@@ -124,20 +192,30 @@ export interface Drill {
   readonly sports: readonly Sport[];
   /** Ages it suits: a guide, not a gate. */
   readonly ages: { readonly from: number; readonly to: number };
+  readonly trains: readonly Focus[];
   readonly purpose: string;
   readonly setUp: string;
   readonly feed: Feed;
   readonly hold: Hold;
   readonly stance: Stance;
-  readonly dropRule: 'go on from the spot' | 'back to the start';
-  readonly bounceRule?: 'first bounce counts' | 'any bounce' | 'must stay in';
+  readonly dropRule: DropRule;
+  readonly bounceRule?: BounceRule;
   readonly space: Space;
   readonly kit: readonly KitNeed[];
+  /** Fewest players it needs, and how many one station holds at once. */
   readonly players: { readonly min: number; readonly max: number };
-  /** Seconds to set out, brief and show, and to change over afterwards. */
+  readonly helper: Helper;
+  /** Starting-point cards it builds on. */
+  readonly cards: readonly string[];
+  readonly warms: readonly Warmth[];
+  /** Numbers of the fit it is set up with. */
+  readonly fit: readonly FitKey[];
+  /** Seconds to set out and brief, and to change over afterwards. */
   readonly setUpS: Sourced;
   readonly changeoverS: Sourced;
   readonly checkpoints: readonly string[];
+  /** Further checkpoints that come with a school; they count towards the five. */
+  readonly schoolCheckpoints?: readonly SchoolCheckpoint[];
   readonly faults: readonly Fault[];
   readonly care: readonly CareNote[];
   readonly spices: readonly Spice[];
@@ -145,4 +223,9 @@ export interface Drill {
   readonly recap: { readonly questions: readonly string[]; readonly homeChallenge: string };
   /** Easiest first. */
   readonly steps: readonly Step[];
+  /** Where practitioners order the ladder differently: the step ids in each order, and which is usual here. */
+  readonly orders?: Readonly<Record<Order, readonly string[]>> & {
+    readonly usual: Order;
+    readonly why: string;
+  };
 }

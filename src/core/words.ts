@@ -10,6 +10,14 @@ export function inMinutes(seconds: number): string {
   return `${clockTime(whole)} min`;
 }
 
+/** Seconds to the half minute, as a plan is read: 1,150 s is "19½". */
+export function inHalfMinutes(seconds: number): string {
+  const halves = Math.round(seconds / 30);
+  const whole = Math.floor(halves / 2);
+  if (halves % 2 === 0) return String(whole);
+  return whole === 0 ? '½' : `${whole}½`;
+}
+
 /** Seconds as a stopwatch shows them: "0:07", "12:30". Negative values carry a minus. */
 export function clockTime(seconds: number): string {
   const whole = Math.round(Math.abs(seconds));

@@ -17,7 +17,7 @@ export interface StepTotals {
 /** Totals of one player by drill and step, all time. */
 export async function totalsOfPlayer(db: Executor, playerId: string): Promise<StepTotals[]> {
   return db.all<StepTotals>(sql`
-    select drill_id as drillId, step_id as stepId, max(result) as highest, min(result) as lowest,
+    select drill_id as drillId, step_id as stepId, max(case eased when 0 then result end) as highest, min(case eased when 0 then result end) as lowest,
            count(*) as attempts, sum(touches) as touches, sum(drops) as drops, max(day) as lastDay
     from attempt where player_id = ${playerId} group by drill_id, step_id`);
 }
@@ -60,9 +60,10 @@ export async function recordsSince(
   });
 }
 
-/** A step that is judged, by a key of the caller's. */
+/** A player's step that is judged, by a key of the caller's. */
 export interface JudgedStep {
   readonly key: string;
+  readonly playerId: string;
   readonly drillId: string;
   readonly stepId: string;
   readonly gate: number;
@@ -82,21 +83,21 @@ export interface Evidence {
 }
 
 /**
- * What players have to show on each of some steps, up to and including the day of a session.
+ * What players have to show, each on their own steps, up to and including the day of a session. What was made under an
+ * easing shows nothing.
  * Bests are found by seeking, days are counted over a bounded span: the cost does not grow with the log.
  * @param sinceDay the first day that counts for reaching the gate
  */
 export async function evidenceOn(
   db: Executor,
-  playerIds: readonly string[],
   steps: readonly JudgedStep[],
   session: { readonly id: string; readonly day: string },
   sinceDay: string,
 ): Promise<Evidence[]> {
   const asked = JSON.stringify(
-    steps.map((s) => [s.key, s.drillId, s.stepId, s.gate, s.lowerIsBetter ? 1 : 0]),
+    steps.map((s) => [s.key, s.playerId, s.drillId, s.stepId, s.gate, s.lowerIsBetter ? 1 : 0]),
   );
-  const own = sql`a.player_id = q.value and a.drill_id = s.drill and a.step_id = s.step and a.result is not null and a.day <= ${session.day}`;
+  const own = sql`a.player_id = s.player and a.drill_id = s.drill and a.step_id = s.step and a.eased = 0 and a.result is not null and a.day <= ${session.day}`;
   const elsewhere = sql`(a.day < ${session.day} or a.block_id not in (select id from block where session_id = ${session.id}))`;
   const best = (which: SQL) => sql`case s.low
     when 0 then (select result from attempt a where ${own} and ${which} order by result desc limit 1)
@@ -105,12 +106,12 @@ export async function evidenceOn(
     db,
     sql`k, p, best, before, days`,
     sql`with s as materialized (
-          select value ->> 0 as k, value ->> 1 as drill, value ->> 2 as step, value ->> 3 as gate, value ->> 4 as low
+          select value ->> 0 as k, value ->> 1 as player, value ->> 2 as drill, value ->> 3 as step, value ->> 4 as gate, value ->> 5 as low
           from json_each(${asked}))
-        select k, q.value as p, ${best(sql`true`)} as best, ${best(elsewhere)} as before,
+        select k, s.player as p, ${best(sql`true`)} as best, ${best(elsewhere)} as before,
                (select count(distinct day) from attempt a where ${own} and a.day >= ${sinceDay}
                 and case s.low when 0 then a.result >= s.gate else a.result <= s.gate end) as days
-        from s cross join json_each(${JSON.stringify(playerIds)}) q`,
+        from s`,
   );
   return rows.map(([key, playerId, bestEver, bestBefore, reachedDays]) => ({
     key,
@@ -129,4 +130,22 @@ export async function recentWork(
   return db.all(sql`
     select player_id as playerId, count(distinct day) as sessions, sum(touches) as touches, max(day) as lastDay
     from attempt indexed by attempt_by_day where day >= ${sinceDay} group by player_id`);
+}
+
+/** Tries of players on each step, by day, over a span of days: what their bodies did. Both ends included. */
+export async function triesBetween(
+  db: Executor,
+  playerIds: readonly string[],
+  fromDay: string,
+  toDay: string,
+): Promise<{ playerId: string; drillId: string; stepId: string; day: string; tries: number }[]> {
+  const rows = await jsonRows<[string, string, string, string, number]>(
+    db,
+    sql`p, d, s, day, tries`,
+    sql`select player_id as p, drill_id as d, step_id as s, day, sum(touches + drops) as tries
+        from attempt indexed by attempt_by_day
+        where day between ${fromDay} and ${toDay} and player_id in (select value from json_each(${JSON.stringify(playerIds)}))
+        group by player_id, drill_id, step_id, day`,
+  );
+  return rows.map(([playerId, drillId, stepId, day, tries]) => ({ playerId, drillId, stepId, day, tries }));
 }

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { surfaces } from '../core/place/place';
 
 /*
  * The data dictionary. Times are UTC milliseconds; days are local ISO dates (a session is held on a local day).
@@ -55,6 +56,66 @@ export const ladderPlace = sqliteTable(
   (t) => [primaryKey({ columns: [t.playerId, t.drillId] })],
 );
 
+/** A place to train in. Lengths in metres. */
+export const place = sqliteTable('place', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  lengthM: real('length_m').notNull(),
+  widthM: real('width_m').notNull(),
+  /** Null under the sky. */
+  ceilingM: real('ceiling_m'),
+  surface: text('surface', { enum: surfaces }).notNull(),
+  /** Metres of wall that may be hit. */
+  wallM: real('wall_m').notNull(),
+  tables: integer('tables').notNull(),
+  /** A JSON list of hazards. */
+  hazards: text('hazards').notNull().default('[]'),
+  quietFrom: text('quiet_from'),
+  quietTo: text('quiet_to'),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
+/** How many of a thing the coaches have. */
+export const kitItem = sqliteTable('kit_item', {
+  name: text('name').primaryKey(),
+  count: integer('count').notNull(),
+});
+
+/** A drill written here: the same form as the catalogue's, as JSON; checked on the way in. */
+export const ownDrill = sqliteTable('own_drill', {
+  id: text('id').primaryKey(),
+  drill: text('drill').notNull(),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
+/** Which school a coach chose, for all their work, one drill, or one player. */
+export const schoolChoice = sqliteTable(
+  'school_choice',
+  {
+    scope: text('scope', { enum: ['coach', 'drill', 'player'] }).notNull(),
+    /** A coach's name ('' for everybody), a drill's or a player's id. */
+    key: text('key').notNull(),
+    question: text('question').notNull(),
+    answer: text('answer').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.scope, t.key, t.question] })],
+);
+
+/** A number of the fit to the child that a coach set themselves. */
+export const fitOverride = sqliteTable(
+  'fit_override',
+  {
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    key: text('key').notNull(),
+    value: real('value').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.playerId, t.key] })],
+);
+
 export const session = sqliteTable(
   'session',
   {
@@ -64,7 +125,11 @@ export const session = sqliteTable(
     startTime: text('start_time').notNull(),
     bookedMin: integer('booked_min').notNull(),
     coach: text('coach').notNull().default(''),
+    /** The place as it was called; kept when the place itself is taken off the list. */
     placeName: text('place_name').notNull().default(''),
+    placeId: text('place_id').references(() => place.id),
+    /** Air temperature to expect, °C. */
+    airC: integer('air_c'),
     state: text('state', { enum: ['planned', 'running', 'finished'] })
       .notNull()
       .default('planned'),
@@ -107,11 +172,20 @@ export const block = sqliteTable(
     stepId: text('step_id').notNull(),
     /** A dose of the core, as JSON; checked on the way in. */
     dose: text('dose').notNull(),
+    /** Spices and easings, as a JSON list of their names. */
+    changes: text('changes').notNull().default('[]'),
+    stations: integer('stations').notNull().default(1),
+    /** Seconds of drink break after it. */
+    breakS: integer('break_s').notNull().default(0),
+    retest: integer('retest', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [index('block_by_session').on(t.sessionId, t.position)],
 );
 
-/** A player's own target in a block, and whether their cached attempts lag behind the log. */
+/**
+ * A player's part in a block: their own step and amount of the dose (null: the block's), their target, whether they sit
+ * it out, and whether their cached attempts lag behind the log.
+ */
 export const blockPlayer = sqliteTable(
   'block_player',
   {
@@ -122,6 +196,9 @@ export const blockPlayer = sqliteTable(
       .notNull()
       .references(() => player.id),
     target: real('target'),
+    stepId: text('step_id'),
+    amount: real('amount'),
+    sitsOut: integer('sits_out', { mode: 'boolean' }).notNull().default(false),
     stale: integer('stale').notNull().default(0),
   },
   (t) => [
@@ -174,11 +251,13 @@ export const attempt = sqliteTable(
     drops: integer('drops').notNull(),
     startedMs: integer('started_ms').notNull(),
     touchingMs: integer('touching_ms').notNull(),
+    /** Made under an easing: it counts as touches, but stands for no gate and no best. */
+    eased: integer('eased', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId, t.number] }),
     index('attempt_by_day').on(t.day, t.playerId, t.touches),
-    index('attempt_by_result').on(t.playerId, t.drillId, t.stepId, t.result, t.day),
+    index('attempt_by_result').on(t.playerId, t.drillId, t.stepId, t.eased, t.result, t.day),
     index('attempt_by_player').on(t.playerId, t.drillId, t.stepId, t.day, t.result, t.touches, t.drops),
   ],
 );

@@ -5,7 +5,7 @@ import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema
 export type SessionRow = typeof session.$inferSelect;
 export type SessionFields = Pick<
   SessionRow,
-  'title' | 'day' | 'startTime' | 'bookedMin' | 'coach' | 'placeName'
+  'title' | 'day' | 'startTime' | 'bookedMin' | 'coach' | 'placeName' | 'placeId' | 'airC'
 >;
 export type BlockRow = typeof block.$inferSelect;
 
@@ -123,6 +123,10 @@ export async function putBlocks(db: Executor, sessionId: string, blocks: readonl
         drillId: sql`excluded.drill_id`,
         stepId: sql`excluded.step_id`,
         dose: sql`excluded.dose`,
+        changes: sql`excluded.changes`,
+        stations: sql`excluded.stations`,
+        breakS: sql`excluded.break_s`,
+        retest: sql`excluded.retest`,
       },
     });
 }
@@ -141,7 +145,7 @@ export async function blockPlayers(db: Executor, blockIds: readonly string[]): P
 export async function putBlockPlayers(
   db: Executor,
   blockId: string,
-  rows: readonly Pick<BlockPlayerRow, 'playerId' | 'target'>[],
+  rows: readonly Omit<BlockPlayerRow, 'blockId' | 'stale'>[],
 ): Promise<void> {
   const ids = rows.map((row) => row.playerId);
   await db
@@ -153,7 +157,12 @@ export async function putBlockPlayers(
     .values(rows.map((row) => ({ blockId, ...row })))
     .onConflictDoUpdate({
       target: [blockPlayer.blockId, blockPlayer.playerId],
-      set: { target: sql`excluded.target` },
+      set: {
+        target: sql`excluded.target`,
+        stepId: sql`excluded.step_id`,
+        amount: sql`excluded.amount`,
+        sitsOut: sql`excluded.sits_out`,
+      },
     });
 }
 

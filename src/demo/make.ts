@@ -1,7 +1,7 @@
 import { monotonicFactory } from 'ulid';
-import { findDrill } from '@/catalogue';
-import { ageBandOf } from '@/catalogue/age-band';
-import type { PlanBlock } from '@/catalogue/plan';
+import { plainBook } from '@/catalogue';
+import { newBlock } from '@/catalogue/place-block';
+import { workOf, type PlanBlock } from '@/catalogue/plan';
 import { maxBatch } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/outcome';
@@ -12,9 +12,11 @@ import { decide } from '@/server/decisions';
 import { ingestTouches } from '@/server/ingest';
 import type { DecisionForm } from '@/server/schemas/decision';
 import { createSession, finishSession, savePlan, startSession } from '@/server/sessions';
+import { chooseSchool, saveKit, savePlace } from '@/server/house';
 import { savePlayer } from '@/server/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { coaches, place, squad, timetable, type Character, type Weekly } from './people';
+import { kit, places, schools } from './house';
+import { coaches, squad, timetable, type Character, type Weekly } from './people';
 import { dropChance, playBlock } from './player-log';
 
 type Database = Context['db'];
@@ -67,6 +69,12 @@ export async function makeDemo(
     members.push({ id, character, steps: new Map(), practised: new Map() });
   }
 
+  const placeIds = new Map<string, string>();
+  for (const place of places)
+    placeIds.set(place.name, must(await savePlace(at(firstDay, '09:00'), place)).id);
+  must(await saveKit(at(firstDay, '09:00'), kit));
+  for (const school of schools) must(await chooseSchool(at(firstDay, '09:00'), school));
+
   let touches = 0;
   let sessions = 0;
   for (let back = 7 * options.weeks; back >= 1; back--) {
@@ -78,11 +86,11 @@ export async function makeDemo(
       );
       if (coming.length === 0) continue;
       const newest = dayAfter(options.today, -6) <= day;
-      touches += await heldSession(at, day, week, weekly, coming, random, ids, newest);
+      touches += await heldSession(at, day, week, weekly, placeIds, coming, random, ids, newest);
       sessions += 1;
     }
   }
-  sessions += await plannedSessions(at, options.today, members);
+  sessions += await plannedSessions(at, options.today, placeIds, members);
   return { sessions, touches };
 }
 
@@ -94,13 +102,14 @@ async function heldSession(
   day: string,
   week: number,
   weekly: Weekly,
+  placeIds: ReadonlyMap<string, string>,
   coming: readonly Member[],
   random: Random,
   ids: (timeMs: number) => string,
   newest: boolean,
 ): Promise<number> {
   const context = at(day, weekly.startTime);
-  const { id, blocks } = await planned(context, weekly, day, coming);
+  const { id, blocks } = await planned(context, weekly, day, placeIds, coming);
   must(await startSession(context, id));
   const events = logOf(context, blocks, week, coming, random, ids);
   for (let from = 0; from < events.length; from += maxBatch)
@@ -109,7 +118,7 @@ async function heldSession(
   must(await finishSession({ ...context, nowMs: endMs }, id));
   for (const member of coming)
     for (const block of blocks) {
-      const key = `${block.drillId} ${block.stepId}`;
+      const key = workKey(block, member);
       const learning =
         !member.character.plateau || week < member.character.plateau[0] || week > member.character.plateau[1];
       member.practised.set(key, (member.practised.get(key) ?? 0) + (learning ? 1 : 0));
@@ -118,35 +127,48 @@ async function heldSession(
   return events.length;
 }
 
-/** Books a session and plans its drills, each on the lowest step anybody stands on. */
+/** What a member practises in a block: the drill and their own step. */
+function workKey(block: PlanBlock, { id }: Member): string {
+  return `${block.drillId} ${workOf(plainBook, block, id)!.step.id}`;
+}
+
+/** Books a session and plans its drills, everybody on the step they stand on. */
 async function planned(
   context: Context,
   weekly: Weekly,
   day: string,
+  placeIds: ReadonlyMap<string, string>,
   coming: readonly Member[],
-): Promise<{ id: string; blocks: PlanBlock[] }> {
+): Promise<{ id: string; blocks: readonly PlanBlock[] }> {
   const booking = {
     title: weekly.title,
     day,
     startTime: weekly.startTime,
     bookedMin: weekly.bookedMin,
     coach: coaches[weekly.sport],
-    placeName: place,
+    placeName: weekly.place,
+    placeId: placeIds.get(weekly.place)!,
+    airC: null,
     playerIds: coming.map((member) => member.id),
   };
   const { id } = must(await createSession(context, booking));
-  const youngest = Math.min(...coming.map((member) => member.character.form.age));
-  const blocks = weekly.drills.map<PlanBlock>((drillId) => {
-    const drill = findDrill(drillId)!;
-    const standing = coming.map(({ steps }) =>
-      drill.steps.findIndex((step) => step.id === (steps.get(drillId) ?? drill.steps[0]!.id)),
-    );
-    const step = drill.steps[Math.min(...standing)]!;
-    // A mixed group works to the dose of the band above its youngest.
-    return { id: context.newId(), drillId, stepId: step.id, dose: step.doses[ageBandOf(youngest + 3)] };
+  const players = coming.map(({ id: playerId, character }) => ({ id: playerId, age: character.form.age }));
+  const drafts = weekly.drills.map((drillId, index) => {
+    const standsOn = (playerId: string) =>
+      coming.find((member) => member.id === playerId)?.steps.get(drillId);
+    const block = newBlock(plainBook, drillId, players, standsOn, context.newId());
+    return index === weekly.drinkAfter ? { ...block, breakS: 60 } : block;
   });
+  const blocks = drafts.map((block) => sparing(block, coming));
   must(await savePlan(context, id, { ...booking, revision: 1, blocks }));
   return { id, blocks };
+}
+
+/** Who is to be spared something sits it out. */
+function sparing(block: PlanBlock, coming: readonly Member[]): PlanBlock {
+  const spared = coming.filter((member) => member.character.spares?.includes(block.drillId));
+  const out = (playerId: string) => spared.some((member) => member.id === playerId);
+  return { ...block, own: block.own.map((one) => ({ ...one, out: out(one.playerId) })) };
 }
 
 /** Every mark of a session, in the order made. */
@@ -162,14 +184,16 @@ function logOf(
   const base = { ref: null, device: 'bench-tablet' } as const;
   let startMs = context.nowMs;
   for (const block of blocks) {
-    const drill = findDrill(block.drillId)!;
-    const step = drill.steps.find((one) => one.id === block.stepId)!;
+    const drill = plainBook.drill(block.drillId)!;
     startMs += drill.setUpS.value * 1000;
     let lastMs = startMs;
-    for (const { id: playerId, character, practised } of coming) {
+    for (const member of coming) {
+      const { id: playerId, character, practised } = member;
+      const { step, dose, out } = workOf(plainBook, block, playerId)!;
+      if (out) continue;
       const form = Math.exp(normal(random, 0, 0.25));
-      const drop = dropChance(character, step, practised.get(`${drill.id} ${step.id}`) ?? 0, form);
-      for (const { atS, ...mark } of playBlock(block.dose, step, character, drop, random)) {
+      const drop = dropChance(character, step, practised.get(workKey(block, member)) ?? 0, form);
+      for (const { atS, ...mark } of playBlock(dose, step, character, drop, random)) {
         const atMs = startMs + Math.round(atS * 1000);
         lastMs = Math.max(lastMs, atMs);
         drafts.push({ ...base, blockId: block.id, playerId, ...mark, atMs, monoMs: atMs - context.nowMs });
@@ -203,15 +227,21 @@ async function judge(context: Context, id: string, coming: readonly Member[], ra
 }
 
 /** Today's two sessions and the next ones, planned and waiting. */
-async function plannedSessions(at: At, today: string, members: readonly Member[]): Promise<number> {
+async function plannedSessions(
+  at: At,
+  today: string,
+  placeIds: ReadonlyMap<string, string>,
+  members: readonly Member[],
+): Promise<number> {
   const [wallAndFeet, strokes, table, counter] = timetable as [Weekly, Weekly, Weekly, Weekly];
   const group = (sport: Weekly['sport']) => members.filter((member) => member.character.form.sport === sport);
   const plans: [Weekly, string][] = [
     [{ ...wallAndFeet, startTime: '16:30' }, today],
-    [{ ...table, startTime: '17:30' }, today],
+    [{ ...table, startTime: '17:45' }, today],
     [strokes, dayAfter(today, 2)],
     [counter, dayAfter(today, 3)],
   ];
-  for (const [weekly, day] of plans) await planned(at(today, '08:00'), weekly, day, group(weekly.sport));
+  for (const [weekly, day] of plans)
+    await planned(at(today, '08:00'), weekly, day, placeIds, group(weekly.sport));
   return plans.length;
 }

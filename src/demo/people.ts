@@ -5,7 +5,6 @@ import type { PlayerForm } from '@/server/schemas/player';
  * Every name and number here is made up.
  */
 
-export const place = 'Quayside Ropewalk';
 export const coaches = { tennis: 'Ottilie Ferrow', 'table tennis': 'Dag Penhollow' } as const;
 
 /** How an invented player learns and behaves. */
@@ -21,6 +20,8 @@ export interface Character {
   readonly away?: readonly number[];
   /** `double`: counts some touches twice; `deaf`: lets drops pass. */
   readonly fudges?: 'double' | 'deaf';
+  /** Drills this player sits out. */
+  readonly spares?: readonly string[];
 }
 
 const sickWeek = 5;
@@ -102,6 +103,7 @@ export const squad: readonly Character[] = [
       careNote: 'Right wrist is healing: easy on fast hands, stop at any pain, ask before serving.',
       focus: 'Quiet elbow in the forearm series',
     },
+    spares: ['fast-hand', 'throwing-serve'],
     pace: 0.9,
     drops: 1,
   },
@@ -177,7 +179,11 @@ export interface Weekly {
   readonly weekday: number;
   readonly startTime: string;
   readonly bookedMin: number;
+  /** A place of the house by name. */
+  readonly place: string;
   readonly drills: readonly string[];
+  /** After which drill (from 0) there is a drink. */
+  readonly drinkAfter: number;
 }
 
 export const timetable: readonly Weekly[] = [
@@ -186,8 +192,10 @@ export const timetable: readonly Weekly[] = [
     sport: 'tennis',
     weekday: 2,
     startTime: '16:30',
-    bookedMin: 20,
+    bookedMin: 30,
+    place: 'Rope hall',
     drills: [
+      'shoulder-and-side',
       'wrist-and-forearm',
       'marker-touches',
       'clap-and-catch',
@@ -196,29 +204,34 @@ export const timetable: readonly Weekly[] = [
       'shadow-forehand',
       'ring-target',
     ],
+    drinkAfter: 4,
   },
   {
     title: 'Hands and strokes',
     sport: 'tennis',
     weekday: 4,
     startTime: '16:30',
-    bookedMin: 20,
+    bookedMin: 30,
+    place: 'Slipway yard',
     drills: [
       'wrist-and-forearm',
+      'square-shuffle',
       'clap-and-catch',
       'turn-over-bounce',
+      'soft-catch',
       'racket-wall-rally',
-      'shadow-forehand',
       'toss-to-height',
       'ring-target',
     ],
+    drinkAfter: 4,
   },
   {
     title: 'Table and wall',
     sport: 'table tennis',
     weekday: 3,
     startTime: '17:15',
-    bookedMin: 15,
+    bookedMin: 25,
+    place: 'Rope hall',
     drills: [
       'wrist-and-forearm',
       'three-side-steps',
@@ -227,19 +240,23 @@ export const timetable: readonly Weekly[] = [
       'table-and-wall',
       'spin-on-the-floor',
     ],
+    drinkAfter: 3,
   },
   {
     title: 'Feet and counter',
     sport: 'table tennis',
     weekday: 6,
     startTime: '10:00',
-    bookedMin: 15,
+    bookedMin: 25,
+    place: 'Rope hall',
     drills: [
       'wrist-and-forearm',
-      'marker-touches',
+      'triangle-run',
+      'shadow-patterns',
       'turn-over-bounce',
       'table-tennis-forehand-counter',
       'ring-target',
     ],
+    drinkAfter: 2,
   },
 ];

@@ -1,6 +1,6 @@
-import type { Step } from '@/catalogue/types';
+import type { Step, Zone } from '@/catalogue/types';
 import type { EventKind } from '@/core/counting/event';
-import type { Dose } from '@/core/dose/dose';
+import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/random';
 import type { Character } from './people';
 
@@ -48,6 +48,12 @@ export function playBlock(
     }
   };
 
+  /** The better the hand, the nearer the first zone. */
+  const zoneOf = (zones: readonly Zone[]): Zone | undefined => {
+    const off = Math.abs(normal(random, 0, (0.35 + 1.25 * drop) * zones.length));
+    return zones[Math.min(zones.length - 1, Math.floor(off))];
+  };
+
   switch (dose.kind) {
     case 'row':
       keepGoing(countInS, dose.capS, 1);
@@ -58,10 +64,12 @@ export function playBlock(
       break;
     case 'reps': {
       let atS = countInS;
+      const zones = step.measure === 'grade' ? step.zones : undefined;
       for (let set = 1; set <= dose.sets * dose.sides; set++) {
         for (let rep = 0; rep < dose.reps; rep++) {
           atS += beat();
-          add(atS, random() < drop ? 'drop' : 'touch', set);
+          if (zones) add(atS, 'grade', set, zoneOf(zones)?.points ?? 0);
+          else add(atS, random() < drop ? 'drop' : 'touch', set);
         }
         atS += dose.restS;
       }
@@ -79,10 +87,32 @@ export function playBlock(
       let atS = countInS;
       for (let shot = 0; shot < dose.shots; shot++) {
         atS += beat();
-        // The better the hand, the nearer the first zone.
-        const off = Math.abs(normal(random, 0, (0.35 + 1.25 * drop) * zones.length));
-        add(atS, 'zone', 1, zones[Math.min(zones.length - 1, Math.floor(off))]?.points ?? 0);
+        add(atS, 'zone', 1, zoneOf(zones)?.points ?? 0);
       }
+      break;
+    }
+    case 'course': {
+      let atS = countInS;
+      for (let round = 1; round <= dose.rounds; round++) {
+        for (let lap = 0; lap < dose.laps; lap++) {
+          const lapS = beat() * (1 + drop);
+          atS += lapS;
+          add(atS, 'lap', round, Math.round(lapS * 10) / 10);
+        }
+        atS += dose.restS;
+      }
+      break;
+    }
+    case 'growing':
+    case 'routine': {
+      const tries = dose.kind === 'growing' ? growingSum(dose.to) : routineStretches(dose).length;
+      const lines = dose.kind === 'growing' ? dose.lines : 1;
+      let atS = countInS;
+      for (let line = 1; line <= lines; line++)
+        for (let one = 0; one < tries; one++) {
+          atS += beat();
+          add(atS, random() < drop ? 'drop' : 'touch', line);
+        }
       break;
     }
   }

@@ -1,13 +1,11 @@
-import { findDrill, findStep, neighbourStep } from '@/catalogue';
+import { stepAfter, type Book } from '@/catalogue';
 import { gateFor, judgedOn } from '@/catalogue/gate';
-import type { PlanBlock } from '@/catalogue/plan';
-import type { Drill, Step } from '@/catalogue/types';
-import type { Verdict } from '@/core/skill/next-target';
+import { workOf, type PlanBlock } from '@/catalogue/plan';
 import { nextTargets } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn, type JudgedStep } from '@/data/results';
-import { blocksByIds, getSession } from '@/data/session';
+import { getSession } from '@/data/session';
 import { putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
 import { knownPairs } from '@/data/log';
 import { write } from '@/data/write';
@@ -15,23 +13,30 @@ import type { Context } from './context';
 import { recentSince } from './days';
 import { refreshAttempts } from './results';
 import { check } from './schemas/check';
-import { planBlock } from './views/session-plan';
+import { plannedBlocksByIds } from './blocks';
+import { bookFor } from './book';
 import { decisionsSchema } from './schemas/decision';
 
-/** The steps of blocks, as they are judged under their doses; blocks no longer in the catalogue are left out. */
-export function judgedSteps(blocks: readonly PlanBlock[]): JudgedStep[] {
-  return blocks.flatMap(({ id, drillId, stepId, dose }) => {
-    const step = findStep(drillId, stepId);
-    if (!step) return [];
-    const { lowerIsBetter } = measures[step.measure];
-    return [{ key: id, drillId, stepId, gate: gateFor(step, dose).result, lowerIsBetter }];
-  });
-}
+/** Key of a player's evidence in a block. */
+export const judgedKey = (blockId: string, playerId: string): string => `${blockId} ${playerId}`;
 
-/** The step a verdict leads to. */
-export function stepAfter(drill: Drill, stepId: string, verdict: Verdict): Step {
-  const step = drill.steps.find((s) => s.id === stepId)!;
-  return verdict === 'hold' ? step : neighbourStep(drill, stepId, verdict === 'up' ? 1 : -1);
+/** What players are judged on in blocks, each on their own step under their own dose; unknown drills are left out. */
+export function judgedSteps(
+  book: Book,
+  blocks: readonly PlanBlock[],
+  playerIds: readonly string[],
+): JudgedStep[] {
+  return blocks.flatMap((block) =>
+    playerIds.flatMap((playerId) => {
+      const work = workOf(book, block, playerId);
+      if (!work) return [];
+      const { step, dose } = work;
+      const { lowerIsBetter } = measures[step.measure];
+      const gate = gateFor(step, dose).result;
+      const key = judgedKey(block.id, playerId);
+      return [{ key, playerId, drillId: block.drillId, stepId: step.id, gate, lowerIsBetter }];
+    }),
+  );
 }
 
 /**
@@ -45,41 +50,38 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
   await refreshAttempts(context.db);
   return write(context.db, async (tx) => {
     const blockIds = [...new Set(decisions.map((decision) => decision.blockId))];
-    const blocks = new Map((await blocksByIds(tx, blockIds)).map((block) => [block.id, block]));
+    const blocks = new Map((await plannedBlocksByIds(tx, blockIds)).map((block) => [block.id, block]));
     const first = blocks.get(blockIds[0]!);
     const session = first && (await getSession(tx, first.sessionId));
     if (!session || blockIds.some((id) => blocks.get(id)?.sessionId !== session.id))
       return refused('blockId', 'A block is not on record in this session (any more): reload the page.');
-    const unknown = [...blocks.values()].find((block) => !findStep(block.drillId, block.stepId));
+    const book = await bookFor(tx, session.coach);
+    const unknown = [...blocks.values()].find((block) => !book.step(block.drillId, block.stepId));
     if (unknown) return refused('blockId', `Drill ${unknown.drillId} is not in the catalogue (any more).`);
     const pairs = await knownPairs(tx, blockIds);
     if (decisions.some(({ blockId, playerId }) => !pairs.has(`${blockId} ${playerId}`)))
       return refused('playerId', 'A player was not in that block: reload the page.');
 
     const players = [...new Set(decisions.map((decision) => decision.playerId))];
-    const planned = new Map([...blocks.values()].map((block) => [block.id, planBlock(block)]));
     const evidence = await evidenceOn(
       tx,
-      players,
-      judgedSteps([...planned.values()]),
+      judgedSteps(book, [...blocks.values()], players),
       session,
       recentSince(session.day),
     );
     const decidedAtMs = context.nowMs;
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-      const { drillId, stepId, dose } = planned.get(blockId)!;
-      const drill = findDrill(drillId)!;
-      const step = findStep(drillId, stepId)!;
-      const shown = evidence.find((one) => one.key === blockId && one.playerId === playerId);
+      const { drill, step, dose } = workOf(book, blocks.get(blockId)!, playerId)!;
+      const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
       const { byDefault } = nextTargets(judgedOn(drill, step, dose, shown));
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
-      const nextStepId = stepAfter(drill, stepId, verdict).id;
+      const nextStepId = stepAfter(drill, step.id, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
       return {
         blockId,
         playerId,
-        drillId,
-        stepId,
+        drillId: drill.id,
+        stepId: step.id,
         verdict,
         nextStepId,
         target,

@@ -1,21 +1,38 @@
-import { findStep } from '@/catalogue';
+import { isEased } from '@/catalogue/changes';
+import { workOf } from '@/catalogue/plan';
 import { groupBy } from '@/core/group-by';
 import type { TouchEvent } from '@/core/counting/event';
-import { tally, type Tally } from '@/core/counting/tally';
-import type { Measure } from '@/core/counting/measure';
+import { tally } from '@/core/counting/tally';
 import type { Database } from '@/data/client';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';
-import { blocksByIds, getSession } from '@/data/session';
+import { getSession, type SessionRow } from '@/data/session';
 import { write } from '@/data/write';
+import { plannedBlocksByIds, type PlannedRow } from './blocks';
+import { bookFor } from './book';
 
-/** The tallies of one block, by player. */
-export function talliesOf(events: readonly TouchEvent[], measure: Measure): Map<string, Tally> {
-  const byPlayer = groupBy(events, (event) => event.playerId);
-  return new Map(
-    [...byPlayer].flatMap(([playerId, own]) =>
-      playerId === null ? [] : [[playerId, tally(own, measure)] as const],
-    ),
-  );
+/** The attempts of one player in one block, each counted as their own step is measured. */
+function attemptsOf(
+  block: PlannedRow,
+  playerId: string,
+  events: readonly TouchEvent[],
+  { drillId, stepId, measure }: { drillId: string; stepId: string; measure: Parameters<typeof tally>[1] },
+  day: string,
+): AttemptRow[] {
+  const eased = isEased(block.changes);
+  return tally(events, measure).attempts.map(({ number, result, touches, drops, startedMs, touchingMs }) => ({
+    blockId: block.id,
+    playerId,
+    number,
+    drillId,
+    stepId,
+    day,
+    result,
+    touches,
+    drops,
+    startedMs,
+    touchingMs,
+    eased,
+  }));
 }
 
 /**
@@ -26,32 +43,22 @@ export async function refreshAttempts(db: Database): Promise<void> {
   if ((await staleBlocks(db)).length === 0) return;
   await write(db, async (tx) => {
     const blockIds = await staleBlocks(tx);
-    const blocks = await blocksByIds(tx, blockIds);
-    const events = groupBy(await eventsOfBlocks(tx, blockIds), (event) => event.blockId);
+    const [blocks, log, book] = await Promise.all([
+      plannedBlocksByIds(tx, blockIds),
+      eventsOfBlocks(tx, blockIds),
+      bookFor(tx),
+    ]);
+    const events = groupBy(log, (event) => event.blockId);
+    const sessions = new Map<string, SessionRow>();
     const rows: AttemptRow[] = [];
-    const days = new Map<string, string>();
     for (const block of blocks) {
-      const step = findStep(block.drillId, block.stepId);
-      if (!step) continue;
-      const day = days.get(block.sessionId) ?? (await getSession(tx, block.sessionId))!.day;
-      days.set(block.sessionId, day);
-      for (const [playerId, result] of talliesOf(events.get(block.id) ?? [], step.measure)) {
-        for (const { number, result: value, touches, drops, startedMs, touchingMs } of result.attempts) {
-          const { id: blockId, drillId, stepId } = block;
-          rows.push({
-            blockId,
-            playerId,
-            number,
-            drillId,
-            stepId,
-            day,
-            result: value,
-            touches,
-            drops,
-            startedMs,
-            touchingMs,
-          });
-        }
+      const session = sessions.get(block.sessionId) ?? (await getSession(tx, block.sessionId))!;
+      sessions.set(session.id, session);
+      for (const [playerId, own] of groupBy(events.get(block.id) ?? [], (event) => event.playerId)) {
+        const work = playerId === null ? undefined : workOf(book, block, playerId);
+        if (playerId === null || !work) continue;
+        const step = { drillId: block.drillId, stepId: work.step.id, measure: work.step.measure };
+        rows.push(...attemptsOf(block, playerId, own, step, session.day));
       }
     }
     await replaceAttempts(tx, blockIds, rows);

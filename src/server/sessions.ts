@@ -1,8 +1,9 @@
+import { makeBook, type Book } from '@/catalogue';
+import { workOf, type PlanBlock } from '@/catalogue/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';
 import {
   blocksByIds,
-  blocksOfSessions,
   getSession,
   insertSession,
   loggedPairs,
@@ -11,14 +12,17 @@ import {
   putBlocks,
   setSessionPlayers,
   updateSession,
+  type SessionFields,
   type SessionRow,
 } from '@/data/session';
+import { getPlace } from '@/data/places';
 import { getPlayers, placesOf } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from './context';
 import { refreshAttempts } from './results';
 import { check } from './schemas/check';
-import { planBlock } from './views/session-plan';
+import { plannedBlocks } from './blocks';
+import { bookContents } from './book';
 import { planSchema, sessionSchema, type PlanForm } from './schemas/session';
 
 const unknownSession = refused(
@@ -35,7 +39,9 @@ export async function createSession(context: Context, input: unknown): Promise<O
     const missing = await missingPlayers(tx, playerIds);
     if (missing) return missing;
     const id = context.newId();
-    await insertSession(tx, id, fields, context.nowMs);
+    const unknown = await missingPlace(tx, fields.placeId);
+    if (unknown) return unknown;
+    await insertSession(tx, id, await withPlaceName(tx, fields), context.nowMs);
     await setSessionPlayers(tx, id, playerIds);
     return done({ id });
   });
@@ -49,30 +55,34 @@ export async function savePlan(
   id: string,
   input: unknown,
 ): Promise<Outcome<{ revision: number }>> {
-  const checked = check(planSchema, input);
+  const contents = await bookContents(context.db);
+  const checked = check(planSchema(makeBook(contents)), input);
   if (!checked.ok) return checked;
   const { playerIds, blocks, revision, ...fields } = checked.value;
+  const book = makeBook(contents, fields.coach);
   return write(context.db, async (tx) => {
     const session = await getSession(tx, id);
     if (!session) return unknownSession;
     const problem =
       stale(session, revision) ??
+      (await missingPlace(tx, fields.placeId)) ??
       (await missingPlayers(tx, playerIds)) ??
       (await countsAtRisk(tx, id, checked.value));
     if (problem) return problem;
-    await updateSession(tx, id, { ...fields, revision: revision + 1 });
+    await updateSession(tx, id, { ...(await withPlaceName(tx, fields)), revision: revision + 1 });
     await setSessionPlayers(tx, id, playerIds);
     await putBlocks(
       tx,
       id,
-      blocks.map((block, position) => ({
+      blocks.map(({ own: _own, ...block }, position) => ({
         ...block,
         sessionId: id,
         position,
         dose: JSON.stringify(block.dose),
+        changes: JSON.stringify(block.changes),
       })),
     );
-    await putTargets(tx, playerIds, blocks);
+    await putParts(tx, book, playerIds, blocks as readonly PlanBlock[]);
     return done({ revision: revision + 1 });
   });
 }
@@ -81,9 +91,8 @@ export async function savePlan(
 export async function loadPlan({ db }: Context, id: string): Promise<Outcome<PlanForm>> {
   const session = await getSession(db, id);
   if (!session) return unknownSession;
-  const [players, rows] = await Promise.all([playersOfSessions(db, [id]), blocksOfSessions(db, [id])]);
-  const { title, day, startTime, bookedMin, coach, placeName, revision } = session;
-  const blocks = rows.map(planBlock);
+  const [players, blocks] = await Promise.all([playersOfSessions(db, [id]), plannedBlocks(db, [id])]);
+  const { title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision } = session;
   return done({
     title,
     day,
@@ -91,31 +100,53 @@ export async function loadPlan({ db }: Context, id: string): Promise<Outcome<Pla
     bookedMin,
     coach,
     placeName,
+    placeId,
+    airC,
     revision,
     playerIds: players.get(id) ?? [],
-    blocks,
+    blocks: blocks.map(({ sessionId: _session, ...block }) => block),
   });
 }
 
-/** Each player's own target in each block: what was decided the last time they were judged on that step. */
-async function putTargets(
+/**
+ * Each player's part in each block: their own step and amount, whether they sit it out, and their own target, which is
+ * what was decided the last time they were judged on that step.
+ */
+async function putParts(
   tx: Executor,
+  book: Book,
   playerIds: readonly string[],
-  blocks: PlanForm['blocks'],
+  blocks: readonly PlanBlock[],
 ): Promise<void> {
   const places = await placesOf(tx, playerIds);
   for (const block of blocks) {
-    const targetOf = (playerId: string) =>
-      places.find(
-        (place) =>
-          place.playerId === playerId && place.drillId === block.drillId && place.stepId === block.stepId,
-      )?.target ?? null;
-    await putBlockPlayers(
-      tx,
-      block.id,
-      playerIds.map((playerId) => ({ playerId, target: targetOf(playerId) })),
-    );
+    const parts = playerIds.map((playerId) => {
+      const own = block.own.find((one) => one.playerId === playerId);
+      const stepId = workOf(book, block, playerId)!.step.id;
+      const place = places.find(
+        (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === stepId,
+      );
+      return {
+        playerId,
+        target: place?.target ?? null,
+        stepId: own ? stepId : null,
+        amount: own?.amount ?? null,
+        sitsOut: own?.out ?? false,
+      };
+    });
+    await putBlockPlayers(tx, block.id, parts);
   }
+}
+
+/** A session held at a place of the list is called by that place's name. */
+async function withPlaceName<T extends SessionFields>(tx: Executor, fields: T): Promise<T> {
+  const place = fields.placeId === null ? undefined : await getPlace(tx, fields.placeId);
+  return place ? { ...fields, placeName: place.name } : fields;
+}
+
+async function missingPlace(tx: Executor, placeId: string | null): Promise<Outcome<never> | null> {
+  if (placeId === null || (await getPlace(tx, placeId))) return null;
+  return refused('placeId', 'Place is not on the list (any more): choose another one.');
 }
 
 async function missingPlayers(tx: Executor, ids: readonly string[]): Promise<Outcome<never> | null> {
@@ -147,6 +178,7 @@ async function countsAtRisk(tx: Executor, id: string, plan: PlanForm): Promise<O
   ).some((block) => block.sessionId !== id);
   if (foreign) return refused('blocks', 'A block of this plan belongs to another session: reload the page.');
   const blockIds = new Set(plan.blocks.map((block) => block.id));
+  const now = await plannedBlocks(tx, [id]);
   for (const { blockId, playerId } of await loggedPairs(tx, id)) {
     if (!blockIds.has(blockId))
       return refused(
@@ -158,8 +190,32 @@ async function countsAtRisk(tx: Executor, id: string, plan: PlanForm): Promise<O
         'playerIds',
         'A player with counts was taken out: put them back (Undo); counts are never thrown away.',
       );
+    if (
+      playerId !== null &&
+      !sameWork(
+        now.find((block) => block.id === blockId),
+        plan,
+        blockId,
+        playerId,
+      )
+    )
+      return refused(
+        'blocks',
+        'A player’s step in a block with counts was changed, or they sit it out now: put it back (Undo); counts stay with the step they were made on.',
+      );
   }
   return null;
+}
+
+/** Does a player with counts keep the step they were counted on? */
+function sameWork(before: PlanBlock | undefined, plan: PlanForm, blockId: string, playerId: string): boolean {
+  const after = plan.blocks.find((block) => block.id === blockId)!;
+  const stepIn = (block: Pick<PlanBlock, 'stepId' | 'own'>) =>
+    block.own.find((one) => one.playerId === playerId)?.stepId ?? block.stepId;
+  const out = after.own?.find((one) => one.playerId === playerId)?.out ?? false;
+  return (
+    !before || (before.drillId === after.drillId && stepIn(before) === stepIn(after as PlanBlock) && !out)
+  );
 }
 
 /** Starts a session; starting a running one again changes nothing. */

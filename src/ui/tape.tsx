@@ -3,12 +3,16 @@ import { cx } from './class-names';
 
 /** One block's own parts, drawn to scale inside its piece of tape. */
 export function TapeParts({ time }: { time: BlockTime }) {
+  const restS = time.turns > 1 ? 0 : time.restS;
+  const collectS = time.collectS * time.turns;
   const parts = [
-    [time.setUpS, 'hatch-setup'],
-    [time.workS, 'bg-sheet'],
-    [time.restS, 'hatch-rest'],
-    [time.collectS, 'hatch-collect'],
+    [time.setUpS + time.showS, 'hatch-setup'],
+    // With turns the stations are in use all the time: one rests while the next one works.
+    [time.activeS - restS - collectS, 'bg-sheet'],
+    [restS, 'hatch-rest'],
+    [collectS, 'hatch-collect'],
     [time.changeoverS, 'hatch-setup'],
+    [time.breakS, 'hatch-rest'],
   ] as const;
   return (
     <span aria-hidden className="absolute inset-0 flex">

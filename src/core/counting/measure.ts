@@ -44,7 +44,7 @@ export const measures: Record<Measure, MeasureFacts> = {
   points: higher('round', 'hit', 'points'),
   laps: higher('round', 'lap', 'laps'),
   hold: higher('single', 'hold', 's held'),
-  grade: higher('single', 'catch', 'quality'),
+  grade: higher('round', 'catch', 'quality points'),
   lap: lower('lap', 's a lap'),
   steadiness: lower('round', 'cm spread'),
 };

@@ -1,3 +1,4 @@
+import { BounceSpread } from './bounce-spread';
 import type { TouchEvent } from './event';
 import { liveEvents } from './live';
 import { better, measures, type Measure } from './measure';
@@ -49,6 +50,8 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
   const drafts: Draft[] = [];
   let score = 0;
   let shots = 0;
+  const spreads = new Map<Draft, BounceSpread>();
+  const scored = measure === 'points' || measure === 'grade';
 
   for (const event of liveEvents(events)) {
     if (event.playerId === null) continue;
@@ -56,13 +59,14 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     const gap = event.atMs - draft.endedMs;
     draft.endedMs = Math.max(draft.endedMs, event.atMs);
     const value = event.value ?? 0;
-    if (measure === 'points') {
+    if (scored) {
       shots += 1;
       score += value;
       draft.result = (draft.result ?? 0) + value;
     }
-    if (event.kind === 'drop' || (event.kind === 'zone' && value <= 0)) {
+    if (event.kind === 'drop' || (scored && value <= 0)) {
       draft.drops += 1;
+      spreads.get(draft)?.drop();
       if (measure === 'row') draft.open = false;
       // A hold that was lost counts for as long as it lasted.
       if (measure === 'hold') draft.result = value;
@@ -70,7 +74,12 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     }
     if (draft.touches > 0 && gap > 0) draft.touchingMs += gap;
     draft.touches += 1;
-    if (measure !== 'points') draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
+    if (measure === 'steadiness') {
+      const spread = spreads.get(draft) ?? new BounceSpread();
+      spreads.set(draft, spread);
+      spread.touch(event.atMs);
+      draft.result = spread.spreadCm();
+    } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
   }
   const last = drafts.at(-1);
   return {
@@ -96,7 +105,7 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure): Draft {
   if (last) last.open = false;
   const draft: Draft = {
     round: event.attempt,
-    result: gathering === 'single' ? null : 0,
+    result: gathering === 'single' || measure === 'steadiness' ? null : 0,
     touches: 0,
     drops: 0,
     startedMs: event.atMs,

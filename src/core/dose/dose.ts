@@ -1,5 +1,6 @@
 /** How much of a step is done: the kinds of dose a block can carry. All times in seconds. */
-export type Dose = RepsDose | RowDose | TimedDose | HoldDose | ShotsDose;
+export type Dose =
+  RepsDose | RowDose | TimedDose | HoldDose | ShotsDose | CourseDose | GrowingDose | RoutineDose;
 export type DoseKind = Dose['kind'];
 
 /** Repetitions in sets, on one or both sides, with a rest after each set but the last. */
@@ -43,22 +44,69 @@ export interface ShotsDose {
   readonly collectS: number;
 }
 
+/** Rounds of so many laps of a course; the direction changes with every round. */
+export interface CourseDose {
+  readonly kind: 'course';
+  readonly rounds: number;
+  readonly laps: number;
+  readonly restS: number;
+}
+
+/** A growing count on every line: 1, then 2, up to `to`; then the next line. */
+export interface GrowingDose {
+  readonly kind: 'growing';
+  readonly lines: number;
+  readonly to: number;
+  readonly restS: number;
+}
+
+/** A routine: one part after the other, each held or moved through for its own time, on one or both sides. */
+export interface RoutineDose {
+  readonly kind: 'routine';
+  readonly rounds: number;
+  readonly changeS: number;
+  readonly parts: readonly RoutinePart[];
+}
+
+export interface RoutinePart {
+  readonly name: string;
+  readonly partS: number;
+  readonly sides: number;
+}
+
+/** The parts of a routine in the order they are done: a part on two sides is two. */
+export function routineStretches(dose: RoutineDose): RoutinePart[] {
+  const once = dose.parts.flatMap((part) => Array.from({ length: part.sides }, () => part));
+  return Array.from({ length: dose.rounds }, () => once).flat();
+}
+
+/** Repetitions on one line of a growing count: 1 + 2 + … + n = n(n + 1)/2. */
+export function growingSum(to: number): number {
+  return (to * (to + 1)) / 2;
+}
+
 /** The dose in a few words, as on the tape: "3 × 20 s, 20 s rest". */
 export function doseInWords(dose: Dose): string {
   switch (dose.kind) {
-    case 'reps': {
-      const sides = dose.sides === 2 ? ' each side' : '';
-      return dose.sets === 1 ? `${dose.reps} reps${sides}` : `${dose.sets} × ${dose.reps} reps${sides}`;
-    }
+    case 'reps':
+      return dose.sets === 1
+        ? `${dose.reps} reps${eachSide(dose)}`
+        : `${dose.sets} × ${dose.reps} reps${eachSide(dose)}`;
     case 'row':
       return `${dose.target} in a row, ${dose.capS} s at most`;
     case 'timed':
       return dose.rounds === 1 ? `${dose.workS} s` : `${dose.rounds} × ${dose.workS} s, ${dose.restS} s rest`;
-    case 'hold': {
-      const sides = dose.sides === 2 ? ' each side' : '';
-      return `${dose.holds} × ${dose.holdS} s hold${sides}`;
-    }
+    case 'hold':
+      return `${dose.holds} × ${dose.holdS} s hold${eachSide(dose)}`;
     case 'shots':
       return `${dose.shots} shots, ${dose.ballsAtHand} balls at hand`;
+    case 'course':
+      return `${dose.rounds} × ${dose.laps} ${dose.laps === 1 ? 'lap' : 'laps'}${dose.rounds > 1 ? ', direction changes' : ''}`;
+    case 'growing':
+      return `1 to ${dose.to} on ${dose.lines} ${dose.lines === 1 ? 'line' : 'lines'}`;
+    case 'routine':
+      return `${dose.parts.length} parts${dose.rounds > 1 ? `, ${dose.rounds} times` : ''}`;
   }
 }
+
+const eachSide = ({ sides }: { readonly sides: number }): string => (sides === 2 ? ' each side' : '');

@@ -1,99 +1,123 @@
 import { expectedDropsToRow, expectedTouchesToRow } from '../skill/row-odds';
-import type { Dose } from './dose';
+import { growingSum, routineStretches, type Dose } from './dose';
 
 /** What a dose needs to know about the step and the player to become time. */
 export interface Pace {
-  /** Seconds from one touch (repetition, shot) to the next, > 0. */
+  /** Seconds from one touch (repetition, shot, lap) to the next, > 0. */
   readonly perTouchS: number;
   /** Seconds a drop costs: fetch the ball, get ready, start again; >= 0. */
   readonly dropCostS: number;
   /** Chance that the next touch succeeds, 0 to 1. */
   readonly successRate: number;
-  /** Seconds to set out, brief and show, before the work; >= 0. */
+  /** Seconds to set out and brief, before the work; >= 0. */
   readonly setUpS: number;
+  /** Seconds of demonstration; >= 0. */
+  readonly showS: number;
   /** Seconds to change over to the next block; >= 0. */
   readonly changeoverS: number;
 }
 
-/** A dose as time and touches. Times in seconds; touches per player, successful ones only. */
-export interface DoseTime {
-  readonly setUpS: number;
+/** The work of a dose for one player. Times in seconds. */
+export interface DoseWork {
   readonly workS: number;
   readonly restS: number;
   readonly collectS: number;
-  readonly changeoverS: number;
-  readonly totalS: number;
+  /** Successful touches. */
   readonly touches: number;
+  /** All tries, good or dropped: what the body does. */
+  readonly tries: number;
+  /** Stretches of work with a rest between two of them. */
+  readonly bouts: number;
   /** True when an in-a-row target is expected to run into its time cap. */
   readonly capped: boolean;
 }
 
-/**
- * Seconds and touches of one dose for one player (or a group that works all at once).
- * Source: arithmetic of the trade, written out in {@link work}; the row's expectation is Feller's.
- */
-export function doseTime(dose: Dose, pace: Pace): DoseTime {
-  const part = work(dose, pace);
-  const totalS = pace.setUpS + part.workS + part.restS + part.collectS + pace.changeoverS;
-  return { setUpS: pace.setUpS, changeoverS: pace.changeoverS, totalS, ...part };
+/** A dose as time and touches: the work and what goes round it. */
+export interface DoseTime extends DoseWork {
+  readonly setUpS: number;
+  readonly showS: number;
+  readonly changeoverS: number;
+  readonly totalS: number;
 }
 
-type Work = Pick<DoseTime, 'workS' | 'restS' | 'collectS' | 'touches' | 'capped'>;
+/** Seconds and touches of one dose for one player who need not wait for anybody. */
+export function doseTime(dose: Dose, pace: Pace): DoseTime {
+  const work = doseWork(dose, pace);
+  const { setUpS, showS, changeoverS } = pace;
+  const totalS = setUpS + showS + work.workS + work.restS + work.collectS + changeoverS;
+  return { ...work, setUpS, showS, changeoverS, totalS };
+}
 
-function work(dose: Dose, pace: Pace): Work {
-  const none = { restS: 0, collectS: 0, capped: false };
+/**
+ * The work of one dose for one player.
+ * Source: arithmetic of the trade, written out case by case; the row's expectation is Feller's.
+ */
+export function doseWork(dose: Dose, pace: Pace): DoseWork {
   switch (dose.kind) {
     case 'reps': {
-      const rounds = dose.sets * dose.sides;
-      const tries = rounds * dose.reps;
-      return {
-        ...none,
-        workS: tries * pace.perTouchS,
-        restS: (rounds - 1) * dose.restS,
-        touches: tries * pace.successRate,
-      };
+      const bouts = dose.sets * dose.sides;
+      return byTries(bouts * dose.reps, bouts, dose.restS, pace);
     }
-    case 'row':
-      return { ...none, ...rowWork(dose.target, dose.capS, pace) };
-    case 'timed': {
-      const workS = dose.rounds * dose.workS;
-      return { ...none, workS, restS: (dose.rounds - 1) * dose.restS, touches: touchesIn(workS, pace) };
-    }
-    case 'hold': {
-      const holds = dose.holds * dose.sides;
-      return {
-        ...none,
-        workS: holds * dose.holdS,
-        restS: (holds - 1) * dose.restS,
-        touches: holds * pace.successRate,
-      };
-    }
+    case 'course':
+      return byTries(dose.rounds * dose.laps, dose.rounds, dose.restS, pace);
+    case 'growing':
+      return byTries(dose.lines * growingSum(dose.to), dose.lines, dose.restS, pace);
     case 'shots': {
       const walks = Math.ceil(dose.shots / dose.ballsAtHand);
-      return {
-        ...none,
-        workS: dose.shots * pace.perTouchS,
-        collectS: walks * dose.collectS,
-        touches: dose.shots * pace.successRate,
-      };
+      return { ...byTries(dose.shots, 1, 0, pace), collectS: walks * dose.collectS };
+    }
+    case 'row':
+      return { ...oneBout, ...rowWork(dose.target, dose.capS, pace) };
+    case 'timed': {
+      const workS = dose.rounds * dose.workS;
+      const restS = (dose.rounds - 1) * dose.restS;
+      return { ...oneBout, workS, restS, bouts: dose.rounds, ...touchesIn(workS, pace) };
+    }
+    case 'hold': {
+      const bouts = dose.holds * dose.sides;
+      return { ...byTries(bouts, bouts, dose.restS, pace), workS: bouts * dose.holdS };
+    }
+    case 'routine': {
+      const stretches = routineStretches(dose);
+      const workS = stretches.reduce((sum, part) => sum + part.partS, 0);
+      return { ...byTries(stretches.length, stretches.length, dose.changeS, pace), workS };
     }
   }
+}
+
+const oneBout = { restS: 0, collectS: 0, bouts: 1, capped: false };
+
+/** A known number of tries, each as long as the pace says, in bouts with a rest between two. */
+function byTries(tries: number, bouts: number, restS: number, pace: Pace): DoseWork {
+  return {
+    ...oneBout,
+    workS: tries * pace.perTouchS,
+    restS: (bouts - 1) * restS,
+    touches: tries * pace.successRate,
+    tries,
+    bouts,
+  };
 }
 
 /**
  * In-a-row: every try (good or dropped) takes `perTouchS`, every drop costs `dropCostS` more.
  * The expectation is cut at the cap, because that is when the block ends.
  */
-function rowWork(target: number, capS: number, pace: Pace): Pick<DoseTime, 'workS' | 'touches' | 'capped'> {
+function rowWork(
+  target: number,
+  capS: number,
+  pace: Pace,
+): Pick<DoseWork, 'workS' | 'touches' | 'tries' | 'capped'> {
   const tries = expectedTouchesToRow(pace.successRate, target);
   const drops = expectedDropsToRow(pace.successRate, target);
   const uncappedS = tries * pace.perTouchS + drops * pace.dropCostS;
-  if (uncappedS <= capS) return { workS: uncappedS, touches: tries - drops, capped: false };
-  return { workS: capS, touches: touchesIn(capS, pace), capped: true };
+  if (uncappedS <= capS) return { workS: uncappedS, touches: tries - drops, tries, capped: false };
+  return { workS: capS, ...touchesIn(capS, pace), capped: true };
 }
 
-/** Good touches in a stretch of time: each try costs its own time plus its share of drops. */
-function touchesIn(seconds: number, pace: Pace): number {
+/** Tries and good touches in a stretch of time: each try costs its own time plus its share of drops. */
+function touchesIn(seconds: number, pace: Pace): Pick<DoseWork, 'touches' | 'tries'> {
   const perTryS = pace.perTouchS + (1 - pace.successRate) * pace.dropCostS;
-  return (seconds / perTryS) * pace.successRate;
+  const tries = seconds / perTryS;
+  return { tries, touches: tries * pace.successRate };
 }

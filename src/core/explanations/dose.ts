@@ -1,6 +1,7 @@
 import { doseInWords, type Dose } from '../dose/dose';
 import type { DoseTime, Pace } from '../dose/time';
 import type { ExplainedInput, Explanation } from '../explain';
+import type { BlockTime } from '../planning/plan-time';
 import type { SuccessRate } from '../skill/success-rate';
 import { chanceOfRow, expectedTouchesToRow } from '../skill/row-odds';
 import { inMinutes, percent } from '../words';
@@ -17,19 +18,32 @@ export interface DosePart {
   readonly origins: { readonly touch: string; readonly drop: string; readonly setUp: string };
 }
 
+/** The same with the time of the whole block, its turns and breaks. */
+export interface BlockPart extends Omit<DosePart, 'time'> {
+  readonly time: BlockTime;
+}
+
 const formulas: Record<Dose['kind'], string> = {
   reps: 'sets × sides × reps × time of one + a rest after every set but the last',
   timed: 'rounds × work + a rest after every round but the last',
   hold: 'holds × sides × seconds + a rest after every hold but the last',
   shots: 'shots × time of one + a collecting walk whenever the balls at hand are gone',
+  course: 'rounds × laps × time of one + a rest after every round but the last',
+  growing: 'lines × n(n + 1)/2 × time of one + a rest after every line but the last',
+  routine: 'all parts on all their sides + a change between any two',
   row: 'expected tries × time of one + expected drops × cost of a drop, cut at the time cap. Expected tries to N in a row at success rate p are (1/p^N − 1) / (1 − p)',
 };
 
 /** Opens the time of a block. */
-export function explainBlockTime({ dose, pace, time, who, rate, origins }: DosePart): Explanation {
+export function explainBlockTime({ dose, pace, time, who, rate, origins }: BlockPart): Explanation {
   const parts: ExplainedInput[] = [
     { label: 'Dose', value: doseInWords(dose), from: 'set on this block' },
-    { label: 'Set out, brief and show', value: inMinutes(time.setUpS), from: origins.setUp },
+    { label: 'Set out and brief', value: inMinutes(time.setUpS), from: origins.setUp },
+    {
+      label: 'Show it',
+      value: inMinutes(time.showS),
+      from: 'as often as the youngest needs, 6 s each at most',
+    },
     {
       label: 'Work',
       value: inMinutes(time.workS),
@@ -37,6 +51,18 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: DoseP
     },
     ...(time.restS > 0 ? [{ label: 'Rest', value: inMinutes(time.restS) }] : []),
     ...(time.collectS > 0 ? [{ label: 'Collecting balls', value: inMinutes(time.collectS) }] : []),
+    ...(time.turns > 1
+      ? [
+          {
+            label: `${time.turns} turns at the station`,
+            value: inMinutes(time.activeS),
+            from: 'one turn works while another rests; collecting comes on top',
+          },
+        ]
+      : []),
+    ...(time.breakS > 0
+      ? [{ label: 'Drink', value: inMinutes(time.breakS), from: 'set on this block' }]
+      : []),
     { label: 'Changeover', value: inMinutes(time.changeoverS), from: 'none after the last block' },
     { label: 'Time of one touch', value: `${pace.perTouchS} s`, from: origins.touch },
   ];
@@ -61,7 +87,7 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: DoseP
   return {
     title: 'Time of this block',
     value: inMinutes(time.totalS),
-    formula: `Set-up + work + rest + collecting + changeover. Work: ${formulas[dose.kind]}.`,
+    formula: `Set-up + showing + work + rest + collecting + changeover. Work: ${formulas[dose.kind]}.`,
     inputs: parts,
     source:
       dose.kind === 'row'
@@ -73,7 +99,7 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: DoseP
 /** Opens the touches a player can expect in a block. */
 export function explainBlockTouches({ dose, pace, time, who, rate }: DosePart, touches: number): Explanation {
   const perTryS = pace.perTouchS + (1 - pace.successRate) * pace.dropCostS;
-  const byTries = dose.kind === 'reps' || dose.kind === 'shots' || dose.kind === 'hold';
+  const byTries = dose.kind !== 'row' && dose.kind !== 'timed';
   return {
     title: `Touches to expect, ${who}`,
     value: String(Math.round(touches)),
@@ -89,7 +115,7 @@ export function explainBlockTouches({ dose, pace, time, who, rate }: DosePart, t
       },
       rateInput(who, rate),
     ],
-    source: 'Our arithmetic. Everyone works at once; who is done sooner goes on.',
+    source: 'Our arithmetic. Who is done sooner than the slowest of their turn goes on.',
   };
 }
 

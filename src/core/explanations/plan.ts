@@ -37,6 +37,6 @@ export function explainPlanTouches(
       value: String(Math.round(block.touchesOf[playerId] ?? 0)),
     })),
     source:
-      'Our arithmetic: each block’s work time at the player’s own success rate. Everyone works at once.',
+      'Our arithmetic: each block’s work time at the player’s own success rate. Waiting for a turn gives none.',
   };
 }

@@ -1,25 +1,44 @@
 import type { Dose } from '../dose/dose';
-import { doseTime, type DoseTime, type Pace } from '../dose/time';
+import { addLoads, loadOf, noLoadSum, type Load, type LoadSum } from '../dose/load';
+import { doseWork, type DoseTime, type DoseWork, type Pace } from '../dose/time';
+import { stationS, turnsOf } from './turns';
 
-/** One player's way through a block: the pace is their own. */
+/** One player's way through a block: their own dose, pace and load. */
 export interface PlannedPlayer {
   readonly playerId: string;
+  readonly dose: Dose;
   readonly pace: Pace;
+  readonly load: Load;
 }
 
 export interface PlannedBlock {
   readonly id: string;
-  readonly dose: Dose;
   readonly players: readonly PlannedPlayer[];
+  /** How many can work at once at all stations together, >= 1. */
+  readonly holds: number;
+  /** Does a helper feed, hold or call for every try? */
+  readonly helped: boolean;
+  /** Seconds of drink break after the block, >= 0. */
+  readonly breakS: number;
 }
 
 export interface BlockTime extends DoseTime {
   readonly id: string;
   /** Seconds from the session's start. */
   readonly startS: number;
+  readonly breakS: number;
+  /** Turns at the stations: 1 when everybody works at once. */
+  readonly turns: number;
+  /** Seconds the stations are in use: work, rest and collecting of all turns. */
+  readonly activeS: number;
   /** Touches to expect, per player. */
   readonly touchesOf: Readonly<Record<string, number>>;
-  /** The player whose work takes longest: the block lasts as long as they need. */
+  /** Seconds each player waits for a turn. */
+  readonly waitOf: Readonly<Record<string, number>>;
+  readonly loadOf: Readonly<Record<string, LoadSum>>;
+  /** What a helper has to do: feeds (or holds, calls), and seconds of it. Nothing when none is needed. */
+  readonly helper: { readonly feeds: number; readonly busyS: number };
+  /** The player whose work takes longest: their turn lasts as long as they need. */
   readonly slowestId: string;
 }
 
@@ -30,43 +49,104 @@ export interface PlanTime {
   /** Seconds over the booking; negative when there is room. */
   readonly overrunS: number;
   readonly touchesOf: Readonly<Record<string, number>>;
+  readonly waitOf: Readonly<Record<string, number>>;
+  readonly loadOf: Readonly<Record<string, LoadSum>>;
+  readonly helper: { readonly feeds: number; readonly busyS: number };
+  /** The player with the fewest touches; null with one player or none. */
+  readonly leastServedId: string | null;
 }
 
 /**
- * A whole session as time and touches. Everyone works at once, so a block lasts as long as its
- * slowest player; a player who is done sooner goes on, so their touches grow with the block.
- * The last block has no changeover.
+ * A whole session as time, touches, waiting and load. A turn lasts as long as its slowest player; a player who is
+ * done sooner goes on, so their touches grow with the turn. The last block has no changeover and no break.
  * @param bookedS seconds booked, > 0
  * @throws RangeError when a block has no players
  */
 export function planTime(blocks: readonly PlannedBlock[], bookedS: number): PlanTime {
   const touchesOf: Record<string, number> = {};
+  const waitOf: Record<string, number> = {};
+  const loads: Record<string, LoadSum> = {};
+  let feeds = 0;
+  let busyS = 0;
   let startS = 0;
   const timed = blocks.map((block, index) => {
     const time = blockTime(block, index === blocks.length - 1);
-    for (const [player, touches] of Object.entries(time.touchesOf)) {
-      touchesOf[player] = (touchesOf[player] ?? 0) + touches;
+    for (const { playerId } of block.players) {
+      touchesOf[playerId] = (touchesOf[playerId] ?? 0) + time.touchesOf[playerId]!;
+      waitOf[playerId] = (waitOf[playerId] ?? 0) + time.waitOf[playerId]!;
+      loads[playerId] = addLoads(loads[playerId] ?? noLoadSum, time.loadOf[playerId]!);
     }
+    feeds += time.helper.feeds;
+    busyS += time.helper.busyS;
     const placed = { ...time, startS };
     startS += time.totalS;
     return placed;
   });
-  return { blocks: timed, totalS: startS, bookedS, overrunS: startS - bookedS, touchesOf };
+  return {
+    blocks: timed,
+    totalS: startS,
+    bookedS,
+    overrunS: startS - bookedS,
+    touchesOf,
+    waitOf,
+    loadOf: loads,
+    helper: { feeds, busyS },
+    leastServedId: leastOf(touchesOf),
+  };
 }
 
+function leastOf(touchesOf: Readonly<Record<string, number>>): string | null {
+  const all = Object.entries(touchesOf);
+  if (all.length < 2) return null;
+  return all.reduce((least, next) => (next[1] < least[1] ? next : least))[0];
+}
+
+type Timed = PlannedPlayer & { readonly work: DoseWork };
+const slowestOf = (players: readonly Timed[]): Timed =>
+  players.reduce((so, next) => (next.work.workS > so.work.workS ? next : so));
+
 function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'> {
-  const times = block.players.map(({ playerId, pace }) => ({
-    playerId,
-    time: doseTime(block.dose, last ? { ...pace, changeoverS: 0 } : pace),
+  if (block.players.length === 0) throw new RangeError('A block has at least one player.');
+  const timed = block.players.map<Timed>((player) => ({
+    ...player,
+    work: doseWork(player.dose, player.pace),
   }));
-  const first = times[0];
-  if (!first) throw new RangeError('A block has at least one player.');
-  const slowest = times.reduce((so, next) => (next.time.workS > so.time.workS ? next : so), first);
-  const touchesOf = Object.fromEntries(
-    times.map(({ playerId, time }) => [
-      playerId,
-      time.touches * (time.workS > 0 ? slowest.time.workS / time.workS : 1),
-    ]),
-  );
-  return { id: block.id, ...slowest.time, touchesOf, slowestId: slowest.playerId };
+  const turns = turnsOf(timed, block.holds);
+  const leaders = turns.map(slowestOf);
+  const activeS = stationS(leaders.map((leader) => leader.work));
+  const slowest = slowestOf(leaders);
+
+  const touchesOf: Record<string, number> = {};
+  const waitOf: Record<string, number> = {};
+  const loads: Record<string, LoadSum> = {};
+  let feeds = 0;
+  for (const [index, turn] of turns.entries()) {
+    const { workS, restS, collectS } = leaders[index]!.work;
+    for (const { playerId, work, load } of turn) {
+      const goesOn = work.workS > 0 ? workS / work.workS : 1;
+      touchesOf[playerId] = work.touches * goesOn;
+      loads[playerId] = loadOf(load, work.tries * goesOn);
+      waitOf[playerId] = Math.max(0, activeS - workS - restS - collectS);
+      feeds += work.tries * goesOn;
+    }
+  }
+  const { setUpS, showS, changeoverS } = slowest.pace;
+  const afterS = last ? 0 : changeoverS;
+  const breakS = last ? 0 : block.breakS;
+  return {
+    id: block.id,
+    ...slowest.work,
+    setUpS,
+    showS,
+    changeoverS: afterS,
+    breakS,
+    turns: turns.length,
+    activeS,
+    totalS: setUpS + showS + activeS + afterS + breakS,
+    touchesOf,
+    waitOf,
+    loadOf: loads,
+    helper: block.helped ? { feeds, busyS: activeS } : { feeds: 0, busyS: 0 },
+    slowestId: slowest.playerId,
+  };
 }

@@ -1,4 +1,4 @@
-import type { Dose } from '../dose/dose';
+import { growingSum, routineStretches, type Dose } from '../dose/dose';
 
 export type PhaseKind = 'countIn' | 'work' | 'rest';
 
@@ -20,14 +20,28 @@ export const countInS = 3;
  */
 export function phasesOf(dose: Dose, workS: number): Phase[] {
   const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1 }];
-  const rounds = roundsOf(dose);
-  const eachS = roundS(dose, workS, rounds);
-  const restS = 'restS' in dose ? dose.restS : 0;
-  for (let round = 1; round <= rounds; round++) {
-    phases.push({ kind: 'work', seconds: eachS, round });
-    if (round < rounds && restS > 0) phases.push({ kind: 'rest', seconds: restS, round });
+  const each = worksOf(dose, workS);
+  const restS = dose.kind === 'routine' ? dose.changeS : 'restS' in dose ? dose.restS : 0;
+  for (const [index, seconds] of each.entries()) {
+    phases.push({ kind: 'work', seconds, round: index + 1 });
+    if (index < each.length - 1 && restS > 0) phases.push({ kind: 'rest', seconds: restS, round: index + 1 });
   }
   return phases;
+}
+
+/** The phases of a block in which so many turns follow one another: each is counted in, and rounds number on. */
+export function inTurns(phases: readonly Phase[], turns: number): Phase[] {
+  const rounds = Math.max(...phases.map((phase) => phase.round));
+  return Array.from({ length: turns }, (_, turn) =>
+    phases.map((phase) => ({ ...phase, round: phase.round + turn * rounds })),
+  ).flat();
+}
+
+/** Seconds of work of every round, set, side or part. */
+function worksOf(dose: Dose, workS: number): number[] {
+  if (dose.kind === 'routine') return routineStretches(dose).map((part) => part.partS);
+  const rounds = roundsOf(dose);
+  return Array.from({ length: rounds }, () => roundS(dose, workS, rounds));
 }
 
 /** How many separate rounds of work a dose has. */
@@ -36,16 +50,35 @@ export function roundsOf(dose: Dose): number {
     case 'reps':
       return dose.sets * dose.sides;
     case 'timed':
+    case 'course':
       return dose.rounds;
+    case 'growing':
+      return dose.lines;
     case 'hold':
       return dose.holds * dose.sides;
+    case 'routine':
+      return routineStretches(dose).length;
     case 'row':
     case 'shots':
       return 1;
   }
 }
 
-function roundS(dose: Dose, workS: number, rounds: number): number {
+/** Tries in one round, where the dose says how many: what moves a count on to the next set, line or round. */
+export function triesARound(dose: Dose): number | null {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.reps;
+    case 'course':
+      return dose.laps;
+    case 'growing':
+      return growingSum(dose.to);
+    default:
+      return null;
+  }
+}
+
+function roundS(dose: Exclude<Dose, { kind: 'routine' }>, workS: number, rounds: number): number {
   switch (dose.kind) {
     case 'timed':
       return dose.workS;
@@ -53,8 +86,7 @@ function roundS(dose: Dose, workS: number, rounds: number): number {
       return dose.holdS;
     case 'row':
       return dose.capS;
-    case 'reps':
-    case 'shots':
+    default:
       return workS / rounds;
   }
 }

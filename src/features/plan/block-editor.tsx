@@ -1,49 +1,58 @@
 'use client';
 
 import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
-import { findDrill, findStep } from '@/catalogue';
+import Link from 'next/link';
+import type { Book } from '@/catalogue';
 import { paceOn, rateOn } from '@/catalogue/pace';
-import { recordOf, type PlanBlock } from '@/catalogue/plan';
-import { explainBlockTime, explainBlockTouches } from '@/core/explanations/dose';
-import { doseTime } from '@/core/dose/time';
+import { recordOf, workOf, type OwnWork, type PlanBlock } from '@/catalogue/plan';
+import type { Change } from '@/catalogue/types';
+import type { Mend, Warning } from '@/core/care/care';
 import type { Dose } from '@/core/dose/dose';
+import { doseTime } from '@/core/dose/time';
+import { explainBlockTime, type DosePart } from '@/core/explanations/dose';
 import { originInWords } from '@/core/origin';
+import type { Fit } from '@/core/place/fits';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { Figure } from '@/ui/figure';
+import { FitLine } from '@/ui/fit-line';
 import { Stairs } from '@/ui/stairs';
+import { BlockChanges } from './block-changes';
+import { BlockPlayers } from './block-players';
+import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
 
 export interface BlockEditorProps {
   readonly view: SessionPlanView;
+  readonly book: Book;
   readonly block: PlanBlock;
-  readonly time: BlockTime;
+  /** Undefined while everybody sits it out. */
+  readonly time: BlockTime | undefined;
+  readonly fit: Fit | undefined;
+  readonly warnings: readonly Warning[];
   readonly place: { readonly index: number; readonly of: number };
   readonly players: readonly PlayerFacts[];
   readonly onStep: (stepId: string) => void;
   readonly onDose: (dose: Dose) => void;
+  readonly onOwn: (playerId: string, own: Partial<OwnWork>) => void;
+  readonly onChange: (change: Change) => void;
+  readonly onStations: (stations: number) => void;
+  readonly onBreak: (seconds: number) => void;
+  readonly onMend: (mend: Mend) => void;
   readonly onMove: (to: number) => void;
   readonly onRemove: () => void;
 }
 
-/** One block opened: its step, its dose, and what that costs and gives. */
-export function BlockEditor({
-  view,
-  block,
-  time,
-  place,
-  players,
-  onStep,
-  onDose,
-  onMove,
-  onRemove,
-}: BlockEditorProps) {
-  const drill = findDrill(block.drillId)!;
-  const step = findStep(block.drillId, block.stepId)!;
+/** One block opened: its step, its dose, whether it fits, the care it takes, and what it costs and gives. */
+export function BlockEditor(props: BlockEditorProps) {
+  const { view, book, block, time, fit, warnings, players } = props;
+  const drill = book.drill(block.drillId)!;
+  const step = book.step(block.drillId, block.stepId)!;
   const counted = view.counted.includes(block.id);
+  const youngest = Math.min(...players.map((player) => player.age));
 
   const origins = {
     touch: originInWords(step.perTouchS),
@@ -51,76 +60,42 @@ export function BlockEditor({
     setUp: originInWords(drill.setUpS),
   };
   /** The inputs of a number for one player. */
-  const partOf = (player: PlayerFacts) => {
-    const record = recordOf(view.records, player.id, drill.id, step.id);
-    const pace = paceOn(drill, step, record);
+  const partOf = (player: PlayerFacts): DosePart => {
+    const work = workOf(book, block, player.id)!;
+    const record = recordOf(view.records, player.id, drill.id, work.step.id);
+    const pace = paceOn(work.drill, work.step, youngest, record, block.changes);
+    const { dose } = work;
     return {
-      dose: block.dose,
+      dose,
       pace,
-      time: doseTime(block.dose, pace),
+      time: doseTime(dose, pace),
       who: player.name,
-      rate: rateOn(step, record),
+      rate: rateOn(work.step, record),
       origins,
     };
   };
-  const slowest = players.find((player) => player.id === time.slowestId) ?? players[0]!;
-  const targets = players.map((player) => ({
-    player,
-    touches: time.touchesOf[player.id] ?? 0,
-    target: view.places.find(
-      ([id, drillId, stepId]) => id === player.id && drillId === drill.id && stepId === step.id,
-    )?.[3],
-  }));
+  const slowest = players.find((player) => player.id === time?.slowestId) ?? players[0]!;
+  const targetOf = (playerId: string, stepId: string) =>
+    view.places.find(([id, drillId, on]) => id === playerId && drillId === drill.id && on === stepId)?.[3];
 
   return (
-    <div className="space-y-3">
-      <div className="flex items-start justify-between gap-2">
-        <div className="min-w-0">
-          <h2 className="text-xl">
-            {place.index + 1}. {drill.title}
-          </h2>
-          <p className="truncate text-sm text-soft" title={step.cue}>
-            {drill.family} · {step.cue}
-          </p>
-        </div>
-        <div className="-mt-1 flex shrink-0">
-          <Button
-            look="quiet"
-            className="px-2"
-            onClick={() => onMove(place.index - 1)}
-            disabled={place.index === 0}
-            aria-label="Move earlier"
-          >
-            <ArrowLeft aria-hidden size={18} /> Earlier
-          </Button>
-          <Button
-            look="quiet"
-            className="px-2"
-            onClick={() => onMove(place.index + 1)}
-            disabled={place.index === place.of - 1}
-            aria-label="Move later"
-          >
-            Later <ArrowRight aria-hidden size={18} />
-          </Button>
-          <Button
-            look="quiet"
-            className="px-2"
-            onClick={onRemove}
-            disabled={counted}
-            title={counted ? 'This block has counts: it stays in the plan.' : undefined}
-            aria-label="Take out this block"
-          >
-            <Trash2 aria-hidden size={18} /> Take out
-          </Button>
-        </div>
-      </div>
+    <div className="space-y-2.5">
+      <Head
+        {...props}
+        title={drill.title}
+        about={`${drill.family} · ${step.cue}`}
+        counted={counted}
+        href={`/drills/${drill.id}`}
+      />
+      {fit && <FitLine fit={fit} />}
+      {warnings.length > 0 && <CareList warnings={warnings} counted={view.counted} onMend={props.onMend} />}
       <div className="flex items-end gap-4">
         <label className="min-w-0 flex-1 font-semibold">
           Step
           <select
             value={step.id}
             disabled={counted}
-            onChange={(event) => onStep(event.target.value)}
+            onChange={(event) => props.onStep(event.target.value)}
             className="mt-1 block min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-3"
           >
             {drill.steps.map((one, index) => (
@@ -139,46 +114,139 @@ export function BlockEditor({
       <p className="text-sm">
         {step.task} <span className="text-soft">{step.change}</span>
       </p>
-      <DoseFields key={`${block.id} ${step.id}`} dose={block.dose} onChange={onDose} />
-      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 border-t-2 border-line pt-2">
-        <span className="text-lg font-semibold">
-          <Figure
-            label={`Time of this block: ${inMinutes(time.totalS)}`}
-            explain={() => explainBlockTime({ ...partOf(slowest), time })}
-          >
-            {inMinutes(time.totalS)}
-          </Figure>
-        </span>
-        <span className="text-sm text-soft">
-          set-up {inMinutes(time.setUpS)}, work {inMinutes(time.workS)}
-          {time.restS > 0 && `, rest ${inMinutes(time.restS)}`}
-          {time.collectS > 0 && `, collecting ${inMinutes(time.collectS)}`}
-          {time.changeoverS > 0 && `, changeover ${inMinutes(time.changeoverS)}`}
-          {time.capped && '; the time cap ends it'}
-        </span>
-      </div>
-      <ul
-        aria-label="Touches to expect in this block"
-        className="grid grid-cols-2 gap-x-4 text-sm sm:grid-cols-3"
-      >
-        {targets.map(({ player, touches, target }) => (
-          <li
-            key={player.id}
-            className="flex min-h-7 items-center justify-between gap-2 border-b border-line"
-          >
-            <span className="truncate">{player.name}</span>
-            <span className="whitespace-nowrap">
-              {target !== undefined && <span className="text-soft">aims at {target} · </span>}
+      <DoseFields key={`${block.id} ${step.id}`} dose={block.dose} onChange={props.onDose} />
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-1 border-t-2 border-line pt-2">
+        {time && (
+          <div>
+            <span className="text-lg font-semibold">
               <Figure
-                label={`${player.name}: about ${Math.round(touches)} touches`}
-                explain={() => explainBlockTouches({ ...partOf(player), time }, touches)}
+                label={`Time of this block: ${inMinutes(time.totalS)}`}
+                explain={() => explainBlockTime({ ...partOf(slowest), time })}
               >
-                {Math.round(touches)}
+                {inMinutes(time.totalS)}
               </Figure>
-            </span>
-          </li>
-        ))}
-      </ul>
+            </span>{' '}
+            <span className="text-sm text-soft">{partsInWords(time)}</span>
+          </div>
+        )}
+        <SmallNumber label="Stations" value={block.stations} max={8} onChange={props.onStations} />
+        <SmallNumber label="Drink after, s" value={block.breakS} max={600} min={0} onChange={props.onBreak} />
+      </div>
+      <BlockChanges drill={drill} put={block.changes} onToggle={props.onChange} />
+      {time ? (
+        <BlockPlayers
+          book={book}
+          block={block}
+          time={time}
+          players={players}
+          counted={counted}
+          targetOf={targetOf}
+          partOf={partOf}
+          onOwn={props.onOwn}
+        />
+      ) : (
+        <p className="text-soft">Everybody sits this block out: it takes no time. Undo brings them back.</p>
+      )}
+    </div>
+  );
+}
+
+function partsInWords(time: BlockTime): string {
+  const parts = [
+    `set-up ${inMinutes(time.setUpS)}`,
+    `showing ${inMinutes(time.showS)}`,
+    time.turns > 1 ? `${time.turns} turns ${inMinutes(time.activeS)}` : `work ${inMinutes(time.workS)}`,
+    time.turns === 1 && time.restS > 0 && `rest ${inMinutes(time.restS)}`,
+    time.turns === 1 && time.collectS > 0 && `collecting ${inMinutes(time.collectS)}`,
+    time.changeoverS > 0 && `changeover ${inMinutes(time.changeoverS)}`,
+    time.breakS > 0 && `drink ${inMinutes(time.breakS)}`,
+  ];
+  return parts.filter(Boolean).join(', ') + (time.capped ? '; the time cap ends it' : '');
+}
+
+interface SmallNumberProps {
+  readonly label: string;
+  readonly value: number;
+  readonly min?: number;
+  readonly max: number;
+  readonly onChange: (value: number) => void;
+}
+
+function SmallNumber({ label, value, min = 1, max, onChange }: SmallNumberProps) {
+  return (
+    <label className="ml-auto flex items-center gap-2 text-sm font-semibold first-of-type:ml-auto">
+      {label}
+      <input
+        key={value}
+        type="number"
+        defaultValue={value}
+        min={min}
+        max={max}
+        onBlur={(event) => {
+          const typed = Number(event.target.value);
+          if (Number.isInteger(typed) && typed >= min && typed <= max && typed !== value) onChange(typed);
+          else event.target.value = String(value);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+        }}
+        className="tabular min-h-9 w-16 rounded-md border-2 border-edge bg-sheet px-2"
+      />
+    </label>
+  );
+}
+
+interface HeadProps extends BlockEditorProps {
+  readonly title: string;
+  readonly about: string;
+  readonly counted: boolean;
+  readonly href: string;
+}
+
+function Head({ title, about, counted, href, place, block, onMove, onRemove }: HeadProps) {
+  return (
+    <div className="flex items-start justify-between gap-2">
+      <div className="min-w-0">
+        <h2 className="text-xl">
+          {place.index + 1}. {title} {block.retest && <span className="text-sm text-soft">(retest)</span>}
+        </h2>
+        <p className="truncate text-sm text-soft" title={about}>
+          <Link href={href} className="font-semibold text-ink underline underline-offset-4">
+            Drill page
+          </Link>{' '}
+          · {about}
+        </p>
+      </div>
+      <div className="-mt-1 flex shrink-0">
+        <Button
+          look="quiet"
+          className="px-2"
+          onClick={() => onMove(place.index - 1)}
+          disabled={place.index === 0}
+          aria-label="Move earlier"
+        >
+          <ArrowLeft aria-hidden size={18} /> Earlier
+        </Button>
+        <Button
+          look="quiet"
+          className="px-2"
+          onClick={() => onMove(place.index + 1)}
+          disabled={place.index === place.of - 1}
+          aria-label="Move later"
+        >
+          Later <ArrowRight aria-hidden size={18} />
+        </Button>
+        <Button
+          look="quiet"
+          className="px-2"
+          onClick={onRemove}
+          disabled={counted}
+          title={counted ? 'This block has counts: it stays in the plan.' : undefined}
+          aria-label="Take out this block"
+        >
+          <Trash2 aria-hidden size={18} /> Take out
+        </Button>
+      </div>
     </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { Dose } from '@/core/dose/dose';
-import { doseFields, fieldProblem, type DoseField } from '@/core/dose/limits';
+import { doseFields, fieldProblem, partField, type DoseField } from '@/core/dose/limits';
 import { Field } from '@/ui/field';
 
 /** The numbers of a dose. A number that cannot be stays in its field with what is wrong; the plan keeps the last good one. */
@@ -21,6 +21,20 @@ export function DoseFields({ dose, onChange }: { dose: Dose; onChange: (dose: Do
           />
         );
       })}
+      {dose.kind === 'routine' &&
+        dose.parts.map((part, index) => (
+          <DoseInput
+            key={`${index} ${part.name} ${part.partS}`}
+            field={{ ...partField, label: part.sides === 2 ? `${part.name}, each side` : part.name }}
+            value={part.partS}
+            onChange={(partS) =>
+              onChange({
+                ...dose,
+                parts: dose.parts.map((one, at) => (at === index ? { ...one, partS } : one)),
+              })
+            }
+          />
+        ))}
     </div>
   );
 }

@@ -1,21 +1,42 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
-import { catalogue } from '@/catalogue';
+import { useMemo, useState } from 'react';
+import type { Book } from '@/catalogue';
+import { matches } from '@/catalogue/find';
+import { kitAtHand } from '@/catalogue/kit';
 import { families, sports, type Sport } from '@/catalogue/types';
+import { fitsHere, type Fit } from '@/core/place/fits';
 import { counted } from '@/core/words';
+import type { SessionPlanView } from '@/server/views/session-plan';
 
-/** The catalogue at hand: find a drill by words or sport, and add it to the end of the plan. */
-export function DrillPicker({ sport, onAdd }: { sport: Sport; onAdd: (drillId: string) => void }) {
+const fitWords: Readonly<Record<Fit['verdict'], string>> = {
+  fits: '',
+  'stand-in': 'with a stand-in',
+  no: 'does not fit here',
+};
+
+interface Props {
+  readonly book: Book;
+  readonly sport: Sport;
+  readonly players: number;
+  readonly view: Pick<SessionPlanView, 'grounds' | 'kit'>;
+  readonly placeId: string | null;
+  readonly onAdd: (drillId: string) => void;
+}
+
+/** The catalogue at hand: find a drill by words or sport, see whether it fits here, and add it to the end of the plan. */
+export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Props) {
   const [words, setWords] = useState('');
   const [only, setOnly] = useState<Sport | 'both'>(sport);
-  const wanted = words.trim().toLowerCase();
-  const found = catalogue.filter(
-    (drill) =>
-      (only === 'both' || drill.sports.includes(only)) &&
-      (wanted === '' || `${drill.title} ${drill.family} ${drill.purpose}`.toLowerCase().includes(wanted)),
+  const found = book.drills.filter(
+    (drill) => (only === 'both' || drill.sports.includes(only)) && matches(drill, words),
   );
+  const fits = useMemo(() => {
+    const place = view.grounds.find((one) => one.id === placeId) ?? null;
+    const atHand = kitAtHand(view.kit);
+    return new Map(book.drills.map((drill) => [drill.id, fitsHere(drill, players, 1, place, atHand)]));
+  }, [book, players, view, placeId]);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex gap-2">
@@ -53,24 +74,27 @@ export function DrillPicker({ sport, onAdd }: { sport: Sport; onAdd: (drillId: s
           return own.length === 0 ? null : (
             <section key={family} aria-label={family}>
               <h3 className="border-b-2 border-line px-1 pt-2 text-sm text-soft">{family}</h3>
-              {own.map((drill) => (
-                <button
-                  key={drill.id}
-                  type="button"
-                  onClick={() => onAdd(drill.id)}
-                  title={drill.purpose}
-                  className="flex min-h-11 w-full items-center gap-2 rounded-md px-1 text-left hover:bg-chalk"
-                >
-                  <Plus aria-hidden size={18} className="shrink-0" />
-                  <span className="font-semibold">
-                    <span className="sr-only">Add </span>
-                    {drill.title}
-                  </span>
-                  <span className="ml-auto text-sm whitespace-nowrap text-soft">
-                    {counted(drill.steps.length, 'step')}
-                  </span>
-                </button>
-              ))}
+              {own.map((drill) => {
+                const fit = fits.get(drill.id)!;
+                return (
+                  <button
+                    key={drill.id}
+                    type="button"
+                    onClick={() => onAdd(drill.id)}
+                    title={`${drill.purpose} ${fit.text}.`}
+                    className="flex min-h-11 w-full items-center gap-2 rounded-md px-1 text-left hover:bg-chalk"
+                  >
+                    <Plus aria-hidden size={18} className="shrink-0" />
+                    <span className="font-semibold">
+                      <span className="sr-only">Add </span>
+                      {drill.title}
+                    </span>
+                    <span className="ml-auto text-right text-sm leading-tight text-soft">
+                      {fitWords[fit.verdict] || counted(drill.steps.length, 'step')}
+                    </span>
+                  </button>
+                );
+              })}
             </section>
           );
         })}

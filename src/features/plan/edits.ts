@@ -1,53 +1,119 @@
-import { findDrill, findStep } from '@/catalogue';
+import type { Book } from '@/catalogue';
 import { ageBandOf } from '@/catalogue/age-band';
-import type { PlanBlock } from '@/catalogue/plan';
-import type { Drill } from '@/catalogue/types';
+import { newBlock, type StandsOn } from '@/catalogue/place-block';
+import { ownWorkFor, type OwnWork, type PlanBlock, type PlanPlayer } from '@/catalogue/plan';
+import type { Change } from '@/catalogue/types';
+import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
-import type { SessionPlanView } from '@/server/views/session-plan';
+import { scaled } from '@/core/dose/scale';
+import type { Mend } from '@/core/care/care';
 import type { PlanDoc } from './plan-store';
+
+/** What an edit needs to know besides the plan: the drills, who there is, and where they stand. */
+export interface Knows {
+  readonly book: Book;
+  readonly squad: readonly PlanPlayer[];
+  readonly standsOn: (drillId: string) => StandsOn;
+}
 
 const withBlocks = (doc: PlanDoc, blocks: readonly PlanBlock[]): PlanDoc => ({ ...doc, blocks });
 
-/** The dose a step starts with for these players: that of the youngest one's age. */
-function defaultDose(view: SessionPlanView, doc: PlanDoc, drillId: string, stepId: string): Dose {
-  const ages = view.squad.filter((player) => doc.playerIds.includes(player.id)).map((player) => player.age);
-  return findStep(drillId, stepId)!.doses[ageBandOf(Math.min(...ages))];
+const coming = ({ squad }: Knows, doc: PlanDoc): PlanPlayer[] =>
+  squad.filter((player) => doc.playerIds.includes(player.id));
+
+function changed(doc: PlanDoc, id: string, change: (block: PlanBlock) => PlanBlock): PlanDoc {
+  return withBlocks(
+    doc,
+    doc.blocks.map((block) => (block.id === id ? change(block) : block)),
+  );
 }
 
-/** The lowest step any of the players stands on: one that everybody can do. */
-export function commonStep(view: SessionPlanView, doc: PlanDoc, drill: Drill): string {
-  const standing = doc.playerIds.map((playerId) => {
-    const place = view.places.find(([player, drillId]) => player === playerId && drillId === drill.id);
-    return Math.max(
-      0,
-      drill.steps.findIndex((step) => step.id === place?.[2]),
-    );
+/** Puts a new block in, at the end or before another one; each player on the step they stand on. */
+export function addBlock(
+  knows: Knows,
+  doc: PlanDoc,
+  drillId: string,
+  id: string,
+  before: string | null = null,
+): PlanDoc {
+  const block = newBlock(knows.book, drillId, coming(knows, doc), knows.standsOn(drillId), id);
+  const at = doc.blocks.findIndex((one) => one.id === before);
+  const blocks = [...doc.blocks];
+  blocks.splice(at < 0 ? blocks.length : at, 0, block);
+  return withBlocks(doc, blocks);
+}
+
+/** Opens the plan with a block of an earlier session, as it was: a retest. */
+export function addRetest(knows: Knows, doc: PlanDoc, earlier: PlanBlock, id: string): PlanDoc {
+  const { drillId, stepId, dose } = earlier;
+  const fresh = newBlock(knows.book, drillId, coming(knows, doc), knows.standsOn(drillId), id, stepId);
+  return withBlocks(doc, [{ ...fresh, dose, retest: true }, ...doc.blocks]);
+}
+
+/** Another step brings its own dose, and each player their own part in it. */
+export function setStep(knows: Knows, doc: PlanDoc, id: string, stepId: string): PlanDoc {
+  return changed(doc, id, (block) => {
+    const { book, standsOn } = knows;
+    const fresh = newBlock(book, block.drillId, coming(knows, doc), standsOn(block.drillId), id, stepId);
+    return { ...block, stepId: fresh.stepId, dose: fresh.dose, own: fresh.own };
   });
-  return drill.steps[Math.min(...standing)]!.id;
 }
 
-export function addBlock(view: SessionPlanView, doc: PlanDoc, drillId: string, id: string): PlanDoc {
-  const stepId = commonStep(view, doc, findDrill(drillId)!);
-  return withBlocks(doc, [
-    ...doc.blocks,
-    { id, drillId, stepId, dose: defaultDose(view, doc, drillId, stepId) },
-  ]);
-}
-
-export function setStep(view: SessionPlanView, doc: PlanDoc, id: string, stepId: string): PlanDoc {
-  return withBlocks(
-    doc,
-    doc.blocks.map((block) =>
-      block.id === id ? { ...block, stepId, dose: defaultDose(view, doc, block.drillId, stepId) } : block,
-    ),
-  );
-}
-
+/** A dose of the coach's own: the amount that was typed holds for everybody. */
 export function setDose(doc: PlanDoc, id: string, dose: Dose): PlanDoc {
-  return withBlocks(
-    doc,
-    doc.blocks.map((block) => (block.id === id ? { ...block, dose } : block)),
-  );
+  return changed(doc, id, (block) => {
+    const amount = amountOf(dose);
+    const typed = amount !== amountOf(block.dose);
+    return { ...block, dose, own: typed ? block.own.map((one) => ({ ...one, amount })) : block.own };
+  });
+}
+
+/** One player's own step, amount, or sitting out. Another step brings the amount of their age. */
+export function setOwn(
+  knows: Knows,
+  doc: PlanDoc,
+  id: string,
+  playerId: string,
+  own: Partial<OwnWork>,
+): PlanDoc {
+  const player = knows.squad.find((one) => one.id === playerId);
+  if (!player) return doc;
+  return changed(doc, id, (block) => {
+    const now =
+      block.own.find((one) => one.playerId === playerId) ??
+      ownWorkFor(knows.book, block, player, block.stepId);
+    const step = own.stepId && knows.book.step(block.drillId, own.stepId, playerId);
+    const amount = step ? amountOf(step.doses[ageBandOf(player.age)]) : now.amount;
+    const next = { ...now, amount, ...own };
+    return { ...block, own: [...block.own.filter((one) => one.playerId !== playerId), next] };
+  });
+}
+
+/** Puts a spice or an easing on a block, or takes it off. */
+export function toggleChange(doc: PlanDoc, id: string, change: Change): PlanDoc {
+  return changed(doc, id, (block) => ({
+    ...block,
+    changes: block.changes.includes(change)
+      ? block.changes.filter((one) => one !== change)
+      : [...block.changes, change],
+  }));
+}
+
+export const setStations = (doc: PlanDoc, id: string, stations: number): PlanDoc =>
+  changed(doc, id, (block) => ({ ...block, stations }));
+
+export const setBreak = (doc: PlanDoc, id: string, breakS: number): PlanDoc =>
+  changed(doc, id, (block) => ({ ...block, breakS }));
+
+/** A share of the block's dose, each player's amount with it. */
+export function scaleBlock(doc: PlanDoc, id: string, share: number): PlanDoc {
+  return changed(doc, id, (block) => {
+    const dose = scaled(block.dose, share);
+    const own = block.own.map((one) =>
+      one.amount === null ? one : { ...one, amount: Math.max(1, Math.floor(one.amount * share)) },
+    );
+    return { ...block, dose, own };
+  });
 }
 
 export function removeBlock(doc: PlanDoc, id: string): PlanDoc {
@@ -67,9 +133,45 @@ export function moveBlock(doc: PlanDoc, id: string, to: number): PlanDoc {
   return withBlocks(doc, blocks);
 }
 
-/** Ticks a player on or off the list. The last one stays: a session is for somebody. */
-export function togglePlayer(doc: PlanDoc, id: string): PlanDoc {
-  if (!doc.playerIds.includes(id)) return { ...doc, playerIds: [...doc.playerIds, id] };
-  if (doc.playerIds.length === 1) return doc;
-  return { ...doc, playerIds: doc.playerIds.filter((player) => player !== id) };
+/** Ticks a player on or off the list. The last one stays: a session is for somebody. Who comes gets a part in every block. */
+export function togglePlayer(knows: Knows, doc: PlanDoc, id: string): PlanDoc {
+  const leaves = doc.playerIds.includes(id);
+  if (leaves && doc.playerIds.length === 1) return doc;
+  const player = knows.squad.find((one) => one.id === id);
+  const blocks = doc.blocks.map((block) => {
+    const others = block.own.filter((one) => one.playerId !== id);
+    if (leaves || !player || !knows.book.drill(block.drillId)) return { ...block, own: others };
+    return {
+      ...block,
+      own: [...others, ownWorkFor(knows.book, block, player, knows.standsOn(block.drillId)(id))],
+    };
+  });
+  const playerIds = leaves ? doc.playerIds.filter((player) => player !== id) : [...doc.playerIds, id];
+  return { ...doc, playerIds, blocks };
+}
+
+/** Does what a warning offers. */
+export function applyMend(knows: Knows, doc: PlanDoc, mend: Mend, newId: string): PlanDoc {
+  switch (mend.kind) {
+    case 'insert':
+      return addBlock(knows, doc, mend.drillId, newId, mend.before);
+    case 'move': {
+      const rest = doc.blocks.filter((block) => block.id !== mend.blockId);
+      return moveBlock(
+        doc,
+        mend.blockId,
+        rest.findIndex((block) => block.id === mend.before),
+      );
+    }
+    case 'scale':
+      return scaleBlock(doc, mend.blockId, mend.share);
+    case 'break':
+      return setBreak(doc, mend.blockId, mend.seconds);
+    case 'remove':
+      return removeBlock(doc, mend.blockId);
+    case 'sit-out':
+      return setOwn(knows, doc, mend.blockId, mend.playerId, { out: true });
+    case 'other hand':
+      return toggleChange(doc, mend.blockId, 'other hand');
+  }
 }

@@ -1,9 +1,8 @@
-import type { PlanBlock } from '@/catalogue/plan';
 import type { Outcome, Problem } from '@/core/outcome';
 import type { PlanForm } from '@/server/schemas/session';
 
 /** A plan in hand: what is saved, without its revision. */
-export type PlanDoc = Omit<PlanForm, 'revision' | 'blocks'> & { readonly blocks: readonly PlanBlock[] };
+export type PlanDoc = Omit<PlanForm, 'revision'>;
 
 export interface PlanState {
   readonly doc: PlanDoc;

@@ -25,6 +25,8 @@ import { TapeEdge, tapeLengthS, TapeParts, TapeScale } from '@/ui/tape';
 export interface PlanTapeProps {
   readonly time: PlanTime;
   readonly titles: readonly string[];
+  /** Blocks with a warning graver than a note. */
+  readonly warned: ReadonlySet<string | null>;
   readonly selected: string | null;
   readonly onSelect: (id: string) => void;
   readonly onMove: (id: string, to: number) => void;
@@ -32,7 +34,7 @@ export interface PlanTapeProps {
 }
 
 /** The plan as a strip of tape to scale: press a piece to open it, drag it or move it with the keyboard. */
-export function PlanTape({ time, titles, selected, onSelect, onMove, onRemove }: PlanTapeProps) {
+export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onRemove }: PlanTapeProps) {
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, {
@@ -84,6 +86,7 @@ export function PlanTape({ time, titles, selected, onSelect, onMove, onRemove }:
               block={block}
               lengthS={lengthS}
               title={`${index + 1} ${titles[index]}`}
+              warned={warned.has(block.id)}
               selected={selected === block.id}
               onSelect={() => onSelect(block.id)}
               onKey={(event) => {
@@ -118,13 +121,14 @@ interface PieceProps {
   readonly block: BlockTime;
   readonly lengthS: number;
   readonly title: string;
+  readonly warned: boolean;
   readonly selected: boolean;
   readonly onSelect: () => void;
   /** True when the key was meant for the piece itself. */
   readonly onKey: (event: KeyboardEvent) => boolean;
 }
 
-function Piece({ block, lengthS, title, selected, onSelect, onKey }: PieceProps) {
+function Piece({ block, lengthS, title, warned, selected, onSelect, onKey }: PieceProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: block.id,
   });
@@ -157,6 +161,9 @@ function Piece({ block, lengthS, title, selected, onSelect, onKey }: PieceProps)
       <span className="relative m-1 flex max-w-[calc(100%-8px)] flex-col items-start overflow-hidden">
         <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">{title}</span>{' '}
         <span className="tabular mt-1 rounded-sm bg-sheet px-1 text-sm">{clockTime(block.totalS)}</span>
+        {warned && (
+          <span className="mt-0.5 rounded-sm bg-care-bg px-1 text-xs font-bold text-care">care</span>
+        )}
         <span className="sr-only">from {clockTime(block.startS)}</span>
       </span>
     </button>

@@ -2,54 +2,72 @@
 
 import { Play, Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { ulid } from 'ulid';
-import { findDrill } from '@/catalogue';
-import { timePlan } from '@/catalogue/plan';
-import { explainPlanTouches } from '@/core/explanations/plan';
-import { inMinutes } from '@/core/words';
+import type { Mend } from '@/core/care/care';
+import { inHalfMinutes } from '@/core/words';
 import { RemoveSession } from '@/features/sessions/remove-session';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
-import { Figure } from '@/ui/figure';
+import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
 import { Booking } from './booking';
 import { Conflict } from './conflict';
 import { DrillPicker } from './drill-picker';
-import { addBlock, moveBlock, removeBlock, setDose, setStep, togglePlayer } from './edits';
+import { CarePanel } from './care-panel';
+import { ComingList } from './coming-list';
+import {
+  addBlock,
+  applyMend,
+  moveBlock,
+  removeBlock,
+  setBreak,
+  setDose,
+  setOwn,
+  setStations,
+  setStep,
+  toggleChange,
+  togglePlayer,
+} from './edits';
+import { PhaseBar } from './phase-bar';
 import { PlanRoom } from './plan-room';
+import { Retest } from './retest';
+import { useEvaluation, useKnows } from './use-evaluation';
 import { PlanTape } from './plan-tape';
 import { usePlan } from './use-plan';
 
 const savedText = { saved: 'Saved', waiting: 'Saving…', saving: 'Saving…', failed: 'Not saved' } as const;
 
-/** A session on its tape: what is done, in what order, how much, and whether it fits. */
+/** A session on its tape: what is done, in what order, how much, whether it fits, and the care it takes. */
 export function Plan({ view }: { view: SessionPlanView }) {
   const router = useRouter();
   const { state, store } = usePlan(view);
   const { doc } = state;
+  const book = useBook(doc.coach);
+  const knows = useKnows(view, book);
+  const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
   const [chosen, setChosen] = useState<string | null>(view.blocks[0]?.id ?? null);
-  const time = useMemo(
-    () => timePlan(doc.blocks, doc.playerIds, view.records, doc.bookedMin),
-    [doc.blocks, doc.playerIds, doc.bookedMin, view.records],
-  );
-  const titles = doc.blocks.map((block) => findDrill(block.drillId)?.title ?? '');
+  const [side, setSide] = useState<'drills' | 'care'>('drills');
+  const titleOf = new Map(doc.blocks.map((block) => [block.id, book.drill(block.drillId)?.title ?? '']));
+  const titles = time.blocks.map((block) => titleOf.get(block.id)!);
   const players = doc.playerIds.flatMap((id) => view.squad.find((player) => player.id === id) ?? []);
   const index = Math.max(
     0,
     doc.blocks.findIndex((block) => block.id === chosen),
   );
   const block = doc.blocks[index];
+  const warned = new Set(warnings.filter((one) => one.severity !== 'note').map((one) => one.blockId));
 
   const add = (drillId: string) => {
     const id = ulid();
-    store.change((plan) => addBlock(view, plan, drillId, id));
+    store.change((plan) => addBlock(knows, plan, drillId, id));
     setChosen(id);
   };
+  const mend = (what: Mend) => store.change((plan) => applyMend(knows, plan, what, ulid()));
   const run = async () => {
     await store.flush();
     if (store.state().saving === 'saved') router.push(`/sessions/${view.session.id}/run`);
@@ -81,7 +99,9 @@ export function Plan({ view }: { view: SessionPlanView }) {
           </>
         }
       >
-        {[`${shortDay(doc.day)} ${doc.startTime}`, doc.placeName, doc.coach].filter(Boolean).join(' · ')}
+        {[`${shortDay(doc.day)} ${doc.startTime}`, placeName(view, doc), doc.coach]
+          .filter(Boolean)
+          .join(' · ')}
       </PageHead>
       {state.problems.length > 0 && !state.conflict && (
         <div className="mb-2">
@@ -91,69 +111,58 @@ export function Plan({ view }: { view: SessionPlanView }) {
       <Conflict store={store} open={state.conflict} />
 
       <div className="mb-1 flex items-baseline justify-between gap-4">
-        <p className="text-lg">
+        <p className="text-lg whitespace-nowrap">
           <span className="tabular">
-            {inMinutes(time.totalS)} of {doc.bookedMin} min
+            {inHalfMinutes(time.totalS)} of {doc.bookedMin} min
           </span>{' '}
           <PlanRoom time={time} titles={titles} />
         </p>
         <p aria-hidden className="flex items-center gap-3 text-sm text-soft">
           <Key look="hatch-setup" text="set-up" />
           <Key look="bg-sheet" text="work" />
-          <Key look="hatch-rest" text="rest" />
+          <Key look="hatch-rest" text="rest, drink" />
           <Key look="hatch-collect" text="collecting" />
         </p>
       </div>
       <PlanTape
         time={time}
         titles={titles}
+        warned={warned}
         selected={block?.id ?? null}
         onSelect={setChosen}
         onMove={(id, to) => store.change((plan) => moveBlock(plan, id, to))}
         onRemove={(id) => store.change((plan) => (view.counted.includes(id) ? plan : removeBlock(plan, id)))}
       />
+      <PhaseBar phases={phases} />
 
-      <div className="mt-3 grid gap-4 lg:h-[470px] lg:grid-rows-[minmax(0,1fr)] lg:grid-cols-[14rem_1fr_19rem]">
+      <div className="mt-2 grid gap-3 lg:h-[470px] lg:grid-cols-[13.5rem_1fr_20rem] lg:grid-rows-[minmax(0,1fr)]">
         <Sheet className="overflow-y-auto p-3" aria-label="Players">
-          <h2 className="text-lg">Coming</h2>
-          <p className="mb-1 text-sm text-soft">Touches in the whole session.</p>
-          {view.squad.map((player) => {
-            const coming = doc.playerIds.includes(player.id);
-            const touches = Math.round(time.touchesOf[player.id] ?? 0);
-            return (
-              <div key={player.id} className="flex items-center justify-between gap-2">
-                <label className="flex min-h-9 min-w-0 items-center gap-2">
-                  <input
-                    type="checkbox"
-                    checked={coming}
-                    disabled={coming && doc.playerIds.length === 1}
-                    onChange={() => store.change((plan) => togglePlayer(plan, player.id))}
-                    className="size-5 shrink-0 accent-[var(--now)]"
-                  />
-                  <span className="truncate">{player.name}</span>
-                </label>
-                {coming && (
-                  <Figure
-                    label={`${player.name}: about ${touches} touches in the session`}
-                    explain={() => explainPlanTouches(time, titles, player.id, player.name)}
-                  >
-                    {touches}
-                  </Figure>
-                )}
-              </div>
-            );
-          })}
+          <ComingList
+            squad={view.squad}
+            playerIds={doc.playerIds}
+            time={time}
+            titles={titles}
+            onToggle={(id) => store.change((plan) => togglePlayer(knows, plan, id))}
+          />
         </Sheet>
         <Sheet className="overflow-y-auto p-4" aria-label="Block">
-          {block && time.blocks[index] ? (
+          {block && book.step(block.drillId, block.stepId) ? (
             <BlockEditor
               view={view}
+              book={book}
               block={block}
-              time={time.blocks[index]}
+              time={time.blocks.find((one) => one.id === block.id)}
+              fit={fits.get(block.id)}
+              warnings={warnings.filter((one) => one.blockId === block.id)}
               place={{ index, of: doc.blocks.length }}
               players={players}
-              onStep={(stepId) => store.change((plan) => setStep(view, plan, block.id, stepId))}
+              onStep={(stepId) => store.change((plan) => setStep(knows, plan, block.id, stepId))}
               onDose={(dose) => store.change((plan) => setDose(plan, block.id, dose))}
+              onOwn={(playerId, own) => store.change((plan) => setOwn(knows, plan, block.id, playerId, own))}
+              onChange={(change) => store.change((plan) => toggleChange(plan, block.id, change))}
+              onStations={(stations) => store.change((plan) => setStations(plan, block.id, stations))}
+              onBreak={(seconds) => store.change((plan) => setBreak(plan, block.id, seconds))}
+              onMend={mend}
               onMove={(to) => store.change((plan) => moveBlock(plan, block.id, to))}
               onRemove={() => store.change((plan) => removeBlock(plan, block.id))}
             />
@@ -165,11 +174,65 @@ export function Plan({ view }: { view: SessionPlanView }) {
           )}
         </Sheet>
         <Sheet className="flex flex-col p-3" aria-label="Catalogue">
-          <h2 className="mb-1 text-lg">Add a drill</h2>
-          <DrillPicker sport={players[0]?.sport ?? 'tennis'} onAdd={add} />
+          <div className="mb-2 flex gap-1" role="group" aria-label="Beside the block">
+            <SideButton text="Add a drill" on={side === 'drills'} onPress={() => setSide('drills')} />
+            <SideButton
+              text={warnings.length > 0 ? `Care ${warnings.length}` : 'Care'}
+              on={side === 'care'}
+              warn={warned.size > 0}
+              onPress={() => setSide('care')}
+            />
+          </div>
+          {side === 'care' ? (
+            <CarePanel warnings={warnings} counted={view.counted} onMend={mend} />
+          ) : (
+            <>
+              <Retest view={view} book={book} knows={knows} store={store} onAdded={setChosen} />
+              <DrillPicker
+                book={book}
+                sport={players[0]?.sport ?? 'tennis'}
+                players={players.length}
+                view={view}
+                placeId={doc.placeId}
+                onAdd={add}
+              />
+            </>
+          )}
         </Sheet>
       </div>
     </>
+  );
+}
+
+/** The place by its name on the list, or by what was typed. */
+function placeName(
+  view: SessionPlanView,
+  doc: Pick<SessionPlanView['session'], 'placeId' | 'placeName'>,
+): string {
+  return view.grounds.find((place) => place.id === doc.placeId)?.name ?? doc.placeName;
+}
+
+interface SideButtonProps {
+  readonly text: string;
+  readonly on: boolean;
+  readonly warn?: boolean;
+  readonly onPress: () => void;
+}
+
+function SideButton({ text, on, warn = false, onPress }: SideButtonProps) {
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      onClick={onPress}
+      className={cx(
+        'min-h-9 flex-1 rounded-md border-2 px-2 font-semibold',
+        on ? 'border-ink bg-chalk' : 'border-transparent hover:bg-chalk',
+        warn && 'text-care',
+      )}
+    >
+      {text}
+    </button>
   );
 }
 

@@ -17,8 +17,8 @@ function latest(): (work: () => void, ms: number) => void {
 
 export function usePlan(view: SessionPlanView): { state: PlanState; store: PlanStore } {
   const [store] = useState(() => {
-    const { id, title, day, startTime, bookedMin, coach, placeName, revision } = view.session;
-    const fields = { title, day, startTime, bookedMin, coach, placeName, revision };
+    const { id, title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision } = view.session;
+    const fields = { title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision };
     return new PlanStore(
       { ...fields, playerIds: [...view.playerIds], blocks: [...view.blocks] },
       {

@@ -2,10 +2,10 @@
 
 import { curveStepAfter, line, scaleLinear, scaleUtc } from 'd3';
 import { useMemo, useState, type PointerEvent } from 'react';
-import { findDrill } from '@/catalogue';
 import type { Step } from '@/catalogue/types';
 import { better, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
+import { useBook } from '@/ui/house';
 import { shortDay } from '@/ui/dates';
 
 const width = 800;
@@ -42,7 +42,7 @@ export function BestChart({
   attempts: readonly ChartAttempt[];
   height: number;
 }) {
-  const drill = findDrill(drillId)!;
+  const drill = useBook().drill(drillId)!;
   const steps = drill.steps.filter((step) => attempts.some((attempt) => attempt[2] === step.id)).reverse();
   const times = useMemo(() => moments(attempts), [attempts]);
   const x = scaleUtc()

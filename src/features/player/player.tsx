@@ -1,10 +1,12 @@
+'use client';
+
 import Link from 'next/link';
-import { findDrill, findStep } from '@/catalogue';
 import { better, resultInWords } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import type { PlayerView } from '@/server/views/player';
 import { shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
+import { useBook } from '@/ui/house';
 import { StageBall } from '@/ui/stage-ball';
 import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
@@ -15,6 +17,7 @@ const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Ba
 /** One player: who they are, where they stand, and how a drill's results have moved. */
 export function PlayerPage({ view }: { view: PlayerView }) {
   const { facts, form, chart } = view;
+  const book = useBook();
   const about = [
     `${facts.age} years`,
     facts.sport,
@@ -71,7 +74,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
               <ul className="text-sm">
                 {view.decisions.slice(0, 3).map((decision, index) => (
                   <li key={index} className="border-t border-line py-1">
-                    <strong>{verdictWords[decision.verdict]}</strong> · {findDrill(decision.drillId)?.title}.{' '}
+                    <strong>{verdictWords[decision.verdict]}</strong> · {book.drill(decision.drillId)?.title}.{' '}
                     <span className="text-soft">{decision.reason}</span>
                   </li>
                 ))}
@@ -105,7 +108,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
 }
 
 function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerView['chart']> }) {
-  const drill = findDrill(chart.drillId)!;
+  const drill = useBook().drill(chart.drillId, view.facts.id)!;
   const here = `/players/${view.facts.id}?drill=${drill.id}`;
   return (
     <>
@@ -137,11 +140,12 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
 }
 
 function BestsByDay({ chart }: { chart: NonNullable<PlayerView['chart']> }) {
+  const book = useBook();
   const days = new Map<string, { day: string; stepId: string; best: number }>();
   for (const [day, , stepId, result] of chart.attempts) {
     const key = `${day} ${stepId}`;
     const before = days.get(key);
-    const { measure } = findStep(chart.drillId, stepId)!;
+    const { measure } = book.step(chart.drillId, stepId)!;
     days.set(key, { day, stepId, best: better(measure, before?.best ?? null, result)! });
   }
   return (
@@ -155,7 +159,7 @@ function BestsByDay({ chart }: { chart: NonNullable<PlayerView['chart']> }) {
       </thead>
       <tbody>
         {[...days.values()].map(({ day, stepId, best }) => {
-          const step = findStep(chart.drillId, stepId)!;
+          const step = book.step(chart.drillId, stepId)!;
           return (
             <tr key={`${day} ${stepId}`} className="border-t border-line">
               <td className="tabular">{shortDay(day)}</td>

@@ -1,7 +1,6 @@
 'use client';
 
 import Link from 'next/link';
-import { findDrill, findStep } from '@/catalogue';
 import { resultInWords } from '@/core/counting/measure';
 import { explainTouches } from '@/core/explanations/results';
 import { measures } from '@/core/counting/measure';
@@ -10,6 +9,7 @@ import type { PlayerView, StepBest } from '@/server/views/player';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { Figure } from '@/ui/figure';
+import { useBook } from '@/ui/house';
 import { Stairs } from '@/ui/stairs';
 
 interface Row {
@@ -51,8 +51,9 @@ export function Standing({ view }: { view: PlayerView }) {
 }
 
 function StandingRow({ playerId, row, shown }: { playerId: string; row: Row; shown: boolean }) {
-  const drill = findDrill(row.drillId);
-  const step = findStep(row.drillId, row.stepId);
+  const book = useBook();
+  const drill = book.drill(row.drillId, playerId);
+  const step = book.step(row.drillId, row.stepId, playerId);
   if (!drill || !step) return null;
   const own = row.bests.find((best) => best.stepId === step.id);
   return (

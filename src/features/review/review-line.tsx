@@ -3,9 +3,10 @@
 import { Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Drill, Step } from '@/catalogue/types';
+import type { Drill } from '@/catalogue/types';
 import { marksInWords, measures, resultInWords } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
+import { counted } from '@/core/words';
 import type { Verdict } from '@/core/skill/next-target';
 import { verdicts, type DecisionForm } from '@/server/schemas/decision';
 import type { PlayerFacts } from '@/server/views/player-facts';
@@ -18,7 +19,6 @@ import { Stairs } from '@/ui/stairs';
 interface Props {
   readonly block: ReviewBlock;
   readonly drill: Drill;
-  readonly step: Step;
   readonly line: ReviewLine;
   readonly player: PlayerFacts;
   readonly onDecide: (decisions: DecisionForm[], text: string) => Promise<void>;
@@ -28,8 +28,9 @@ const words: Record<Verdict, string> = { up: 'Up a step', hold: 'Stay', back: 'O
 const shortWords: Record<Verdict, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
 
 /** One player in one block: what they did, the proposal, and the coach's word. */
-export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Props) {
-  const { tally, byDefault, other, leads, decided } = line;
+export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
+  const { tally, byDefault, other, leads, decided, gate } = line;
+  const step = drill.steps.find((one) => one.id === line.stepId)!;
   const targetOf = (verdict: Verdict) =>
     verdict === 'hold'
       ? byDefault.verdict === 'hold'
@@ -121,12 +122,17 @@ export function ReviewLineRow({ block, drill, step, line, player, onDecide }: Pr
           <Figure
             className="font-semibold"
 
-            explain={() => explainTarget(step.measure, step.gate, byDefault, other)}
+            explain={() => explainTarget(step.measure, gate, byDefault, other)}
           >
             Proposed: {words[byDefault.verdict].toLowerCase()}
           </Figure>
           . <span data-reason>{byDefault.reason}</span>
         </p>
+        {line.stepId !== block.stepId && (
+          <p className="text-soft">
+            On their own step, “{step.title}”: mark {gate.result} on {counted(gate.days, 'day')}.
+          </p>
+        )}
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
             The other school says {words[other.verdict].toLowerCase()}: {other.reason}

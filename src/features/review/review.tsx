@@ -3,8 +3,8 @@
 import { Check, Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { findDrill, findStep } from '@/catalogue';
-import { gateFor } from '@/catalogue/gate';
+import type { Book } from '@/catalogue';
+import { findChange, isEased } from '@/catalogue/changes';
 import { doseInWords } from '@/core/dose/dose';
 import { counted } from '@/core/words';
 import { decideAction } from '@/server/actions';
@@ -15,6 +15,7 @@ import { Button, ButtonLink } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
+import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 import { ReviewLineRow } from './review-line';
@@ -22,6 +23,7 @@ import { ReviewLineRow } from './review-line';
 /** What each player did, what comes next, and the coach's word on it. */
 export function Review({ view }: { view: SessionReviewView }) {
   const { session, blocks } = view;
+  const book = useBook(session.coach);
   const withCounts = blocks.filter((block) => block.lines.length > 0);
   const [chosen, setChosen] = useState((withCounts[0] ?? blocks[0])?.id ?? null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -97,7 +99,7 @@ export function Review({ view }: { view: SessionReviewView }) {
                   >
                     <span className="tabular font-head text-xl font-bold">{index + 1}</span>
                     <span className="min-w-0">
-                      <span className="block truncate font-semibold">{findDrill(one.drillId)?.title}</span>
+                      <span className="block truncate font-semibold">{book.drill(one.drillId)?.title}</span>
                       <span className="block text-sm text-soft">{progress(one)}</span>
                     </span>
                     {one.lines.some((line) => line.bestEver) && (
@@ -113,7 +115,7 @@ export function Review({ view }: { view: SessionReviewView }) {
               ))}
             </ol>
           </nav>
-          {block && <BlockReview key={block.id} view={view} block={block} onDecide={decide} />}
+          {block && <BlockReview key={block.id} view={view} book={book} block={block} onDecide={decide} />}
         </div>
       )}
     </>
@@ -127,22 +129,25 @@ function progress(block: ReviewBlock): string {
 }
 
 interface BlockReviewProps {
+  readonly book: Book;
   readonly view: SessionReviewView;
   readonly block: ReviewBlock;
   readonly onDecide: (decisions: DecisionForm[], text: string) => Promise<void>;
 }
 
-function BlockReview({ view, block, onDecide }: BlockReviewProps) {
-  const drill = findDrill(block.drillId);
-  const step = findStep(block.drillId, block.stepId);
+function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
+  const drill = book.drill(block.drillId);
+  const step = book.step(block.drillId, block.stepId);
   if (!drill || !step) return <p>This drill is not in the catalogue (any more).</p>;
-  const gate = gateFor(step, block.dose);
+  const put = block.changes.map((id) => findChange(id)?.id).filter(Boolean);
   return (
     <Sheet aria-label={drill.title}>
       <div className="border-b-2 border-ink px-4 py-3">
         <h2 className="text-xl">{drill.title}</h2>
         <p className="text-soft">
-          {step.title} · {doseInWords(block.dose)} · mark {gate.result} on {counted(gate.days, 'day')}
+          {step.title} · {doseInWords(block.dose)}
+          {put.length > 0 && ` · with ${put.join(', ')}`}
+          {isEased(block.changes) && ' (made easier: it stands for no mark)'}
         </p>
       </div>
       <ul>
@@ -152,8 +157,7 @@ function BlockReview({ view, block, onDecide }: BlockReviewProps) {
             <ReviewLineRow
               key={line.playerId}
               block={block}
-              drill={drill}
-              step={step}
+              drill={book.drill(block.drillId, line.playerId)!}
               line={line}
               player={player}
               onDecide={onDecide}

@@ -13,6 +13,8 @@ export interface CountTileProps {
   /** The key that counts a touch: 1 to 6. */
   readonly digit: number;
   readonly step: Step;
+  /** True when this player works on a step of their own: its name stands on the tile. */
+  readonly ownStep?: boolean;
   readonly player: RunPlayer;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
@@ -26,6 +28,7 @@ export const CountTile = memo(function CountTile({
   name,
   digit,
   step,
+  ownStep = false,
   player,
   events,
   onMark,
@@ -34,7 +37,7 @@ export const CountTile = memo(function CountTile({
 }: CountTileProps) {
   const result = useMemo(() => tally(events, step.measure), [events, step.measure]);
   const mark = (kind: CountKind, value?: number) => onMark(player.playerId, kind, value);
-  const bestToday = result.best ?? 0;
+  const bestToday = result.best ?? (step.measure === 'lap' || step.measure === 'steadiness' ? '–' : 0);
   const best = better(step.measure, player.bestEver, result.best);
   const there = result.best !== null && reaches(step.measure, result.best, player.target);
   const newBest = result.best !== null && player.bestEver !== null && best !== player.bestEver;
@@ -53,17 +56,21 @@ export const CountTile = memo(function CountTile({
   const title = (
     <span className="flex items-center justify-center gap-2 text-[clamp(1.25rem,7cqh,2.5rem)] leading-tight font-bold">
       <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{digit}</kbd> {name}
+      {ownStep && <span className="truncate text-base font-semibold text-soft">{step.title}</span>}
     </span>
   );
 
-  if (step.measure === 'points')
+  const zoneKind = step.measure === 'grade' ? 'grade' : 'zone';
+  if (step.measure === 'points' || step.measure === 'grade')
     return (
       <Frame name={name}>
         <div className="grid min-h-0 flex-1 grid-cols-2 gap-2 p-2">
           <div className="flex flex-col items-center justify-center">
             {title}
             <Count value={result.score} />
-            <p className="text-lg">{result.shots} shots</p>
+            <p className="text-lg">
+              {step.measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}
+            </p>
             {line}
           </div>
           <div className="flex flex-col gap-2">
@@ -71,7 +78,7 @@ export const CountTile = memo(function CountTile({
               <Zone
                 key={zone.label}
                 data-zone-of={index === 0 ? digit : undefined}
-                onPress={() => mark('zone', zone.points)}
+                onPress={() => mark(zoneKind, zone.points)}
                 className="min-h-16 flex-1 rounded-md border-2 border-ink bg-sheet px-2 font-semibold active:bg-chalk"
               >
                 <span className="sr-only">{name}: </span>
@@ -84,15 +91,17 @@ export const CountTile = memo(function CountTile({
     );
 
   const hold = step.measure === 'hold';
+  const lap = step.measure === 'lap';
+  const press = () => (hold ? mark('hold', fullHoldS) : mark(lap ? 'lap' : 'touch'));
   return (
     <Frame name={name}>
       <Zone
         data-touch-of={digit}
-        onPress={() => (hold ? mark('hold', fullHoldS) : mark('touch'))}
+        onPress={press}
         className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
       >
         {title}
-        <span className="sr-only">{hold ? 'held to the end' : 'count a touch'}</span>
+        <span className="sr-only">{pressWords[step.measure] ?? 'count a touch'}</span>
         <Count value={shown(result, step)} />
         {line}
       </Zone>
@@ -102,7 +111,7 @@ export const CountTile = memo(function CountTile({
         className="min-h-16 border-t-2 border-ink bg-chalk text-xl font-bold active:bg-line"
       >
         <span className="sr-only">{name}: </span>
-        {hold ? 'Let go' : 'Count a miss'}
+        {hold ? 'Let go' : lap || step.measure === 'laps' ? 'Broken off' : 'Count a miss'}
       </Zone>
     </Frame>
   );
@@ -137,9 +146,18 @@ function Zone({ onPress, className, children, ...rest }: ZoneProps) {
   );
 }
 
-/** The big number: the running row or round; for reps all of them, for a hold the last one's seconds. */
+const pressWords: Partial<Record<Step['measure'], string>> = {
+  hold: 'held to the end',
+  lap: 'lap done',
+  laps: 'count a lap',
+};
+
+/**
+ * The big number: the running row or round; for reps and bounces all of them, for a hold or lap the last one's
+ * seconds.
+ */
 function shown(result: Tally, step: Step): number {
-  return step.measure === 'reps' ? result.touches : result.current;
+  return step.measure === 'reps' || step.measure === 'steadiness' ? result.touches : result.current;
 }
 
 function Frame({ name, children }: { name: string; children: ReactNode }) {

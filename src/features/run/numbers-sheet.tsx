@@ -62,7 +62,8 @@ export function NumbersSheet(props: NumbersSheetProps) {
 }
 
 function Row({ player, run, log }: { player: PlayerFacts } & NumbersSheetProps) {
-  const { block, step } = run;
+  const { block } = run;
+  const { step } = run.workOf(player.id);
   const own = block.players.find((one) => one.playerId === player.id)!;
   const result = tally(log.events(block.id, player.id), step.measure);
   const results = result.attempts.map((attempt) => attempt.result);
@@ -115,8 +116,9 @@ function Row({ player, run, log }: { player: PlayerFacts } & NumbersSheetProps) 
   );
 }
 
-function explainAim({ block, step }: BlockRun, { target }: RunPlayer): Explanation {
-  const gate = gateFor(step, block.dose);
+function explainAim(run: BlockRun, { playerId, target }: RunPlayer): Explanation {
+  const { step, dose } = run.workOf(playerId);
+  const gate = gateFor(step, dose);
   return {
     title: 'Aim',
     value: resultInWords(step.measure, target),
@@ -133,7 +135,8 @@ function explainAim({ block, step }: BlockRun, { target }: RunPlayer): Explanati
   };
 }
 
-function explainEver({ step }: BlockRun, { bestEver }: RunPlayer): Explanation {
+function explainEver(run: BlockRun, { playerId, bestEver }: RunPlayer): Explanation {
+  const { step } = run.workOf(playerId);
   return {
     title: 'Best ever',
     value: bestEver === null ? 'none yet' : resultInWords(step.measure, bestEver),

@@ -4,7 +4,7 @@ import { DoorOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
-import { doseInWords } from '@/core/dose/dose';
+import { doseInWords, type Dose } from '@/core/dose/dose';
 import { counted } from '@/core/words';
 import { finishSessionAction, startSessionAction } from '@/server/actions';
 import type { SessionRunView } from '@/server/views/session-run';
@@ -13,6 +13,7 @@ import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { ErrorNote } from '@/ui/field';
 import { BlockClockFace } from './block-clock-face';
+import { CareSheet } from './care-sheet';
 import { CountTile } from './count-tile';
 import { firstBlock } from './first-block';
 import { NumbersSheet } from './numbers-sheet';
@@ -108,8 +109,9 @@ export function Run({ view }: { view: SessionRunView }) {
     );
 
   const { block, drill, step, position } = run;
-  const shown = players.slice(page * onCourt, (page + 1) * onCourt);
-  const pages = Math.ceil(players.length / onCourt);
+  const working = players.filter((player) => block.players.some((one) => one.playerId === player.id));
+  const shown = working.slice(page * onCourt, (page + 1) * onCourt);
+  const pages = Math.ceil(working.length / onCourt);
   return (
     <main className="flex min-h-dvh flex-col gap-2 p-2 md:h-dvh">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
@@ -128,9 +130,12 @@ export function Run({ view }: { view: SessionRunView }) {
             {drill.title}: {step.title}
           </h1>
           <p className="text-lg text-soft md:truncate">
-            {doseInWords(block.dose)} · “{step.cue}”
+            {doseInWords(run.workOf('').dose)}
+            {block.changes.length > 0 && ` · ${block.changes.join(', ')}`}
+            {block.turns > 1 && ` · ${block.turns} turns`} · “{step.cue}”
           </p>
         </div>
+        <CareSheet view={view} run={run} log={log} />
         <NumbersSheet run={run} players={shown} log={log} />
         <BlockClockFace clock={run.clock} position={position} phases={run.phases} />
       </header>
@@ -142,11 +147,12 @@ export function Run({ view }: { view: SessionRunView }) {
             key={`${block.id} ${player.id}`}
             name={player.name}
             digit={place + 1}
-            step={step}
+            step={run.workOf(player.id).step}
+            ownStep={run.workOf(player.id).step.id !== step.id}
             player={block.players.find((one) => one.playerId === player.id)!}
             events={log.events(block.id, player.id)}
             onMark={run.mark}
-            fullHoldS={block.dose.kind === 'hold' ? block.dose.holdS : 0}
+            fullHoldS={fullHold(run.workOf(player.id).dose)}
             heldS={block.dose.kind === 'hold' ? heldFor(position) : 0}
           />
         ))}
@@ -167,6 +173,8 @@ export function Run({ view }: { view: SessionRunView }) {
     </main>
   );
 }
+
+const fullHold = (dose: Dose): number => (dose.kind === 'hold' ? dose.holdS : 0);
 
 /** Whole seconds of the hold so far. */
 function heldFor({ phase, leftS }: { phase: { kind: string; seconds: number }; leftS: number }): number {

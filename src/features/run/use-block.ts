@@ -1,22 +1,24 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import { findDrill, findStep } from '@/catalogue';
-import { timePlan } from '@/catalogue/plan';
+import { workOf, type Work } from '@/catalogue/plan';
 import type { Drill, Step } from '@/catalogue/types';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
-import { phasesOf, positionAt, signalsOf, type Phase, type Position } from '@/core/run/phases';
+import { inTurns, phasesOf, positionAt, signalsOf, type Phase, type Position } from '@/core/run/phases';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { roundNow } from '@/core/run/round';
 import { tally } from '@/core/counting/tally';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import type { RunLog } from './run-log';
+import { useBook } from '@/ui/house';
 import { useNow, useSignals } from './use-run';
 
 export interface BlockRun {
   readonly block: RunBlock;
   readonly drill: Drill;
   readonly step: Step;
+  /** Each player's own step and dose. */
+  readonly workOf: (playerId: string) => Work;
   readonly clock: BlockClock;
   readonly phases: readonly Phase[];
   readonly position: Position;
@@ -30,8 +32,8 @@ export interface BlockRun {
 
 /** One block on court: its clock from the log, and what can be logged. Null when there is no such block. */
 export function useBlock(view: SessionRunView, block: RunBlock | undefined, log: RunLog): BlockRun | null {
-  const drill = block && findDrill(block.drillId);
-  const step = block && findStep(block.drillId, block.stepId);
+  const book = useBook(view.session.coach);
+  const shared = block && workOf(book, block);
   const clockEvents = log.events(block?.id ?? '', null);
   const clock = useMemo(() => blockClock(clockEvents), [clockEvents]);
   const running = clock.state === 'running';
@@ -39,22 +41,24 @@ export function useBlock(view: SessionRunView, block: RunBlock | undefined, log:
 
   const phases = useMemo(() => {
     if (!block) return [];
-    const playerIds = view.players.map((player) => player.id);
-    const [time] = timePlan([block], playerIds, view.records, view.session.bookedMin).blocks;
-    return phasesOf(block.dose, Math.max(5, (time?.workS ?? 0) + (time?.collectS ?? 0)));
-  }, [block, view]);
+    return inTurns(phasesOf(shared?.dose ?? block.dose, Math.max(5, block.turnS)), block.turns);
+  }, [block, shared?.dose]);
   const signals = useMemo(() => signalsOf(phases), [phases]);
   useSignals(block?.id ?? '', running, signals, () => elapsedS(clock, Date.now()));
 
   const mark = useCallback(
     (playerId: string, kind: CountKind, value: number | null = null) => {
-      if (!block || !step) return;
-      const { touches, drops } = tally(log.events(block.id, playerId), step.measure);
+      const work = block && workOf(book, block, playerId);
+      if (!block || !work) return;
+      const events = log.events(block.id, playerId);
+      const { touches, drops, attempts } = tally(events, work.step.measure);
       const passedS = elapsedS(blockClock(log.events(block.id, null)), Date.now());
-      const attempt = roundNow(block.dose, phases, passedS, touches + drops);
-      if (attempt !== null) void log.log({ blockId: block.id, playerId, kind, attempt, value });
+      const attempt = roundNow(work.dose, phases, passedS, touches + drops);
+      if (attempt === null) return;
+      const lapS = kind === 'lap' ? sinceS(attempts.at(-1)?.endedMs, phases, passedS) : value;
+      void log.log({ blockId: block.id, playerId, kind, attempt, value: lapS });
     },
-    [block, step, log, phases],
+    [block, book, log, phases],
   );
 
   const undo = useCallback(() => {
@@ -78,8 +82,34 @@ export function useBlock(view: SessionRunView, block: RunBlock | undefined, log:
     [block, log],
   );
 
-  if (!block || !drill || !step) return null;
+  if (!block || !shared) return null;
+  const { drill, step } = shared;
+  const own = (playerId: string) => workOf(book, block, playerId) ?? shared;
   const position = positionAt(phases, elapsedS(clock, now || (clock.runningSinceMs ?? 0)));
   const lastMark = log.lastMark(block.id);
-  return { block, drill, step, clock, phases, position, lastMark, mark, undo, toggleClock, leave };
+  return {
+    block,
+    drill,
+    step,
+    workOf: own,
+    clock,
+    phases,
+    position,
+    lastMark,
+    mark,
+    undo,
+    toggleClock,
+    leave,
+  };
+}
+
+/**
+ * Seconds of a lap, to a tenth: from the end of the lap before it, or from where this stretch of work began.
+ * A lap that was started in an earlier stretch begins with this one.
+ */
+function sinceS(lastMs: number | undefined, phases: readonly Phase[], passedS: number): number {
+  const { phase, leftS } = positionAt(phases, passedS);
+  const intoS = phase.kind === 'work' ? phase.seconds - leftS : 0;
+  const agoS = lastMs === undefined ? Infinity : (Date.now() - lastMs) / 1000;
+  return Math.max(0.1, Math.round(10 * Math.min(intoS || passedS, agoS)) / 10);
 }

@@ -2,6 +2,7 @@ import type { UseFormReturn } from 'react-hook-form';
 import type { SessionForm } from '@/server/schemas/session';
 import type { PlayerName } from '@/server/views/player-facts';
 import { Field } from '@/ui/field';
+import { useHouse } from '@/ui/house';
 
 /** The booking of a session: title, day, time, minutes, coach and place. */
 export function BookingFields({ form }: { form: UseFormReturn<SessionForm> }) {
@@ -21,12 +22,44 @@ export function BookingFields({ form }: { form: UseFormReturn<SessionForm> }) {
       <Field label="Minutes booked" error={errors.bookedMin?.message}>
         <input {...register('bookedMin')} inputMode="numeric" autoComplete="off" />
       </Field>
-      <Field label="Place" error={errors.placeName?.message}>
-        <input {...register('placeName')} autoComplete="off" />
-      </Field>
+      <PlaceField form={form} />
       <Field label="Coach" error={errors.coach?.message}>
         <input {...register('coach')} autoComplete="off" />
       </Field>
+      <Field label="Air, °C" hint="If you know: drink breaks follow it." error={errors.airC?.message}>
+        <input {...register('airC')} inputMode="numeric" autoComplete="off" />
+      </Field>
+    </>
+  );
+}
+
+/** One of the places on the list, or any other by its name. */
+function PlaceField({ form }: { form: UseFormReturn<SessionForm> }) {
+  const { places } = useHouse();
+  const { errors } = form.formState;
+  const elsewhere = !form.watch('placeId');
+  return (
+    <>
+      {places.length > 0 && (
+        <Field label="Place" error={errors.placeId?.message}>
+          <select {...form.register('placeId')}>
+            <option value="">another place</option>
+            {places.map((place) => (
+              <option key={place.id} value={place.id}>
+                {place.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
+      {(elsewhere || places.length === 0) && (
+        <Field
+          label={places.length > 0 ? 'Name of the other place' : 'Place'}
+          error={errors.placeName?.message}
+        >
+          <input {...form.register('placeName')} autoComplete="off" />
+        </Field>
+      )}
     </>
   );
 }

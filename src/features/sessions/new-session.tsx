@@ -45,6 +45,8 @@ function NewSessionForm({ today, squad }: { today: string; squad: readonly Playe
       bookedMin: 60,
       coach: '',
       placeName: '',
+      placeId: null,
+      airC: null,
       playerIds: [],
     },
   });

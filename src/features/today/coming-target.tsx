@@ -1,8 +1,8 @@
 'use client';
 
-import { findDrill, findStep } from '@/catalogue';
 import { resultInWords } from '@/core/counting/measure';
 import { Figure } from '@/ui/figure';
+import { useBook } from '@/ui/house';
 
 interface Props {
   readonly drillId: string;
@@ -13,7 +13,8 @@ interface Props {
 
 /** The target waiting for a player today, opened to how it was set. */
 export function ComingTarget({ drillId, stepId, result, reason }: Props) {
-  const step = findStep(drillId, stepId);
+  const book = useBook();
+  const step = book.step(drillId, stepId);
   if (!step) return null;
   const text = resultInWords(step.measure, result);
   return (
@@ -27,7 +28,7 @@ export function ComingTarget({ drillId, stepId, result, reason }: Props) {
           value: text,
           formula: reason,
           inputs: [
-            { label: 'Drill', value: findDrill(drillId)!.title },
+            { label: 'Drill', value: book.drill(drillId)!.title },
             { label: 'Step', value: step.title },
           ],
           source: 'Decided in the last review of this step.',

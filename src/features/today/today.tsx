@@ -1,6 +1,5 @@
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
 import Link from 'next/link';
-import { findDrill } from '@/catalogue';
 import { NewSession } from '@/features/sessions/new-session';
 import { SessionLines } from '@/features/sessions/session-lines';
 import type { ComingPlayer, TodaySession, TodayView } from '@/server/views/today';
@@ -57,7 +56,7 @@ function SessionToday({ session }: { session: TodaySession }) {
   const empty = session.blocks.length === 0;
   const action = actions[session.state];
   const { totalS, bookedS, blocks } = session.time;
-  const titles = session.blocks.map((block) => findDrill(block.drillId)?.title ?? '');
+  const { titles } = session;
   return (
     <Sheet className="p-4" aria-label={session.title}>
       <div className="flex flex-wrap items-start justify-between gap-3">

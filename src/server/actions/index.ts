@@ -4,6 +4,17 @@ import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { requestContext } from '../context';
 import { decide } from '../decisions';
+import {
+  chooseSchool,
+  importDrills,
+  overruleFit,
+  removeDrill,
+  removePlace,
+  saveDrill,
+  saveKit,
+  savePlace,
+} from '../house';
+import { addToSession } from '../add-to-session';
 import { createSession, finishSession, loadPlan, removeSession, savePlan, startSession } from '../sessions';
 import type { PlanForm } from '../schemas/session';
 import { removePlayer, savePlayer } from '../squad';
@@ -55,4 +66,40 @@ export async function removeSessionAction(id: string, removed: boolean): Promise
 
 export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
   return changed(await decide(await requestContext(), decisions));
+}
+
+export async function savePlaceAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
+  return changed(await savePlace(await requestContext(), input, id === undefined ? undefined : asId(id)));
+}
+
+export async function removePlaceAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return changed(await removePlace(await requestContext(), asId(id), removed === true));
+}
+
+export async function saveKitAction(input: unknown): Promise<Outcome<null>> {
+  return changed(await saveKit(await requestContext(), input));
+}
+
+export async function saveDrillAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
+  return changed(await saveDrill(await requestContext(), input, id === undefined ? undefined : asId(id)));
+}
+
+export async function removeDrillAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return changed(await removeDrill(await requestContext(), asId(id), removed === true));
+}
+
+export async function importDrillsAction(input: unknown): Promise<Outcome<{ ids: string[] }>> {
+  return changed(await importDrills(await requestContext(), input));
+}
+
+export async function chooseSchoolAction(input: unknown): Promise<Outcome<null>> {
+  return changed(await chooseSchool(await requestContext(), input));
+}
+
+export async function overruleFitAction(playerId: string, input: unknown): Promise<Outcome<null>> {
+  return changed(await overruleFit(await requestContext(), asId(playerId), input));
+}
+
+export async function addToSessionAction(sessionId: string, drillId: string): Promise<Outcome<null>> {
+  return changed(await addToSession(await requestContext(), asId(sessionId), asId(drillId)));
 }

@@ -1,7 +1,9 @@
-import { array, mixed, number, object, string, type InferType } from 'yup';
-import { findDrill, findStep } from '@/catalogue';
-import type { Dose, DoseKind } from '@/core/dose/dose';
-import { doseFields, doseProblems } from '@/core/dose/limits';
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import type { Book } from '@/catalogue';
+import { findChange } from '@/catalogue/changes';
+import type { PlanBlock } from '@/catalogue/plan';
+import type { Dose } from '@/core/dose/dose';
+import { doseFields, doseProblems, onlyDoseFields } from '@/core/dose/limits';
 
 export const minutes = { min: 5, max: 240 } as const;
 const maxPlayers = 12;
@@ -42,6 +44,22 @@ const fields = {
     ),
   coach: string().trim().default('').max(60, 'Coach is too long: use at most 60 letters.'),
   placeName: string().trim().default('').max(80, 'Place is too long: use at most 80 letters.'),
+  placeId: string()
+    .transform((value: unknown) => (value === '' ? null : value))
+    .nullable()
+    .default(null)
+    .matches(ulidPattern, {
+      message: 'Place is not on the list (any more): choose again.',
+      excludeEmptyString: true,
+    }),
+  airC: number()
+    .transform((value: unknown, original: unknown) => (original === '' || original === null ? null : value))
+    .nullable()
+    .default(null)
+    .typeError('Air must be degrees Celsius, such as 24.')
+    .integer('Air must be whole degrees, such as 24.')
+    .min(-30, 'Air must be from -30 to 50 °C.')
+    .max(50, 'Air must be from -30 to 50 °C.'),
 };
 
 const playerIds = array()
@@ -65,54 +83,95 @@ const dose = mixed<Dose>()
   .test('dose', (value, context) => {
     const kind = (value as { kind?: unknown } | undefined)?.kind;
     if (typeof kind !== 'string' || !(kind in doseFields))
-      return context.createError({ message: 'Dose must be reps, row, timed, hold or shots.' });
+      return context.createError({ message: `Dose must be one of ${Object.keys(doseFields).join(', ')}.` });
     const first = doseProblems(value as Dose)[0];
     return first ? context.createError({ message: first.message }) : true;
   })
-  .transform((value: Record<string, unknown> | null) => {
-    const known = value && doseFields[value.kind as DoseKind];
-    if (!known) return value;
-    return Object.fromEntries([
-      ['kind', value.kind],
-      ...known.map((field) => [field.name, value[field.name]]),
-    ]);
-  });
+  .transform((value: Record<string, unknown> | null) => value && onlyDoseFields(value));
 
-const blockSchema = object({
-  id: id('Block'),
-  drillId: string().required('Drill is missing: choose one from the catalogue.'),
-  stepId: string().required('Step is missing: choose a step of the ladder.'),
-  dose,
-})
-  .required('A block is missing: reload the page.')
-  .test('step', (value, context) => {
-    if (!value?.drillId || !value.stepId) return true;
-    if (!findDrill(value.drillId))
-      return context.createError({
-        path: `${context.path}.drillId`,
-        message: `Drill ${value.drillId} is not in the catalogue: choose another.`,
-      });
-    if (!findStep(value.drillId, value.stepId))
-      return context.createError({
-        path: `${context.path}.stepId`,
-        message: `Step ${value.stepId} is not on this ladder: choose another.`,
-      });
-    return true;
-  });
+const whole = (name: string, min: number, max: number, unset: number) =>
+  number()
+    .default(unset)
+    .typeError(`${name} must be a whole number.`)
+    .integer(`${name} must be a whole number.`)
+    .min(min, `${name} must be from ${min} to ${max}.`)
+    .max(max, `${name} must be from ${min} to ${max}.`);
+
+const ownSchema = object({
+  playerId: id('Player'),
+  stepId: string().required('A player’s own step is missing: choose one of the ladder.'),
+  amount: whole('A player’s own amount', 1, 500, 1).nullable(),
+  out: boolean().default(false),
+});
+
+const blockSchema = (book: Book) =>
+  object({
+    id: id('Block'),
+    drillId: string().required('Drill is missing: choose one from the catalogue.'),
+    stepId: string().required('Step is missing: choose a step of the ladder.'),
+    dose,
+    changes: array()
+      .of(
+        string()
+          .required('A change is missing its name.')
+          .test(
+            'change',
+            'Changes must be spices and easings of the drill: take this one off.',
+            (change) => findChange(change ?? '') !== undefined,
+          ),
+      )
+      .default([])
+      .max(4, 'Changes: at most four on one block.'),
+    stations: whole('Stations', 1, 8, 1),
+    breakS: whole('Break', 0, 600, 0),
+    retest: boolean().default(false),
+    own: array().of(ownSchema).default([]).max(maxPlayers, 'Own steps: one for each player at most.'),
+  })
+    .required('A block is missing: reload the page.')
+    .test('step', (value, context) => {
+      if (!value?.drillId || !value.stepId) return true;
+      if (!book.drill(value.drillId))
+        return context.createError({
+          path: `${context.path}.drillId`,
+          message: `Drill ${value.drillId} is not in the catalogue: choose another.`,
+        });
+      const step = book.step(value.drillId, value.stepId);
+      if (!step)
+        return context.createError({
+          path: `${context.path}.stepId`,
+          message: `Step ${value.stepId} is not on this ladder: choose another.`,
+        });
+      const kind = (value.dose as Dose | undefined)?.kind;
+      if (kind && kind !== step.doses['13-16'].kind)
+        return context.createError({
+          path: `${context.path}.dose`,
+          message: `Dose must be of the kind of its step, ${step.doses['13-16'].kind}: set it again.`,
+        });
+      const stranger = value.own?.find(({ stepId }) => !book.step(value.drillId, stepId));
+      if (stranger)
+        return context.createError({
+          path: `${context.path}.own`,
+          message: `A player’s own step ${stranger.stepId} is not on this ladder: choose another.`,
+        });
+      return true;
+    });
 
 /** A whole plan, saved at once: the booking, the players and the blocks, on the revision it was made from. */
-export const planSchema = object({
-  ...fields,
-  playerIds,
-  revision: number().required('Revision is missing: reload the page.').integer().min(1),
-  blocks: array()
-    .of(blockSchema)
-    .required('Blocks is missing.')
-    .max(maxBlocks, `Blocks: at most ${maxBlocks} in one session.`)
-    .test(
-      'once',
-      'Blocks: one block is in the plan twice; reload the page.',
-      (blocks) => new Set(blocks?.map((b) => b.id)).size === blocks?.length,
-    ),
-});
-export type PlanForm = InferType<typeof planSchema>;
+export const planSchema = (book: Book) =>
+  object({
+    ...fields,
+    playerIds,
+    revision: number().required('Revision is missing: reload the page.').integer().min(1),
+    blocks: array()
+      .of(blockSchema(book))
+      .required('Blocks is missing.')
+      .max(maxBlocks, `Blocks: at most ${maxBlocks} in one session.`)
+      .test(
+        'once',
+        'Blocks: one block is in the plan twice; reload the page.',
+        (blocks) => new Set(blocks?.map((b) => b.id)).size === blocks?.length,
+      ),
+  });
+export type PlanForm = Omit<InferType<ReturnType<typeof planSchema>>, 'blocks'> & {
+  readonly blocks: readonly PlanBlock[];
+};

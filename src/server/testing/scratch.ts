@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { monotonicFactory } from 'ulid';
-import { findDrill } from '@/catalogue';
+import { plainBook } from '@/catalogue';
+import { blockOf } from '@/catalogue/plan';
 import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/outcome';
 import { seededRandom } from '@/core/random';
@@ -52,6 +53,8 @@ export const booking = {
   bookedMin: 30,
   coach: '',
   placeName: '',
+  placeId: null,
+  airC: null,
 };
 
 /** Two players and a session of one block of twenty in a row. */
@@ -61,13 +64,13 @@ export async function oneBlockSession(context: Context) {
     value(await savePlayer(context, { ...ada, name: 'Bo' })).id,
   ];
   const sessionId = value(await createSession(context, { ...booking, playerIds })).id;
-  const step = findDrill('palm-up-bounce')!.steps.find((one) => one.id === 'row-20')!;
-  const block = {
+  const step = plainBook.drill('palm-up-bounce')!.steps.find((one) => one.id === 'row-20')!;
+  const block = blockOf({
     id: context.newId(),
     drillId: 'palm-up-bounce',
     stepId: step.id,
     dose: step.doses['10-12'],
-  };
+  });
   const plan = { ...booking, playerIds, revision: 1, blocks: [block] };
   value(await savePlan(context, sessionId, plan));
   return { sessionId, playerIds, block, plan: { ...plan, revision: 2 } };

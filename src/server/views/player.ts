@@ -1,10 +1,12 @@
-import { findStep } from '@/catalogue';
+import type { FitOverrides } from '@/core/fit/fit';
 import { measures } from '@/core/counting/measure';
 import { resultsOn, type DatedResult } from '@/data/log';
+import { fitOverrides } from '@/data/house';
 import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
 import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
 import type { Context } from '../context';
+import { bookFor } from '../book';
 import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import type { PlayerForm } from '../schemas/player';
@@ -28,6 +30,8 @@ export interface PlayerView {
   readonly removed: boolean;
   readonly form: PlayerForm;
   readonly year: number;
+  /** The coach's own numbers of the fit. */
+  readonly fit: FitOverrides;
   readonly bests: readonly StepBest[];
   /** Drill, step, reason. */
   readonly places: readonly (readonly [drillId: string, stepId: string, why: string])[];
@@ -75,15 +79,17 @@ export async function playerView(
   const player = await getPlayer(db, id);
   if (!player) return null;
   await refreshAttempts(db);
-  const [totals, places, sessions, decisions] = await Promise.all([
+  const [totals, places, sessions, decisions, book, overrides] = await Promise.all([
     totalsOfPlayer(db, id),
     placesOf(db, [id]),
     sessionsOfPlayer(db, id, 6),
     decisionsOfPlayer(db, id, 6),
+    bookFor(db),
+    fitOverrides(db, id),
   ]);
   const bests = totals
     .flatMap<StepBest>(({ highest, lowest, ...rest }) => {
-      const step = findStep(rest.drillId, rest.stepId);
+      const step = book.step(rest.drillId, rest.stepId, id);
       return step ? [{ ...rest, best: measures[step.measure].lowerIsBetter ? lowest : highest }] : [];
     })
     .sort((a, b) => (a.lastDay < b.lastDay ? 1 : a.lastDay > b.lastDay ? -1 : b.touches - a.touches));
@@ -95,6 +101,7 @@ export async function playerView(
     removed: player.removedAtMs !== null,
     form: formOf(player),
     year: Number(today.slice(0, 4)),
+    fit: overrides as FitOverrides,
     bests,
     places: places.map((place) => [place.drillId, place.stepId, place.why]),
     sessions: sessions.map(({ id: sessionId, title, day, state }) => ({ id: sessionId, title, day, state })),

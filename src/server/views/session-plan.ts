@@ -1,49 +1,27 @@
-import { catalogue } from '@/catalogue';
+import { makeBook } from '@/catalogue';
 import type { PlanBlock, Records } from '@/catalogue/plan';
-import type { Dose } from '@/core/dose/dose';
-import {
-  blocksOfSessions,
-  getSession,
-  playersOfSessions,
-  type BlockRow,
-  type SessionRow,
-} from '@/data/session';
+import type { CarePlayer } from '@/core/care/care';
+import { blockOf } from '@/catalogue/plan';
+import { getSession, loggedPairs, playersOfSessions, sessionsOfPlayer } from '@/data/session';
+import { kitCounts, listPlaces } from '@/data/places';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
-import { recordsSince } from '@/data/results';
-import type { Executor } from '@/data/client';
-import { loggedPairs } from '@/data/session';
+import { plannedBlocks } from '../blocks';
+import { bookContents } from '../book';
+import { careHistory } from '../care-history';
 import type { Context } from '../context';
-import { recentSince } from '../days';
+import { knownPlace, type KnownPlace } from '../ground';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
+import { allSteps, recentRecords } from './records';
+import { sessionFacts, type SessionFacts } from './session-facts';
 
-/** Recent touches and drops of players on some steps. */
-export function recentRecords(
-  db: Executor,
-  playerIds: readonly string[],
-  steps: readonly StepRef[],
-  day: string,
-): Promise<Records> {
-  return recordsSince(db, playerIds, steps, recentSince(day));
-}
-
-type StepRef = Pick<PlanBlock, 'drillId' | 'stepId'>;
-
-/** Every step of the catalogue: any of them can be put into a plan. */
-const allSteps: readonly StepRef[] = catalogue.flatMap((drill) =>
-  drill.steps.map((step) => ({ drillId: drill.id, stepId: step.id })),
-);
-
-export function planBlock(row: BlockRow): PlanBlock {
-  return { id: row.id, drillId: row.drillId, stepId: row.stepId, dose: JSON.parse(row.dose) as Dose };
-}
-
-/** A session's own facts, as every screen shows them. */
-export type SessionFacts = Omit<SessionRow, 'createdAtMs' | 'removedAtMs'> & { readonly removed: boolean };
-
-export function sessionFacts({ createdAtMs: _created, removedAtMs, ...rest }: SessionRow): SessionFacts {
-  return { ...rest, removed: removedAtMs !== null };
-}
+/** The step each player stands on, and what they aim at there. */
+export type Standing = readonly (readonly [
+  playerId: string,
+  drillId: string,
+  stepId: string,
+  target: number,
+])[];
 
 export interface SessionPlanView {
   readonly session: SessionFacts;
@@ -52,11 +30,20 @@ export interface SessionPlanView {
   /** Everybody who could come: the squad, and who is on the list already. */
   readonly squad: readonly PlayerFacts[];
   readonly records: Records;
-  /** The step each player stands on, and what they aim at there: player, drill, step, target. */
-  readonly places: readonly (readonly [string, string, string, number])[];
+  readonly places: Standing;
   /** Blocks that have counts: they stay in the plan. */
   readonly counted: readonly string[];
   readonly year: number;
+  readonly grounds: readonly KnownPlace[];
+  readonly kit: Readonly<Record<string, number>>;
+  /** What players did in the days before, for the care rules. */
+  readonly history: Readonly<Record<string, Pick<CarePlayer, 'weekLoad' | 'lastDone'>>>;
+  /** The last session of these players that was held, and its blocks: what a retest can be taken from. */
+  readonly last: {
+    readonly title: string;
+    readonly day: string;
+    readonly blocks: readonly PlanBlock[];
+  } | null;
 }
 
 export async function sessionPlanView(context: Context, id: string): Promise<SessionPlanView | null> {
@@ -64,11 +51,14 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const session = await getSession(db, id);
   if (!session) return null;
   await refreshAttempts(db);
-  const [rows, players, squad, logged] = await Promise.all([
-    blocksOfSessions(db, [id]),
+  const [blocks, players, squad, logged, contents, grounds, kit] = await Promise.all([
+    plannedBlocks(db, [id]),
     playersOfSessions(db, [id]),
     listPlayers(db),
     loggedPairs(db, id),
+    bookContents(db),
+    listPlaces(db),
+    kitCounts(db),
   ]);
   const playerIds = players.get(id) ?? [];
   const gone = await getPlayers(
@@ -77,18 +67,41 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   );
   const everyone = [...squad, ...gone];
   const ids = everyone.map((player) => player.id);
-  const [records, places] = await Promise.all([
-    recentRecords(db, ids, allSteps, session.day),
+  const book = makeBook(contents, session.coach);
+  const [records, places, history, last] = await Promise.all([
+    recentRecords(db, ids, allSteps(book), session.day),
     placesOf(db, ids),
+    careHistory(db, book, ids, session),
+    lastHeld(context, playerIds[0], session.day),
   ]);
   return {
     session: sessionFacts(session),
     playerIds,
-    blocks: rows.map(planBlock),
+    blocks,
     squad: everyone.map((player) => playerFacts(player, context.today)),
     records,
     places: places.map((place) => [place.playerId, place.drillId, place.stepId, place.target]),
     counted: [...new Set(logged.map((pair) => pair.blockId))],
     year: Number(context.today.slice(0, 4)),
+    grounds: grounds.map(knownPlace),
+    kit,
+    history,
+    last,
   };
+}
+
+/** The last finished session of a player before a day: the group's, taken by its first player. */
+async function lastHeld(
+  { db }: Context,
+  playerId: string | undefined,
+  day: string,
+): Promise<SessionPlanView['last']> {
+  if (!playerId) return null;
+  const held = (await sessionsOfPlayer(db, playerId, 12)).find(
+    (one) => one.state === 'finished' && one.day < day,
+  );
+  if (!held) return null;
+  const blocks = await plannedBlocks(db, [held.id]);
+  // Only what was to be done: nobody's own part travels into another session.
+  return { title: held.title, day: held.day, blocks: blocks.map((block) => blockOf({ ...block, own: [] })) };
 }

@@ -1,24 +1,32 @@
-import { findDrill, findStep } from '@/catalogue';
+import { stepAfter } from '@/catalogue';
 import { gateFor, judgedOn } from '@/catalogue/gate';
-import type { PlanBlock } from '@/catalogue/plan';
+import { workOf, type PlanBlock } from '@/catalogue/plan';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
-import { nextTargets, type NextTarget, type Verdict } from '@/core/skill/next-target';
+import type { Dose } from '@/core/dose/dose';
+import { nextTargets, type Gate, type NextTarget, type Verdict } from '@/core/skill/next-target';
 import { attemptsOfBlocks } from '@/data/log';
 import { evidenceOn } from '@/data/results';
-import { blocksOfSessions, getSession, playersOfSessions } from '@/data/session';
+import { getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { judgedSteps, stepAfter } from '../decisions';
+import { plannedBlocks } from '../blocks';
+import { bookFor } from '../book';
+import { judgedKey, judgedSteps } from '../decisions';
 import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
-import { planBlock, sessionFacts, type SessionFacts } from './session-plan';
+import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** What one player did in one block, and what comes next. */
 export interface ReviewLine {
   readonly playerId: string;
+  /** The step they were on, and how much of it. */
+  readonly stepId: string;
+  readonly dose: Dose;
+  /** The step's mark under that dose. */
+  readonly gate: Gate;
   readonly tally: Summary & { readonly results: readonly (number | null)[] };
   /** Best on this step before this session's day; null when there was none. */
   readonly bestBefore: number | null;
@@ -49,28 +57,30 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   const session = await getSession(db, id);
   if (!session) return null;
   await refreshAttempts(db);
-  const [rows, playersOf] = await Promise.all([blocksOfSessions(db, [id]), playersOfSessions(db, [id])]);
+  const [planned, playersOf, book] = await Promise.all([
+    plannedBlocks(db, [id]),
+    playersOfSessions(db, [id]),
+    bookFor(db, session.coach),
+  ]);
   const playerIds = playersOf.get(id) ?? [];
-  const blockIds = rows.map((row) => row.id);
-  const planned = rows.map(planBlock);
+  const blockIds = planned.map((block) => block.id);
   const [people, attempts, evidence, decisions] = await Promise.all([
     getPlayers(db, playerIds),
     attemptsOfBlocks(db, blockIds),
-    evidenceOn(db, playerIds, judgedSteps(planned), session, recentSince(session.day)),
+    evidenceOn(db, judgedSteps(book, planned, playerIds), session, recentSince(session.day)),
     decisionsOfBlocks(db, blockIds),
   ]);
   const done = groupBy(attempts, (attempt) => `${attempt.blockId} ${attempt.playerId}`);
 
   const reviewBlock = (block: PlanBlock): ReviewBlock => {
-    const drill = findDrill(block.drillId);
-    const step = findStep(block.drillId, block.stepId);
-    if (!drill || !step) return { ...block, lines: [] };
-    const gate = gateFor(step, block.dose);
     const lines = playerIds.flatMap<ReviewLine>((playerId) => {
       const own = done.get(`${block.id} ${playerId}`);
-      if (!own) return [];
+      const work = workOf(book, block, playerId);
+      if (!own || !work) return [];
+      const { drill, step, dose } = work;
+      const gate = gateFor(step, dose);
       const summary = summaryOf(own, step.measure);
-      const shown = evidence.find((one) => one.key === block.id && one.playerId === playerId);
+      const shown = evidence.find((one) => one.key === judgedKey(block.id, playerId));
       const bestBefore = shown?.bestBefore ?? null;
       const lead = (verdict: Verdict) => {
         const next = stepAfter(drill, step.id, verdict);
@@ -80,11 +90,14 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       return [
         {
           playerId,
+          stepId: step.id,
+          dose,
+          gate,
           tally: { ...summary, results: own.map((attempt) => attempt.result) },
           bestBefore,
           bestEver:
             summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
-          ...nextTargets(judgedOn(drill, step, block.dose, shown)),
+          ...nextTargets(judgedOn(drill, step, dose, shown)),
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }

@@ -2,7 +2,7 @@ import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } 
 import { getPlayers, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { playerName, type PlayerName } from './player-facts';
-import { sessionFacts } from './session-plan';
+import { sessionFacts } from './session-facts';
 import type { SessionLine } from './today';
 
 export const sessionsAPage = 15;

@@ -1,13 +1,17 @@
-import { findDrill } from '@/catalogue';
-import { timePlan, type PlanBlock } from '@/catalogue/plan';
+import { makeBook } from '@/catalogue';
+import { timePlan, workOf, type PlanBlock } from '@/catalogue/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
-import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
+import { playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
+import { plannedBlocks } from '../blocks';
+import { bookContents } from '../book';
 import { dayAfter } from '../days';
+import { groundOf } from '../ground';
 import { refreshAttempts } from '../results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from './player-facts';
-import { planBlock, recentRecords, sessionFacts, type SessionFacts } from './session-plan';
+import { recentRecords, stepsOf } from './records';
+import { sessionFacts, type SessionFacts } from './session-facts';
 
 export interface SessionLine extends SessionFacts {
   readonly players: readonly string[];
@@ -26,6 +30,8 @@ export interface ComingPlayer extends PlayerFacts {
 
 export interface TodaySession extends SessionLine {
   readonly blocks: readonly PlanBlock[];
+  /** The blocks' drills, by name. */
+  readonly titles: readonly string[];
   readonly time: PlanTime;
   readonly coming: readonly ComingPlayer[];
 }
@@ -41,21 +47,24 @@ export interface TodayView {
 export async function todayView(context: Context): Promise<TodayView> {
   const { db, today } = context;
   await refreshAttempts(db);
-  const [squad, soon, last] = await Promise.all([
+  const [squad, soon, last, contents, ground] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, dayAfter(today, 14)),
     sessionsBefore(db, today, 2),
+    bookContents(db),
+    groundOf(db),
   ]);
   const all = [...soon, ...last];
   const ids = all.map((session) => session.id);
-  const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), blocksOfSessions(db, ids)]);
+  const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), plannedBlocks(db, ids)]);
   const todays = blocks.filter((block) =>
     soon.some((session) => session.id === block.sessionId && session.day === today),
   );
   const playerIds = [...new Set([...playersOf.values()].flat())];
+  const house = makeBook(contents);
   const [players, records, places] = await Promise.all([
     getPlayers(db, playerIds),
-    recentRecords(db, playerIds, todays, today),
+    recentRecords(db, playerIds, stepsOf(house, todays, playerIds), today),
     placesOf(db, playerIds),
   ]);
   const facts = new Map(players.map((player) => [player.id, playerFacts(player, today)]));
@@ -66,23 +75,33 @@ export async function todayView(context: Context): Promise<TodayView> {
     blockCount: blocks.filter((block) => block.sessionId === session.id).length,
   });
   const whole = (session: (typeof all)[number]): TodaySession => {
-    const own = blocks.filter((block) => block.sessionId === session.id).map(planBlock);
+    const book = makeBook(contents, session.coach);
+    const own = blocks.filter((block) => block.sessionId === session.id);
     const coming = playersOf.get(session.id) ?? [];
     const targetOf = (playerId: string) => {
       // The loosening comes first but is nobody's aim.
-      for (const block of own.filter(({ drillId }) => findDrill(drillId)?.family !== 'loosen')) {
+      for (const block of own.filter(({ drillId }) => book.drill(drillId)?.family !== 'loosen')) {
+        const stepId = workOf(book, block, playerId)?.step.id;
         const place = places.find(
-          (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === block.stepId,
+          (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === stepId,
         );
         if (place)
-          return { drillId: block.drillId, stepId: block.stepId, result: place.target, reason: place.why };
+          return { drillId: block.drillId, stepId: place.stepId, result: place.target, reason: place.why };
       }
       return null;
     };
     return {
       ...line(session),
       blocks: own,
-      time: timePlan(own, coming, records, session.bookedMin),
+      titles: own.map((block) => book.drill(block.drillId)?.title ?? ''),
+      time: timePlan(
+        book,
+        own,
+        coming.flatMap((id) => facts.get(id) ?? []),
+        records,
+        session.bookedMin,
+        ground(session.placeId),
+      ),
       coming: coming.flatMap((id) => {
         const player = facts.get(id);
         return player ? [{ ...player, target: targetOf(id) }] : [];

@@ -1,0 +1,76 @@
+import type { Origin } from '@/core/origin';
+import type { Sport } from './types';
+
+/** A starting point that drills build on: read once, come back to often. */
+export interface Card {
+  readonly id: string;
+  readonly title: string;
+  readonly sports: readonly Sport[];
+  readonly purpose: string;
+  readonly points: readonly string[];
+  /** One positive sentence to say. */
+  readonly cue: string;
+  readonly origin: Origin;
+}
+
+export const cards: readonly Card[] = [
+  {
+    id: 'ready-position',
+    title: 'Ready position',
+    sports: ['tennis', 'table tennis'],
+    purpose: 'Where every ball begins: a stance from which both sides are one quick step away.',
+    points: [
+      'The feet are shoulder width apart, and the knees are soft.',
+      'The weight rests forward on the balls of the feet; heels or flat feet slow the first step.',
+      'The racket head is up in front, at the height of the navel.',
+      'The hitting hand holds the bottom of the handle, the other hand supports the racket above it.',
+    ],
+    cue: 'Soft knees, light heels, racket up.',
+    origin: 'practice',
+  },
+  {
+    id: 'finding-the-grip',
+    title: 'Finding the grip',
+    sports: ['tennis'],
+    purpose: 'Three ways to arrive at the same forehand hold, so that every child finds one that works.',
+    points: [
+      'Shake hands with the racket, the thumb along the handle.',
+      'Or lay the palm flat on the strings and slide it down to the handle.',
+      'Or lift the racket off the floor in front of the foot and turn it until the edge points down.',
+      'For frame, dribble and wall volleys take a hammer hold, and keep it the same on both sides.',
+    ],
+    cue: 'Say hello to the racket and shake its hand.',
+    origin: 'practice',
+  },
+  {
+    id: 'spacing-gauge',
+    title: 'Spacing gauge',
+    sports: ['tennis', 'table tennis'],
+    purpose: 'The free arm measures the distance to the ball, so that there is room for the whole swing.',
+    points: [
+      'Stretch the free arm out to where the ball will be met.',
+      'The fingertips just reach it, and the shoulder stays down.',
+      'Move the feet until it fits; the arm stays as it is.',
+    ],
+    cue: 'Reach, measure, keep your space.',
+    origin: 'practice',
+  },
+  {
+    id: 'helpers-feeding-card',
+    title: 'Helper’s feeding card',
+    sports: ['tennis', 'table tennis'],
+    purpose: 'Anyone can learn to feed: a parent, an older child, whoever has two hands and some patience.',
+    points: [
+      'Stand four to five metres away; for small children kneel, so that your hand is at their height.',
+      'Feed underarm and softly, so that the ball lands one and a half to two metres in front of the player.',
+      'One ball at a time, and wait for the ready position before you send it.',
+      'Count aloud: one touch, one number.',
+      'Correct one thing, and let the rest pass today.',
+    ],
+    cue: 'Wait for ready, then send it softly.',
+    origin: 'practice',
+  },
+];
+
+const byId = new Map(cards.map((card) => [card.id, card]));
+export const findCard = (id: string): Card | undefined => byId.get(id);

@@ -1,0 +1,12 @@
+import type { Drill } from '../../types';
+import { longestAlternatingRally, mostLaps, quietestTen, twoSquareSingles } from './matches';
+import { ringTarget, squareTarget } from './targets';
+
+export const games: readonly Drill[] = [
+  ringTarget,
+  squareTarget,
+  twoSquareSingles,
+  longestAlternatingRally,
+  mostLaps,
+  quietestTen,
+];

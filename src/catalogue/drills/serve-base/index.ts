@@ -1,0 +1,5 @@
+import type { Drill } from '../../types';
+import { spinOnTheFloor } from './spin';
+import { throwingServe, tossToHeight } from './toss-and-throw';
+
+export const serveBase: readonly Drill[] = [tossToHeight, throwingServe, spinOnTheFloor];

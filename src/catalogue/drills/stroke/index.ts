@@ -1,0 +1,22 @@
+import type { Drill } from '../../types';
+import { shadowBackhand, shadowForehand } from './shadow';
+import {
+  tableTennisBackhand,
+  tableTennisForehandCounter,
+  tableTennisLoop,
+  tableTennisPush,
+} from './table-tennis-strokes';
+import { fastHand, fedStrokes, offTheMarkerHit, receiveAndSend } from './with-a-ball';
+
+export const stroke: readonly Drill[] = [
+  shadowForehand,
+  shadowBackhand,
+  tableTennisForehandCounter,
+  tableTennisLoop,
+  tableTennisPush,
+  tableTennisBackhand,
+  offTheMarkerHit,
+  receiveAndSend,
+  fastHand,
+  fedStrokes,
+];

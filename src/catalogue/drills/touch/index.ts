@@ -1,0 +1,21 @@
+import type { Drill } from '../../types';
+import { palmUpBounce, turnOverBounce } from './bounces';
+import { carry, gateRoll, groundSteer, rimRoll } from './first-touch';
+import { frameBounce, groundDribble, knuckleUpBounce, trickBounces } from './more-bounces';
+import { bumpWithABounce, flipToATarget, softCatch } from './soft-and-high';
+
+export const touch: readonly Drill[] = [
+  carry,
+  rimRoll,
+  palmUpBounce,
+  knuckleUpBounce,
+  turnOverBounce,
+  groundDribble,
+  frameBounce,
+  bumpWithABounce,
+  groundSteer,
+  gateRoll,
+  trickBounces,
+  softCatch,
+  flipToATarget,
+];

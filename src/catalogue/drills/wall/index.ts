@@ -1,0 +1,12 @@
+import type { Drill } from '../../types';
+import { wallGroundstrokes } from './groundstrokes';
+import { handWallRally, wallVolleys } from './hand-and-volley';
+import { racketWallRally, tableAndWall } from './rally';
+
+export const wall: readonly Drill[] = [
+  handWallRally,
+  racketWallRally,
+  wallVolleys,
+  wallGroundstrokes,
+  tableAndWall,
+];

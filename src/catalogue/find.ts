@@ -1,0 +1,70 @@
+import type { Measure } from '@/core/counting/measure';
+import { doseTime } from '@/core/dose/time';
+import type { Fit } from '@/core/place/fits';
+import { ageBandOf } from './age-band';
+import { paceOn } from './pace';
+import type { Drill, Family, Focus, Sport, Step } from './types';
+
+/** Does a drill have all of these words, in any order, anywhere a coach would look? */
+export function matches(drill: Drill, words: string): boolean {
+  const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  if (wanted.length === 0) return true;
+  const text = [
+    drill.title,
+    drill.family,
+    drill.purpose,
+    drill.setUp,
+    ...drill.trains,
+    ...drill.kit.map((need) => need.item),
+    ...drill.steps.flatMap((step) => [step.title, step.task, step.cue]),
+  ]
+    .join(' ')
+    .toLowerCase();
+  return wanted.every((word) => text.includes(word));
+}
+
+/** What a coach looks for; what is null is open. */
+export interface Wanted {
+  readonly words: string;
+  readonly family: Family | null;
+  readonly sport: Sport | null;
+  readonly age: number | null;
+  readonly measure: Measure | null;
+  readonly focus: Focus | null;
+  /** Minutes at hand for one block, set-up and all. */
+  readonly minutes: number | null;
+  /** Only what fits the place and the kit, stand-ins included. */
+  readonly fitting: boolean;
+}
+
+export const anything: Wanted = {
+  words: '',
+  family: null,
+  sport: null,
+  age: null,
+  measure: null,
+  focus: null,
+  minutes: null,
+  fitting: false,
+};
+
+/** Seconds of a block of a step at its dose for an age, alone and with the step's usual rate. */
+export function usualS(drill: Drill, step: Step, age: number): number {
+  return doseTime(step.doses[ageBandOf(age)], paceOn(drill, step, age)).totalS;
+}
+
+/** The drills a coach looks for, in the order of the book. */
+export function findDrills(drills: readonly Drill[], wanted: Wanted, fitOf: (drill: Drill) => Fit): Drill[] {
+  const { words, family, sport, age, measure, focus, minutes, fitting } = wanted;
+  return drills.filter(
+    (drill) =>
+      (family === null || drill.family === family) &&
+      (sport === null || drill.sports.includes(sport)) &&
+      (age === null || (age >= drill.ages.from && age <= drill.ages.to)) &&
+      (measure === null || drill.steps.some((step) => step.measure === measure)) &&
+      (focus === null || drill.trains.includes(focus)) &&
+      (minutes === null || drill.steps.some((step) => usualS(drill, step, age ?? 10) <= minutes * 60)) &&
+      matches(drill, words) &&
+      (!fitting || fitOf(drill).verdict !== 'no'),
+  );
+}

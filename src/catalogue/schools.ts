@@ -1,0 +1,170 @@
+import { doseFields } from '@/core/dose/limits';
+import type { Dose } from '@/core/dose/dose';
+import type { BounceRule, Drill, DropRule, Order, Step, Zone } from './types';
+
+/** Where practitioners disagree: the questions, the answers, and why the default is what it is. */
+export const asTheDrillSays = 'as the drill says';
+
+export const schoolQuestions = {
+  order: {
+    title: 'What comes first',
+    answers: [asTheDrillSays, 'swing first', 'feet first'],
+    why: 'Each ladder has its usual order: feet first where moving wrong is a hazard, the swing first where it shows the feet where to arrive.',
+  },
+  stretch: {
+    title: 'How long a stretch is held',
+    answers: ['10 s', '5 s', '15 s'],
+    why: 'Ten seconds suit children: for the small ones it is a habit and not a flexibility programme.',
+  },
+  backhand: {
+    title: 'Backhand',
+    answers: ['two hands', 'one hand'],
+    why: 'Two hands while strength is short; a player’s own setting stands above it.',
+  },
+  takeBack: {
+    title: 'Take-back',
+    answers: ['straight', 'looped'],
+    why: 'Straight back has fewer parts to go wrong while the swing is new.',
+  },
+  targetScoring: {
+    title: 'Scoring a target',
+    answers: [asTheDrillSays, 'rings 1, 5, 10', 'square 10, 5, 0', 'one if it lands'],
+    why: 'Each target game brings its own scoring, so old results stay comparable.',
+  },
+  bounceRule: {
+    title: 'Which bounce counts',
+    answers: [asTheDrillSays, 'first bounce counts', 'any bounce', 'must stay in'],
+    why: 'The first bounce is what the stroke decides; rolling on is luck.',
+  },
+  dropRule: {
+    title: 'After a drop',
+    answers: [asTheDrillSays, 'go on from the spot', 'back to the start'],
+    why: 'From the spot, because walking back teaches nothing; a row restarts in any case.',
+  },
+} as const;
+
+export type SchoolQuestion = keyof typeof schoolQuestions;
+export const questions = Object.keys(schoolQuestions) as SchoolQuestion[];
+export type Answers = Readonly<Record<SchoolQuestion, string>>;
+
+export const scopes = ['coach', 'drill', 'player'] as const;
+/** What a coach chose, for all their work, for one drill, or for one player. The key of everybody's choice is ''. */
+export interface SchoolChoice {
+  readonly scope: (typeof scopes)[number];
+  readonly key: string;
+  readonly question: SchoolQuestion;
+  readonly answer: string;
+}
+
+export interface Acting {
+  readonly answer: string;
+  readonly from: 'default' | (typeof scopes)[number];
+}
+
+/** Which answer acts for a coach, a drill and a player: the player's own first, then the drill's, then the coach's. */
+export function acting(
+  choices: readonly SchoolChoice[],
+  question: SchoolQuestion,
+  who: { readonly coach: string; readonly drillId: string; readonly playerId?: string },
+): Acting {
+  const find = (scope: SchoolChoice['scope'], key: string | undefined) =>
+    choices.find((one) => one.scope === scope && one.key === key && one.question === question)?.answer;
+  for (const [from, answer] of [
+    ['player', find('player', who.playerId)],
+    ['drill', find('drill', who.drillId)],
+    ['coach', find('coach', who.coach) ?? find('coach', '')],
+  ] as const)
+    if (answer !== undefined) return { answer, from };
+  return { answer: schoolQuestions[question].answers[0], from: 'default' };
+}
+
+/** The questions that make a difference to a drill. */
+export function questionsOf(drill: Drill): SchoolQuestion[] {
+  const asked: Record<SchoolQuestion, boolean> = {
+    order: drill.orders !== undefined,
+    stretch: drill.steps.some((step) => step.stretch),
+    backhand: drill.hold === 'two-hand backhand',
+    takeBack: drill.schoolCheckpoints?.some((one) => one.question === 'takeBack') ?? false,
+    targetScoring: drill.steps.some((step) => step.target),
+    bounceRule: drill.bounceRule !== undefined,
+    dropRule: drill.steps.some((step) => step.measure === 'row' || step.measure === 'lap'),
+  };
+  return questions.filter((question) => asked[question]);
+}
+
+/** A drill as a school wants it: order, holds, checkpoints, scoring and rules. Everything that reads it sees the same drill. */
+export function underSchools(drill: Drill, answers: Answers): Drill {
+  const steps = inOrder(drill, answers.order).map((step) => stepUnder(step, answers));
+  const checkpoints = [
+    ...drill.checkpoints,
+    ...(drill.schoolCheckpoints ?? [])
+      .filter((one) => answers[one.question] === one.answer)
+      .map((one) => one.text),
+  ];
+  const { bounceRule, hold } = drill;
+  return {
+    ...drill,
+    steps,
+    checkpoints,
+    hold: hold === 'two-hand backhand' && answers.backhand === 'one hand' ? 'one-hand backhand' : hold,
+    dropRule: answers.dropRule === asTheDrillSays ? drill.dropRule : (answers.dropRule as DropRule),
+    ...(bounceRule && {
+      bounceRule: answers.bounceRule === asTheDrillSays ? bounceRule : (answers.bounceRule as BounceRule),
+    }),
+  };
+}
+
+function inOrder(drill: Drill, answer: string): readonly Step[] {
+  if (!drill.orders) return drill.steps;
+  const order = answer === asTheDrillSays ? drill.orders.usual : (answer as Order);
+  return drill.orders[order].map((id) => drill.steps.find((step) => step.id === id)!);
+}
+
+function stepUnder(step: Step, answers: Answers): Step {
+  const held = step.stretch ? withHolds(step, parseInt(answers.stretch, 10) / usualHoldS) : step;
+  return held.target ? withScoring(held, answers.targetScoring) : held;
+}
+
+/** The hold the catalogue's stretches are written for. */
+const usualHoldS = 10;
+
+function withHolds(step: Step, share: number): Step {
+  if (share === 1) return step;
+  const { min, max } = doseFields.hold.find((field) => field.name === 'holdS')!;
+  const held = (seconds: number) => Math.min(max, Math.max(min, Math.round(seconds * share)));
+  const under = (dose: Dose): Dose => {
+    if (dose.kind === 'hold') return { ...dose, holdS: held(dose.holdS) };
+    if (dose.kind !== 'routine') return dose;
+    return { ...dose, parts: dose.parts.map((part) => ({ ...part, partS: held(part.partS) })) };
+  };
+  const doses = Object.fromEntries(Object.entries(step.doses).map(([band, dose]) => [band, under(dose)]));
+  const gate = step.measure === 'hold' ? { ...step.gate, result: held(step.gate.result) } : step.gate;
+  return { ...step, doses: doses as unknown as Step['doses'], gate };
+}
+
+const scorings: Readonly<Record<string, readonly Zone[]>> = {
+  'rings 1, 5, 10': [
+    { label: 'Inner ring', points: 10 },
+    { label: 'Middle ring', points: 5 },
+    { label: 'Outer ring', points: 1 },
+    { label: 'Out', points: 0 },
+  ],
+  'square 10, 5, 0': [
+    { label: 'Square', points: 10 },
+    { label: 'Middle zone', points: 5 },
+    { label: 'Out', points: 0 },
+  ],
+  'one if it lands': [
+    { label: 'In', points: 1 },
+    { label: 'Out', points: 0 },
+  ],
+};
+
+/** Another scoring: the gate keeps its share of the most that can be scored. */
+function withScoring(step: Step, answer: string): Step {
+  const zones = scorings[answer];
+  const before = step.zones?.[0]?.points;
+  if (!zones || !before) return step;
+  const result = Math.max(1, Math.round((step.gate.result * zones[0]!.points) / before));
+  return { ...step, zones, gate: { ...step.gate, result } };
+}

@@ -1,0 +1,60 @@
+import { counted } from '../../words';
+import { warning, type CareInput, type Warning } from '../care';
+
+/**
+ * Steps with a limit of their own: from an age, at most so many tries a session, so many days apart.
+ * Heavy balls: 15 a session, 7 to 21 days apart is common practice; 21 days and not for children is ours.
+ */
+export function limitedSteps({ work, players }: CareInput): Warning[] {
+  return work.flatMap((one) =>
+    one.players.flatMap(({ playerId, load, limit }) => {
+      const player = players.find(({ id }) => id === playerId);
+      if (!limit || !player) return [];
+      const about = { blockId: one.id, playerId, origin: 'ours' as const };
+      const sitOut = {
+        mend: { kind: 'sit-out', blockId: one.id, playerId } as const,
+        mendText: `${player.name} sits ${one.title} out`,
+      };
+      if (player.age < limit.fromAge)
+        return [
+          warning(
+            'age',
+            'stop',
+            `${one.title}: this step is from ${limit.fromAge} years on, and ${player.name} is ${player.age}.`,
+            {
+              ...about,
+              ...sitOut,
+            },
+          ),
+        ];
+      const since = player.lastDone[limit.key];
+      if (since !== undefined && since < limit.daysApart)
+        return [
+          warning(
+            'days apart',
+            'stop',
+            `${one.title}: ${player.name} did this step ${since === 0 ? 'today' : `${counted(since, 'day')} ago`}; ${limit.daysApart} days are wanted between.`,
+            { ...about, ...sitOut },
+          ),
+        ];
+      if (load.tries > limit.triesASession)
+        return [
+          warning(
+            'load caps',
+            'stop',
+            `${one.title}: at most ${limit.triesASession} of these in a session, and ${player.name} would do ${Math.round(load.tries)}.`,
+            {
+              ...about,
+              mend: {
+                kind: 'scale',
+                blockId: one.id,
+                share: Math.max(0.1, limit.triesASession / load.tries),
+              },
+              mendText: `Shorten it to ${limit.triesASession}`,
+            },
+          ),
+        ];
+      return [];
+    }),
+  );
+}

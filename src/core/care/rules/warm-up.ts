@@ -1,0 +1,56 @@
+import { warning, type CareInput, type CareWork, type Warning } from '../care';
+
+type Part = 'forearm' | 'shoulder' | 'legs';
+
+const words: Readonly<Record<Part, { readonly what: string; readonly put: string }>> = {
+  forearm: { what: 'fast forearm work', put: 'Put the wrist and forearm series before it' },
+  shoulder: { what: 'overhead work', put: 'Put the shoulder and side series before it' },
+  legs: { what: 'jumping or sprinting', put: 'Put a leg warm-up before it' },
+};
+
+/** What a piece of work needs warm. */
+function asks(work: CareWork): Part[] {
+  const any = (has: (load: CareWork['players'][number]['load']) => boolean) =>
+    work.players.some(({ load }) => has(load));
+  const parts: Part[] = [];
+  if (any((load) => load.forearm > 0)) parts.push('forearm');
+  if (any((load) => load.overheads > 0)) parts.push('shoulder');
+  const gentle = work.warms.includes('legs');
+  if (work.moves.includes('sprint') || (!gentle && any((load) => load.contacts > 0))) parts.push('legs');
+  return parts;
+}
+
+/**
+ * Forearm, shoulder, jump and sprint work comes after something that warms them; hitting counts for the forearm.
+ * Common practice. A warm-up that stands later in the plan is offered to be moved.
+ */
+export function warmUpFirst({ work, warmUps }: CareInput): Warning[] {
+  const warm = new Set<string>();
+  const said = new Set<Part>();
+  const warnings: Warning[] = [];
+  for (const [index, one] of work.entries()) {
+    for (const part of asks(one)) {
+      if (warm.has(part) || said.has(part)) continue;
+      said.add(part);
+      const later = work.slice(index + 1).find((other) => other.warms.includes(part));
+      warnings.push(
+        warning(
+          'warm-up first',
+          part === 'legs' ? 'caution' : 'stop',
+          `${one.title} is ${words[part].what}, and nothing before it warms the ${part === 'legs' ? 'legs' : part}.`,
+          {
+            blockId: one.id,
+            origin: 'practice',
+            mend: later
+              ? { kind: 'move', blockId: later.id, before: one.id }
+              : { kind: 'insert', drillId: warmUps[part], before: one.id },
+            mendText: later ? `Move ${later.title} before it` : words[part].put,
+          },
+        ),
+      );
+    }
+    for (const part of one.warms) warm.add(part);
+    if (one.hitting) warm.add('forearm');
+  }
+  return warnings;
+}

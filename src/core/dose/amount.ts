@@ -1,0 +1,31 @@
+import type { Dose } from './dose';
+import { doseFields } from './limits';
+
+/**
+ * The one number of a dose that is each player's own: the row to reach, the reps of a set, the shots.
+ * The shape around it (sets, sides, rests, caps, time boxes) belongs to the block, because the group shares its clock.
+ */
+const amountField = {
+  row: 'target',
+  reps: 'reps',
+  hold: 'holdS',
+  shots: 'shots',
+  course: 'laps',
+  growing: 'to',
+  timed: null,
+  routine: null,
+} as const;
+
+/** A dose's own amount; null for a time box or a routine, which everybody shares. */
+export function amountOf(dose: Dose): number | null {
+  const name = amountField[dose.kind];
+  return name === null ? null : (dose as unknown as Record<string, number>)[name]!;
+}
+
+/** The same shape with another amount, drawn into the limits of its kind; shared doses stay as they are. */
+export function withAmount(dose: Dose, amount: number | null): Dose {
+  const name = amountField[dose.kind];
+  if (name === null || amount === null) return dose;
+  const { min, max } = doseFields[dose.kind].find((field) => field.name === name)!;
+  return { ...dose, [name]: Math.min(max, Math.max(min, Math.round(amount))) };
+}

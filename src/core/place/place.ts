@@ -1,0 +1,41 @@
+/** What a drill needs of the ground it is done on. */
+export const surfaces = ['wood', 'concrete', 'rough concrete', 'court', 'carpet', 'grass'] as const;
+export type Surface = (typeof surfaces)[number];
+
+const hard: ReadonlySet<Surface> = new Set(['wood', 'concrete', 'rough concrete', 'court']);
+/** Does a ball bounce here? */
+export const isHard = (surface: Surface): boolean => hard.has(surface);
+
+export const hazards = [
+  'windows or lamps in reach',
+  'pillars or furniture',
+  'slippery when wet',
+  'uneven ground',
+  'traffic or water near',
+  'passers-by',
+] as const;
+export type Hazard = (typeof hazards)[number];
+
+/** A place to train in, as a coach describes it. Lengths in metres. */
+export interface Place {
+  readonly name: string;
+  readonly lengthM: number;
+  readonly widthM: number;
+  /** Clear height under the lowest beam; null under the sky. */
+  readonly ceilingM: number | null;
+  readonly surface: Surface;
+  /** Length of wall that may be hit; 0 when there is none. */
+  readonly wallM: number;
+  readonly tables: number;
+  readonly hazards: readonly Hazard[];
+  /** Hours in which no wall may be hit, local "HH:MM"; null when there are none. */
+  readonly quietFrom: string | null;
+  readonly quietTo: string | null;
+}
+
+/** Is a local time inside the quiet hours? They may run past midnight. */
+export function isQuiet(place: Place, time: string): boolean {
+  const { quietFrom, quietTo } = place;
+  if (quietFrom === null || quietTo === null) return false;
+  return quietFrom <= quietTo ? time >= quietFrom && time < quietTo : time >= quietFrom || time < quietTo;
+}

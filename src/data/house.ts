@@ -1,0 +1,66 @@
+import { and, eq } from 'drizzle-orm';
+import type { Executor } from './client';
+import { fitOverride, ownDrill, schoolChoice } from './schema';
+
+/* What a house adds to the catalogue and to the fit: its own drills, its schools, its own numbers for a child. */
+
+export type OwnDrillRow = typeof ownDrill.$inferSelect;
+export type SchoolChoiceRow = typeof schoolChoice.$inferSelect;
+
+/** Own drills, those taken off the list as well when asked: a held session still needs its drill. */
+export async function ownDrills(db: Executor): Promise<OwnDrillRow[]> {
+  return db.select().from(ownDrill);
+}
+
+export async function getOwnDrill(db: Executor, id: string): Promise<OwnDrillRow | undefined> {
+  return (await db.select().from(ownDrill).where(eq(ownDrill.id, id)))[0];
+}
+
+export async function putOwnDrill(db: Executor, id: string, drill: string, nowMs: number): Promise<void> {
+  await db
+    .insert(ownDrill)
+    .values({ id, drill, createdAtMs: nowMs })
+    .onConflictDoUpdate({ target: ownDrill.id, set: { drill } });
+}
+
+export async function setOwnDrillRemoved(
+  db: Executor,
+  id: string,
+  removedAtMs: number | null,
+): Promise<void> {
+  await db.update(ownDrill).set({ removedAtMs }).where(eq(ownDrill.id, id));
+}
+
+export async function schoolChoices(db: Executor): Promise<SchoolChoiceRow[]> {
+  return db.select().from(schoolChoice);
+}
+
+/** Puts a choice; null goes back to what stands above it. */
+export async function putSchoolChoice(
+  db: Executor,
+  { scope, key, question, answer }: Omit<SchoolChoiceRow, 'answer'> & { answer: string | null },
+): Promise<void> {
+  const same = and(
+    eq(schoolChoice.scope, scope),
+    eq(schoolChoice.key, key),
+    eq(schoolChoice.question, question),
+  );
+  await db.delete(schoolChoice).where(same);
+  if (answer !== null) await db.insert(schoolChoice).values({ scope, key, question, answer });
+}
+
+/** A coach's own numbers for a player, by their key. */
+export async function fitOverrides(db: Executor, playerId: string): Promise<Record<string, number>> {
+  const rows = await db.select().from(fitOverride).where(eq(fitOverride.playerId, playerId));
+  return Object.fromEntries(rows.map((row) => [row.key, row.value]));
+}
+
+export async function putFitOverride(
+  db: Executor,
+  playerId: string,
+  key: string,
+  value: number | null,
+): Promise<void> {
+  await db.delete(fitOverride).where(and(eq(fitOverride.playerId, playerId), eq(fitOverride.key, key)));
+  if (value !== null) await db.insert(fitOverride).values({ playerId, key, value });
+}

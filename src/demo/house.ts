@@ -1,0 +1,70 @@
+import type { KitForm, PlaceForm } from '@/server/schemas/place';
+import type { SchoolForm } from '@/server/schemas/school';
+import { coaches } from './people';
+
+/* Where the invented group trains, and with what: a long former rope works by a harbour that is on no map. */
+
+export const places: readonly PlaceForm[] = [
+  {
+    name: 'Rope hall',
+    lengthM: 24,
+    widthM: 7,
+    ceilingM: 4.2,
+    surface: 'wood',
+    wallM: 9,
+    tables: 2,
+    hazards: ['pillars or furniture'],
+    quietFrom: '20:00',
+    quietTo: '07:00',
+  },
+  {
+    name: 'Slipway yard',
+    lengthM: 18,
+    widthM: 12,
+    ceilingM: null,
+    surface: 'rough concrete',
+    wallM: 9,
+    tables: 0,
+    hazards: ['slippery when wet', 'uneven ground', 'traffic or water near'],
+    quietFrom: '13:00',
+    quietTo: '15:00',
+  },
+  {
+    name: 'Living room at home',
+    lengthM: 4,
+    widthM: 3.5,
+    ceilingM: 2.4,
+    surface: 'carpet',
+    wallM: 0,
+    tables: 0,
+    hazards: ['windows or lamps in reach', 'pillars or furniture'],
+    quietFrom: null,
+    quietTo: null,
+  },
+];
+
+export const kit: KitForm = {
+  ball: 40,
+  'foam ball': 12,
+  'large soft ball': 3,
+  'table tennis ball': 60,
+  balloon: 6,
+  beanbag: 8,
+  racket: 9,
+  'table tennis bat': 6,
+  marker: 16,
+  ladder: 1,
+  hoop: 4,
+  'hoop on a stand': 1,
+  chalk: 10,
+  tape: 2,
+  sticker: 40,
+  'light stretch band': 6,
+  'resistance band': 1,
+  'folding table': 2,
+};
+
+export const schools: readonly SchoolForm[] = [
+  { scope: 'coach', key: coaches['table tennis'], question: 'stretch', answer: '15 s' },
+  { scope: 'coach', key: coaches.tennis, question: 'takeBack', answer: 'looped' },
+];

@@ -1,0 +1,99 @@
+'use client';
+
+import type { Book } from '@/catalogue';
+import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/catalogue/plan';
+import { amountOf } from '@/core/dose/amount';
+import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
+import type { BlockTime } from '@/core/planning/plan-time';
+import { inMinutes } from '@/core/words';
+import type { PlayerFacts } from '@/server/views/player-facts';
+import { Figure } from '@/ui/figure';
+
+interface Props {
+  readonly book: Book;
+  readonly block: PlanBlock;
+  readonly time: BlockTime;
+  readonly players: readonly PlayerFacts[];
+  readonly counted: boolean;
+  readonly targetOf: (playerId: string, stepId: string) => number | undefined;
+  readonly partOf: (player: PlayerFacts) => DosePart;
+  readonly onOwn: (playerId: string, own: Partial<OwnWork>) => void;
+}
+
+/** Each player in a block: their own step, their own amount, and what it gives them. */
+export function BlockPlayers({ book, block, time, players, counted, targetOf, partOf, onOwn }: Props) {
+  return (
+    <table className="w-full text-left text-sm">
+      <caption className="sr-only">Each player’s own part in this block</caption>
+      <thead>
+        <tr className="border-b-2 border-line">
+          <th scope="col">Player</th>
+          <th scope="col">Own step</th>
+          <th scope="col">Amount</th>
+          <th scope="col">Touches</th>
+          <th scope="col">Out</th>
+        </tr>
+      </thead>
+      <tbody>
+        {players.map((player) => {
+          const { drill, step, dose, out } = workOf(book, block, player.id)!;
+          const shared = drill.steps.find((one) => one.id === block.stepId)!;
+          const touches = time.touchesOf[player.id] ?? 0;
+          const waitS = time.waitOf[player.id] ?? 0;
+          const target = targetOf(player.id, step.id);
+          return (
+            <tr key={player.id} className="border-b border-line">
+              <th scope="row" className="max-w-32 truncate py-1 pr-2 font-semibold">
+                {player.name}
+              </th>
+              <td className="pr-2">
+                <select
+                  aria-label={`Own step of ${player.name}`}
+                  value={step.id}
+                  disabled={counted || out}
+                  onChange={(event) => onOwn(player.id, { stepId: event.target.value })}
+                  className="min-h-8 w-full max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
+                >
+                  {drill.steps
+                    .filter((one) => sameShape(one, shared))
+                    .map((one) => (
+                      <option key={one.id} value={one.id}>
+                        {drill.steps.indexOf(one) + 1}. {one.title}
+                      </option>
+                    ))}
+                </select>
+              </td>
+              <td className="tabular pr-2 whitespace-nowrap">
+                {out ? '–' : (amountOf(dose) ?? 'shared')}
+                {!out && target !== undefined && <span className="text-soft"> · aims at {target}</span>}
+              </td>
+              <td className="pr-2 whitespace-nowrap">
+                {out ? (
+                  '–'
+                ) : (
+                  <Figure
+                    label={`${player.name}: about ${Math.round(touches)} touches`}
+                    explain={() => explainBlockTouches(partOf(player), touches)}
+                  >
+                    {Math.round(touches)}
+                  </Figure>
+                )}
+                {waitS >= 1 && <span className="text-soft"> · waits {inMinutes(waitS)}</span>}
+              </td>
+              <td>
+                <input
+                  type="checkbox"
+                  aria-label={`${player.name} sits this block out`}
+                  checked={out}
+                  disabled={counted}
+                  onChange={() => onOwn(player.id, { out: !out })}
+                  className="size-5 accent-[var(--now)]"
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,67 @@
+'use client';
+
+import { explainPlanTouches } from '@/core/explanations/plan';
+import type { PlanTime } from '@/core/planning/plan-time';
+import { inMinutes } from '@/core/words';
+import type { PlayerFacts } from '@/server/views/player-facts';
+import { Figure } from '@/ui/figure';
+
+interface Props {
+  readonly squad: readonly PlayerFacts[];
+  readonly playerIds: readonly string[];
+  readonly time: PlanTime;
+  readonly titles: readonly string[];
+  readonly onToggle: (id: string) => void;
+}
+
+/** Who is coming, and how many touches each can expect; who gets the fewest is named. */
+export function ComingList({ squad, playerIds, time, titles, onToggle }: Props) {
+  const least = squad.find((player) => player.id === time.leastServedId);
+  const waits = playerIds.some((id) => (time.waitOf[id] ?? 0) >= 1);
+  return (
+    <>
+      <h2 className="text-lg">Coming</h2>
+      <p className="mb-1 text-sm text-soft">Touches in the whole session{waits && ', and waiting'}.</p>
+      {squad.map((player) => {
+        const coming = playerIds.includes(player.id);
+        const touches = Math.round(time.touchesOf[player.id] ?? 0);
+        const waitS = time.waitOf[player.id] ?? 0;
+        return (
+          <div key={player.id} className="flex items-center justify-between gap-2">
+            <label className="flex min-h-9 min-w-0 items-center gap-2">
+              <input
+                type="checkbox"
+                checked={coming}
+                disabled={coming && playerIds.length === 1}
+                onChange={() => onToggle(player.id)}
+                className="size-5 shrink-0 accent-[var(--now)]"
+              />
+              <span className="truncate">{player.name}</span>
+            </label>
+            {coming && (
+              <span className="text-right whitespace-nowrap">
+                <Figure
+                  label={`${player.name}: about ${touches} touches in the session`}
+                  explain={() => explainPlanTouches(time, titles, player.id, player.name)}
+                >
+                  {touches}
+                </Figure>
+                {waitS >= 1 && <span className="block text-xs text-soft">waits {inMinutes(waitS)}</span>}
+              </span>
+            )}
+          </div>
+        );
+      })}
+      {least && (
+        <p className="mt-2 border-t border-line pt-2 text-sm" data-least>
+          Fewest touches: <strong>{least.name}</strong>, about {Math.round(time.touchesOf[least.id] ?? 0)}.
+        </p>
+      )}
+      {time.helper.feeds >= 1 && (
+        <p className="text-sm text-soft">
+          A helper has about {Math.round(time.helper.feeds)} feeds or calls in {inMinutes(time.helper.busyS)}.
+        </p>
+      )}
+    </>
+  );
+}

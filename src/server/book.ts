@@ -1,0 +1,20 @@
+import { makeBook, type Book, type BookContents } from '@/catalogue';
+import type { SchoolChoice } from '@/catalogue/schools';
+import type { Drill } from '@/catalogue/types';
+import type { Executor } from '@/data/client';
+import { ownDrills, schoolChoices } from '@/data/house';
+
+/** The house's own drills and schools. Drills taken off the list stay known, because held sessions need them. */
+export async function bookContents(db: Executor): Promise<BookContents> {
+  const [rows, choices] = await Promise.all([ownDrills(db), schoolChoices(db)]);
+  return {
+    own: rows.map((row) => ({ ...(JSON.parse(row.drill) as Drill), id: row.id })),
+    retired: rows.filter((row) => row.removedAtMs !== null).map((row) => row.id),
+    choices: choices as SchoolChoice[],
+  };
+}
+
+/** The drills as a coach sees them. */
+export async function bookFor(db: Executor, coach = ''): Promise<Book> {
+  return makeBook(await bookContents(db), coach);
+}

@@ -1,0 +1,159 @@
+import { catalogue } from '@/catalogue';
+import type { Drill } from '@/catalogue/types';
+import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import {
+  getOwnDrill,
+  ownDrills,
+  putFitOverride,
+  putOwnDrill,
+  putSchoolChoice,
+  setOwnDrillRemoved,
+} from '@/data/house';
+import { getPlace, putKitCounts, putPlace, setPlaceRemoved, type PlaceFields } from '@/data/places';
+import { getPlayer } from '@/data/squad';
+import { write } from '@/data/write';
+import type { Context } from './context';
+import { check } from './schemas/check';
+import { asDrill, bundleFormat, bundleSchema, bundleVersion, drillSchema } from './schemas/drill';
+import { kitSchema, placeSchema } from './schemas/place';
+import { fitSchema, schoolSchema } from './schemas/school';
+
+/* What a house has and how it likes it: places, kit, own drills, schools, own numbers for a child. */
+
+/** Adds a place, or changes one when an id is given. */
+export async function savePlace(
+  context: Context,
+  input: unknown,
+  id?: string,
+): Promise<Outcome<{ id: string }>> {
+  const checked = check(placeSchema, input);
+  if (!checked.ok) return checked;
+  const fields = { ...checked.value, hazards: JSON.stringify(checked.value.hazards) } as PlaceFields;
+  return write(context.db, async (tx) => {
+    if (id !== undefined && !(await getPlace(tx, id))) return unknownPlace;
+    const placeId = id ?? context.newId();
+    await putPlace(tx, placeId, fields, context.nowMs);
+    return done({ id: placeId });
+  });
+}
+
+const unknownPlace = refused('place', 'This place is not on the list (any more): reload the page.');
+
+/** Takes a place off the list, or back on it; sessions keep its name. */
+export async function removePlace(context: Context, id: string, removed: boolean): Promise<Outcome<null>> {
+  return write(context.db, async (tx) => {
+    if (!(await getPlace(tx, id))) return unknownPlace;
+    await setPlaceRemoved(tx, id, removed ? context.nowMs : null);
+    return done(null);
+  });
+}
+
+/** Puts counts of kit; what is null goes off the list. */
+export async function saveKit(context: Context, input: unknown): Promise<Outcome<null>> {
+  const checked = check(kitSchema as never, input);
+  if (!checked.ok) return checked;
+  return write(context.db, async (tx) => {
+    await putKitCounts(tx, checked.value as Record<string, number | null>);
+    return done(null);
+  });
+}
+
+const unknownDrill = refused('drill', 'This drill is not one of your own (any more): go back to the drills.');
+
+/** Writes a drill of one's own, or changes one when an id is given. Its id is ours, whatever the form says. */
+export async function saveDrill(
+  context: Context,
+  input: unknown,
+  id?: string,
+): Promise<Outcome<{ id: string }>> {
+  const drillId = id ?? `own-${context.newId()}`;
+  const checked = check(drillSchema, { ...(input as object), id: drillId });
+  if (!checked.ok) return checked;
+  return write(context.db, async (tx) => {
+    if (id !== undefined && !(await getOwnDrill(tx, id))) return unknownDrill;
+    await putOwnDrill(tx, drillId, JSON.stringify(asDrill(checked.value)), context.nowMs);
+    return done({ id: drillId });
+  });
+}
+
+/** Takes an own drill off the list, or back on it; sessions that hold it keep it. */
+export async function removeDrill(context: Context, id: string, removed: boolean): Promise<Outcome<null>> {
+  return write(context.db, async (tx) => {
+    if (!(await getOwnDrill(tx, id))) return unknownDrill;
+    await setOwnDrillRemoved(tx, id, removed ? context.nowMs : null);
+    return done(null);
+  });
+}
+
+/**
+ * Takes drills from a file: all of them or none. Each becomes an own drill; one that was exported from here is put
+ * back in its place, and one from the catalogue becomes a new drill of one's own.
+ */
+export async function importDrills(context: Context, input: unknown): Promise<Outcome<{ ids: string[] }>> {
+  const checked = check(bundleSchema, input);
+  if (!checked.ok) return { ok: false, problems: checked.problems.map(withDrill(input)) };
+  const ours = new Set((await ownDrills(context.db)).map((row) => row.id));
+  const drills = checked.value.drills.map((form) => {
+    const drill = asDrill(form);
+    return ours.has(drill.id) ? drill : { ...drill, id: `own-${context.newId()}` };
+  });
+  return write(context.db, async (tx) => {
+    for (const drill of drills) {
+      await putOwnDrill(tx, drill.id, JSON.stringify(drill), context.nowMs);
+      await setOwnDrillRemoved(tx, drill.id, null);
+    }
+    return done({ ids: drills.map((drill) => drill.id) });
+  });
+}
+
+/** Says which drill of a file a problem is about. */
+const withDrill =
+  (input: unknown) =>
+  ({ field, message }: Problem): Problem => {
+    const at = /^drills\[(\d+)\]/.exec(field)?.[1];
+    const drills = (input as { drills?: { title?: unknown }[] } | null)?.drills;
+    const title = at !== undefined && Array.isArray(drills) ? drills[Number(at)]?.title : undefined;
+    return {
+      field,
+      message:
+        at === undefined
+          ? message
+          : `Drill ${Number(at) + 1}${typeof title === 'string' ? ` (${title})` : ''}: ${message}`,
+    };
+  };
+
+/** Drills as a file that can be taken away and brought back. */
+export function bundleOf(drills: readonly Drill[]) {
+  return { format: bundleFormat, version: bundleVersion, drills };
+}
+
+/** Chooses a school, or goes back to what stands above it. */
+export async function chooseSchool(context: Context, input: unknown): Promise<Outcome<null>> {
+  const checked = check(schoolSchema, input);
+  if (!checked.ok) return checked;
+  const { scope, key, question, answer } = checked.value;
+  return write(context.db, async (tx) => {
+    if (scope === 'player' && !(await getPlayer(tx, key)))
+      return refused('key', 'This player is not on record (any more): reload the page.');
+    if (scope === 'drill' && !catalogue.some((drill) => drill.id === key) && !(await getOwnDrill(tx, key)))
+      return refused('key', 'This drill is not on the list (any more): reload the page.');
+    await putSchoolChoice(tx, { scope, key, question, answer });
+    return done(null);
+  });
+}
+
+/** Sets a coach's own number of the fit to a child, or goes back to the suggestion. */
+export async function overruleFit(
+  context: Context,
+  playerId: string,
+  input: unknown,
+): Promise<Outcome<null>> {
+  const checked = check(fitSchema, input);
+  if (!checked.ok) return checked;
+  return write(context.db, async (tx) => {
+    if (!(await getPlayer(tx, playerId)))
+      return refused('player', 'This player is not on record (any more): go back to the squad.');
+    await putFitOverride(tx, playerId, checked.value.key, checked.value.value);
+    return done(null);
+  });
+}

@@ -1,0 +1,38 @@
+import { number, object, string, type InferType } from 'yup';
+import { questions, schoolQuestions, scopes, type SchoolQuestion } from '@/catalogue/schools';
+import { fitKeys, fitLimits, type FitKey } from '@/core/fit/fit';
+
+/** A school, as chosen; an answer of null goes back to what stands above it. */
+export const schoolSchema = object({
+  scope: string()
+    .oneOf(scopes, 'A school is chosen for a coach, a drill or a player.')
+    .required('Scope is missing.'),
+  key: string().default('').max(80, 'The name is too long.'),
+  question: string()
+    .oneOf(questions, 'There is no such question: reload the page.')
+    .required('Question is missing.'),
+  answer: string().nullable().default(null),
+}).test('answer', (value, context) => {
+  if (value.answer === null || !value.question) return true;
+  const { title, answers } = schoolQuestions[value.question as SchoolQuestion];
+  return (answers as readonly string[]).includes(value.answer)
+    ? true
+    : context.createError({ path: 'answer', message: `${title} must be one of: ${answers.join(', ')}.` });
+});
+export type SchoolForm = InferType<typeof schoolSchema>;
+
+/** A coach's own number of the fit; null goes back to the suggestion. */
+export const fitSchema = object({
+  key: string()
+    .oneOf(fitKeys, 'There is no such number: reload the page.')
+    .required('Which number is missing.'),
+  value: number()
+    .transform((value: unknown, original: unknown) => (original === '' || original === null ? null : value))
+    .nullable()
+    .default(null)
+    .typeError('It must be a number, or left open.'),
+}).test('range', ({ key, value }, context) => {
+  const limits = fitLimits[key as FitKey];
+  if (value === null || !limits || (value >= limits.min && value <= limits.max)) return true;
+  return context.createError({ path: 'value', message: `It must be from ${limits.min} to ${limits.max}.` });
+});
