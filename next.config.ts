@@ -8,7 +8,8 @@ const config: NextConfig = {
   serverExternalPackages: ['@libsql/client'],
   // Types are checked by `npm test` (and in the editor); a demo should not wait for it.
   typescript: { ignoreBuildErrors: true },
-  experimental: { serverActions: { bodySizeLimit: '512kb' } },
+  // A whole catalogue comes in as one file.
+  experimental: { serverActions: { bodySizeLimit: '3mb' } },
 };
 
 export default config;

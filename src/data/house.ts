@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { Executor } from './client';
 import { fitOverride, ownDrill, schoolChoice } from './schema';
 
@@ -49,10 +49,19 @@ export async function putSchoolChoice(
   if (answer !== null) await db.insert(schoolChoice).values({ scope, key, question, answer });
 }
 
-/** A coach's own numbers for a player, by their key. */
-export async function fitOverrides(db: Executor, playerId: string): Promise<Record<string, number>> {
-  const rows = await db.select().from(fitOverride).where(eq(fitOverride.playerId, playerId));
-  return Object.fromEntries(rows.map((row) => [row.key, row.value]));
+/** A coach's own numbers for players, by player and key; who has none is left out. */
+export async function fitOverridesOf(
+  db: Executor,
+  playerIds: readonly string[],
+): Promise<Record<string, Record<string, number>>> {
+  if (playerIds.length === 0) return {};
+  const rows = await db
+    .select()
+    .from(fitOverride)
+    .where(inArray(fitOverride.playerId, [...playerIds]));
+  const own: Record<string, Record<string, number>> = {};
+  for (const { playerId, key, value } of rows) (own[playerId] ??= {})[key] = value;
+  return own;
 }
 
 export async function putFitOverride(

@@ -177,3 +177,9 @@ export async function loggedPairs(
     .innerJoin(block, eq(block.id, touchEvent.blockId))
     .where(eq(block.sessionId, sessionId));
 }
+
+/** The names coaches stand under on sessions. */
+export async function coachesOf(db: Executor): Promise<string[]> {
+  const rows = await db.selectDistinct({ coach: session.coach }).from(session).orderBy(asc(session.coach));
+  return rows.map((row) => row.coach).filter((coach) => coach !== '');
+}

@@ -15,3 +15,8 @@ export async function ask<T>(request: () => Promise<Outcome<T>>): Promise<Outcom
     );
   }
 }
+
+/** What was wrong, as one text. */
+export function problemsText(outcome: Outcome<unknown>): string {
+  return outcome.ok ? '' : outcome.problems.map((problem) => problem.message).join(' ');
+}

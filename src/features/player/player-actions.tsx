@@ -10,6 +10,7 @@ import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useNotice } from '@/ui/toast';
+import { FitSheet } from './fit-sheet';
 
 /** Change a player's facts, take them off the squad, or back on it. */
 export function PlayerActions({ view }: { view: PlayerView }) {
@@ -29,6 +30,7 @@ export function PlayerActions({ view }: { view: PlayerView }) {
   };
   return (
     <>
+      <FitSheet view={view} />
       <Button onClick={() => setOpen(true)}>
         <Pencil aria-hidden size={18} /> Change profile
       </Button>

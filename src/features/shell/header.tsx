@@ -12,11 +12,14 @@ const places = [
     title: 'Squad',
     here: (path: string) => path.startsWith('/squad') || path.startsWith('/players'),
   },
+  { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
+  { href: '/places', title: 'Places', here: (path: string) => path.startsWith('/places') },
+  { href: '/schools', title: 'Schools', here: (path: string) => path.startsWith('/schools') },
 ];
 
-const risePx = 8;
+const risePx = 5;
 
-/** The way round the application: a flight of three steps, the ball on the one you stand on. */
+/** The way round the application: a flight of steps, the ball on the one you stand on. */
 export function Header({ theme }: { theme: 'day' | 'night' }) {
   const path = usePathname();
   return (

@@ -1,7 +1,7 @@
 import type { FitOverrides } from '@/core/fit/fit';
 import { measures } from '@/core/counting/measure';
 import { resultsOn, type DatedResult } from '@/data/log';
-import { fitOverrides } from '@/data/house';
+import { fitOverridesOf } from '@/data/house';
 import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
 import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
@@ -85,7 +85,7 @@ export async function playerView(
     sessionsOfPlayer(db, id, 6),
     decisionsOfPlayer(db, id, 6),
     bookFor(db),
-    fitOverrides(db, id),
+    fitOverridesOf(db, [id]),
   ]);
   const bests = totals
     .flatMap<StepBest>(({ highest, lowest, ...rest }) => {
@@ -101,7 +101,7 @@ export async function playerView(
     removed: player.removedAtMs !== null,
     form: formOf(player),
     year: Number(today.slice(0, 4)),
-    fit: overrides as FitOverrides,
+    fit: (overrides[id] ?? {}) as FitOverrides,
     bests,
     places: places.map((place) => [place.drillId, place.stepId, place.why]),
     sessions: sessions.map(({ id: sessionId, title, day, state }) => ({ id: sessionId, title, day, state })),

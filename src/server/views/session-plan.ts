@@ -9,7 +9,7 @@ import { plannedBlocks } from '../blocks';
 import { bookContents } from '../book';
 import { careHistory } from '../care-history';
 import type { Context } from '../context';
-import { knownPlace, type KnownPlace } from '../ground';
+import { knownPlace, type KnownPlace } from './places';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { allSteps, recentRecords } from './records';

@@ -1,17 +1,4 @@
-import {
-  both,
-  care,
-  count,
-  drill,
-  each,
-  fault,
-  feed,
-  pace,
-  row,
-  space,
-  steadiness,
-  tennis,
-} from '../../make';
+import { both, care, count, drill, each, fault, feed, pace, row, space, steadiness } from '../../make';
 
 export const palmUpBounce = drill({
   id: 'palm-up-bounce',

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { Schools } from '@/features/schools/schools';
+import { requestContext } from '@/server/context';
+import { schoolsView } from '@/server/views/schools';
+
+export const metadata: Metadata = { title: 'Schools' };
+
+export default async function SchoolsPage() {
+  return <Schools view={await schoolsView(await requestContext())} />;
+}

@@ -1,0 +1,327 @@
+import type { Drill, Step } from '@/catalogue/types';
+import { ageBands } from '@/catalogue/types';
+import type { Measure } from '@/core/counting/measure';
+import type { Dose, DoseKind, RoutinePart } from '@/core/dose/dose';
+import { doseFields } from '@/core/dose/limits';
+import { noLoad } from '@/core/dose/load';
+import { dosesOf } from '@/server/schemas/drill';
+
+/*
+ * A drill as it is typed: lists are lines of text, numbers are text until they are checked. What a form does not show
+ * (origins, school checkpoints, orders) travels along untouched.
+ */
+
+export interface DraftStep {
+  readonly base: Step;
+  title: string;
+  task: string;
+  change: string;
+  cue: string;
+  measure: Measure;
+  gateResult: string;
+  gateDays: string;
+  perTouchS: string;
+  dropCostS: string;
+  usualRate: string;
+  kind: DoseKind;
+  /** By age band, by field of the dose. */
+  doses: Record<string, Record<string, string>>;
+  /** "name, seconds, sides" a line. */
+  parts: string;
+  /** "label, points" a line. */
+  zones: string;
+}
+
+export interface Draft {
+  readonly base: Drill;
+  title: string;
+  family: Drill['family'];
+  sports: string[];
+  ageFrom: string;
+  ageTo: string;
+  trains: string[];
+  purpose: string;
+  setUp: string;
+  feedHow: string;
+  predictability: string;
+  hold: string;
+  stance: string;
+  helper: string;
+  dropRule: string;
+  spacePer: string;
+  lengthM: string;
+  widthM: string;
+  ceilingM: string;
+  needs: string[];
+  /** "count, thing, player|pair|station, stand-in, stand-in" a line. */
+  kit: string;
+  playersMin: string;
+  playersMax: string;
+  setUpS: string;
+  changeoverS: string;
+  checkpoints: string;
+  /** "fault = correction" a line; with an exclamation mark at the end it sends a step back. */
+  faults: string;
+  care: string;
+  questions: string;
+  homeChallenge: string;
+  spices: string[];
+  easings: string[];
+  steps: DraftStep[];
+}
+
+const lines = (text: string): string[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
+const cells = (line: string): string[] => line.split(',').map((cell) => cell.trim());
+const number = (text: string | undefined): number => {
+  const trimmed = (text ?? '').trim();
+  return trimmed === '' ? Number.NaN : Number(trimmed.replace(',', '.'));
+};
+
+export function draftStep(step: Step): DraftStep {
+  const written = step.doses['13-16'];
+  return {
+    base: step,
+    title: step.title,
+    task: step.task,
+    change: step.change,
+    cue: step.cue,
+    measure: step.measure,
+    gateResult: String(step.gate.result),
+    gateDays: String(step.gate.days),
+    perTouchS: String(step.perTouchS.value),
+    dropCostS: String(step.dropCostS.value),
+    usualRate: String(step.usualRate.value),
+    kind: written.kind,
+    doses: Object.fromEntries(
+      ageBands.map((band) => [
+        band,
+        Object.fromEntries(
+          doseFields[step.doses[band].kind].map(({ name }) => [
+            name,
+            String((step.doses[band] as unknown as Record<string, number>)[name]),
+          ]),
+        ),
+      ]),
+    ),
+    parts:
+      written.kind === 'routine'
+        ? written.parts.map((part) => `${part.name}, ${part.partS}, ${part.sides}`).join('\n')
+        : '',
+    zones: (step.zones ?? []).map((zone) => `${zone.label}, ${zone.points}`).join('\n'),
+  };
+}
+
+export function draftOf(drill: Drill): Draft {
+  return {
+    base: drill,
+    title: drill.title,
+    family: drill.family,
+    sports: [...drill.sports],
+    ageFrom: String(drill.ages.from),
+    ageTo: String(drill.ages.to),
+    trains: [...drill.trains],
+    purpose: drill.purpose,
+    setUp: drill.setUp,
+    feedHow: drill.feed.how,
+    predictability: drill.feed.predictability,
+    hold: drill.hold,
+    stance: drill.stance,
+    helper: drill.helper,
+    dropRule: drill.dropRule,
+    spacePer: drill.space.per,
+    lengthM: String(drill.space.lengthM),
+    widthM: String(drill.space.widthM),
+    ceilingM: String(drill.space.ceilingM),
+    needs: [...drill.space.needs],
+    kit: drill.kit.map((need) => [need.count, need.item, need.per, ...need.standIns].join(', ')).join('\n'),
+    playersMin: String(drill.players.min),
+    playersMax: String(drill.players.max),
+    setUpS: String(drill.setUpS.value),
+    changeoverS: String(drill.changeoverS.value),
+    checkpoints: drill.checkpoints.join('\n'),
+    faults: drill.faults
+      .map(({ fault, correction, stepBack }) => `${fault} = ${correction}${stepBack ? ' !' : ''}`)
+      .join('\n'),
+    care: drill.care.map((note) => note.text).join('\n'),
+    questions: drill.recap.questions.join('\n'),
+    homeChallenge: drill.recap.homeChallenge,
+    spices: [...drill.spices],
+    easings: [...drill.easings],
+    steps: drill.steps.map(draftStep),
+  };
+}
+
+/** The kind of dose a measure begins with. */
+export const kindFor = (measure: Measure): DoseKind => dosesOf[measure][0]!;
+
+function doseOf(draft: DraftStep, band: string): unknown {
+  const typed = draft.doses[band] ?? {};
+  const fields = Object.fromEntries(doseFields[draft.kind].map(({ name }) => [name, number(typed[name])]));
+  if (draft.kind !== 'routine') return { kind: draft.kind, ...fields };
+  const parts = lines(draft.parts).map((line): RoutinePart => {
+    const [name = '', partS, sides = '1'] = cells(line);
+    return { name, partS: number(partS), sides: number(sides) };
+  });
+  return { kind: draft.kind, ...fields, parts };
+}
+
+/** A number as typed: a changed one is the coach's own. */
+const sourced = (before: Step['perTouchS'], text: string) =>
+  number(text) === before.value ? before : { value: number(text), origin: 'ours' as const };
+
+function stepOf(draft: DraftStep, index: number, taken: Set<string>): unknown {
+  const { base } = draft;
+  const doses = Object.fromEntries(ageBands.map((band) => [band, doseOf(draft, band)]));
+  const same = JSON.stringify(doses) === JSON.stringify(base.doses);
+  const zones = lines(draft.zones).map((line) => {
+    const cut = line.lastIndexOf(',');
+    return { label: line.slice(0, Math.max(0, cut)).trim(), points: number(line.slice(cut + 1)) };
+  });
+  return {
+    ...base,
+    id: idFor(base.id || draft.title, index, taken),
+    title: draft.title,
+    task: draft.task,
+    change: draft.change,
+    cue: draft.cue,
+    measure: draft.measure,
+    gate: { result: number(draft.gateResult), days: number(draft.gateDays) },
+    doses: doses as unknown as Record<string, Dose>,
+    doseOrigin: same ? base.doseOrigin : 'ours',
+    perTouchS: sourced(base.perTouchS, draft.perTouchS),
+    dropCostS: sourced(base.dropCostS, draft.dropCostS),
+    usualRate: sourced(base.usualRate, draft.usualRate),
+    ...(zones.length > 0 ? { zones } : { zones: undefined }),
+  };
+}
+
+/** A step keeps its id, because counts are kept under it; a new one is named after its title. */
+function idFor(wish: string, index: number, taken: Set<string>): string {
+  const plain =
+    wish
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 50) || `step-${index + 1}`;
+  let id = plain;
+  for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`;
+  taken.add(id);
+  return id;
+}
+
+/** What was typed, as a drill to be checked. It may be anything but sound. */
+export function drillOf(draft: Draft): Record<string, unknown> {
+  const { base } = draft;
+  const taken = new Set<string>();
+  return {
+    ...base,
+    title: draft.title,
+    family: draft.family,
+    sports: draft.sports,
+    ages: { from: number(draft.ageFrom), to: number(draft.ageTo) },
+    trains: draft.trains,
+    purpose: draft.purpose,
+    setUp: draft.setUp,
+    feed: { how: draft.feedHow, predictability: draft.predictability },
+    hold: draft.hold,
+    stance: draft.stance,
+    helper: draft.helper,
+    dropRule: draft.dropRule,
+    space: {
+      per: draft.spacePer,
+      lengthM: number(draft.lengthM),
+      widthM: number(draft.widthM),
+      ceilingM: number(draft.ceilingM),
+      needs: draft.needs,
+    },
+    kit: lines(draft.kit).map((line) => {
+      const [count, item = '', per = 'player', ...standIns] = cells(line);
+      return { item, count: number(count), per, standIns: standIns.filter(Boolean) };
+    }),
+    players: { min: number(draft.playersMin), max: number(draft.playersMax) },
+    setUpS: sourced(base.setUpS, draft.setUpS),
+    changeoverS: sourced(base.changeoverS, draft.changeoverS),
+    checkpoints: lines(draft.checkpoints),
+    faults: lines(draft.faults).map((line) => {
+      const cut = line.indexOf('=');
+      const correction = cut < 0 ? '' : line.slice(cut + 1).trim();
+      return {
+        fault: (cut < 0 ? line : line.slice(0, cut)).trim(),
+        correction: correction.replace(/\s*!$/, ''),
+        stepBack: correction.endsWith('!'),
+      };
+    }),
+    care: lines(draft.care).map(
+      (text) => base.care.find((note) => note.text === text) ?? { text, origin: 'ours' },
+    ),
+    recap: { questions: lines(draft.questions), homeChallenge: draft.homeChallenge },
+    spices: draft.spices,
+    easings: draft.easings,
+    steps: draft.steps.map((step, index) => stepOf(step, index, taken)),
+    // An order of a ladder that has changed would name steps that are gone.
+    orders: sameSteps(draft) ? base.orders : undefined,
+  };
+}
+
+const sameSteps = ({ base, steps }: Draft): boolean =>
+  base.steps.length === steps.length && base.steps.every((step, index) => step.id === steps[index]!.base.id);
+
+/** A new step to begin with: twenty in a row. */
+export function emptyStep(): Step {
+  const dose = (target: number): Dose => ({ kind: 'row', target, capS: 120 });
+  return {
+    id: '',
+    title: '',
+    task: '',
+    change: '',
+    cue: '',
+    measure: 'row',
+    gate: { result: 20, days: 2 },
+    gateOrigin: 'ours',
+    doses: { '4-6': dose(5), '7-9': dose(10), '10-12': dose(20), '13-16': dose(20) },
+    doseOrigin: 'ours',
+    perTouchS: { value: 1, origin: 'ours' },
+    dropCostS: { value: 4, origin: 'ours' },
+    usualRate: { value: 0.85, origin: 'ours' },
+    load: noLoad,
+    moves: [],
+  };
+}
+
+/** A drill with nothing in it but sensible beginnings. */
+export function emptyDrill(): Drill {
+  return {
+    id: 'new',
+    title: '',
+    family: 'touch',
+    sports: ['tennis'],
+    ages: { from: 6, to: 16 },
+    trains: ['rhythm'],
+    purpose: '',
+    setUp: '',
+    feed: { how: 'self', predictability: 'known' },
+    hold: 'any',
+    stance: 'any',
+    dropRule: 'go on from the spot',
+    space: { per: 'player', lengthM: 2, widthM: 2, ceilingM: 2.4, needs: [] },
+    kit: [{ item: 'ball', count: 1, per: 'player', standIns: ['rolled socks'] }],
+    players: { min: 1, max: 6 },
+    helper: 'none',
+    cards: [],
+    warms: [],
+    fit: [],
+    setUpS: { value: 30, origin: 'ours' },
+    changeoverS: { value: 15, origin: 'ours' },
+    checkpoints: [],
+    faults: [],
+    care: [],
+    spices: [],
+    easings: [],
+    recap: { questions: [], homeChallenge: '' },
+    steps: [emptyStep()],
+  };
+}

@@ -1,0 +1,128 @@
+'use client';
+
+import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
+import type { UseFormReturn } from 'react-hook-form';
+import { ageBands } from '@/catalogue/types';
+import { measures, type Measure } from '@/core/counting/measure';
+import type { DoseKind } from '@/core/dose/dose';
+import { doseFields } from '@/core/dose/limits';
+import { dosesOf } from '@/server/schemas/drill';
+import { Button } from '@/ui/button';
+import { Sheet } from '@/ui/page-head';
+import { kindFor, type Draft } from './draft';
+import { Lines, Options, Text } from './form-fields';
+
+interface Props {
+  readonly form: UseFormReturn<Draft>;
+  readonly index: number;
+  readonly of: number;
+  readonly onMove: (to: number) => void;
+  readonly onRemove: () => void;
+}
+
+/** One rung of the ladder as typed: what is done, how it is counted, and how much of it at each age. */
+export function StepFields({ form, index, of, onMove, onRemove }: Props) {
+  const { register, watch, setValue } = form;
+  const at = `steps.${index}` as const;
+  const measure = watch(`${at}.measure`);
+  const kind = watch(`${at}.kind`);
+  const scored = measure === 'points' || measure === 'grade';
+  const measureField = register(`${at}.measure`, {
+    onChange: (event: { target: { value: Measure } }) => setValue(`${at}.kind`, kindFor(event.target.value)),
+  });
+  return (
+    <Sheet className="p-4" aria-label={`Step ${index + 1}`}>
+      <div className="mb-2 flex items-center justify-between">
+        <h3 className="text-lg">Step {index + 1}</h3>
+        <div className="flex">
+          <Button look="quiet" className="px-2" onClick={() => onMove(index - 1)} disabled={index === 0}>
+            <ArrowUp aria-hidden size={18} /> Easier<span className="sr-only"> than step {index}</span>
+          </Button>
+          <Button look="quiet" className="px-2" onClick={() => onMove(index + 1)} disabled={index === of - 1}>
+            <ArrowDown aria-hidden size={18} /> Harder<span className="sr-only"> than step {index + 2}</span>
+          </Button>
+          <Button look="quiet" className="px-2" onClick={onRemove} disabled={of === 1}>
+            <Trash2 aria-hidden size={18} /> Take out<span className="sr-only"> step {index + 1}</span>
+          </Button>
+        </div>
+      </div>
+      <div className="grid gap-3 lg:grid-cols-6">
+        <Text label="Step title" field={register(`${at}.title`)} className="lg:col-span-2" />
+        <Text
+          label="Cue"
+          hint="One positive sentence."
+          field={register(`${at}.cue`)}
+          className="lg:col-span-2"
+        />
+        <Text label="What changed" field={register(`${at}.change`)} className="lg:col-span-2" />
+        <Lines label="Task" field={register(`${at}.task`)} rows={2} className="lg:col-span-3" />
+        <div className="grid grid-cols-3 gap-2 lg:col-span-3">
+          <Options label="Measure" field={measureField} options={Object.keys(measures)} />
+          <Text label="Mark" field={register(`${at}.gateResult`)} number />
+          <Text label="On days" field={register(`${at}.gateDays`)} number />
+        </div>
+        <Text label="Seconds a touch" field={register(`${at}.perTouchS`)} number />
+        <Text label="Seconds a drop" field={register(`${at}.dropCostS`)} number />
+        <Text label="Usual success" hint="0 to 1" field={register(`${at}.usualRate`)} number />
+        <Options label="Dose" field={register(`${at}.kind`)} options={dosesOf[measure] ?? []} />
+        {scored && (
+          <Lines
+            label="Zones"
+            hint="Label, points; the best first."
+            field={register(`${at}.zones`)}
+            className="lg:col-span-2"
+          />
+        )}
+        {kind === 'routine' && (
+          <Lines
+            label="Parts"
+            hint="Name, seconds, sides."
+            field={register(`${at}.parts`)}
+            className="lg:col-span-2"
+          />
+        )}
+      </div>
+      <DoseTable form={form} index={index} kind={kind} />
+    </Sheet>
+  );
+}
+
+function DoseTable({ form, index, kind }: { form: UseFormReturn<Draft>; index: number; kind: DoseKind }) {
+  return (
+    <table className="mt-3 text-left text-sm">
+      <caption className="sr-only">Dose of step {index + 1} by age</caption>
+      <thead>
+        <tr>
+          <th scope="col" className="pr-4">
+            Dose by age
+          </th>
+          {ageBands.map((band) => (
+            <th key={band} scope="col" className="px-2">
+              {band}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {doseFields[kind].map((field) => (
+          <tr key={field.name}>
+            <th scope="row" className="pr-4 font-normal">
+              {[field.label, field.unit].filter(Boolean).join(', ')}
+            </th>
+            {ageBands.map((band) => (
+              <td key={band} className="px-1 py-0.5">
+                <input
+                  {...form.register(`steps.${index}.doses.${band}.${field.name}`)}
+                  aria-label={`${field.label}, ${band} years, step ${index + 1}`}
+                  inputMode="numeric"
+                  autoComplete="off"
+                  className="tabular min-h-9 w-20 rounded-md border-2 border-edge bg-sheet px-2"
+                />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

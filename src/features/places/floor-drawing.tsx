@@ -1,0 +1,52 @@
+import type { Place } from '@/core/place/place';
+
+const drawingPx = 190;
+/** Metres drawn across: every place is on the same scale, so a hall looks like a hall. */
+const acrossM = 26;
+const tableM = { length: 2.74, width: 1.525 };
+
+/** A place from above, to scale: the floor, the wall that may be hit, and the tables. */
+export function FloorDrawing({ place }: { place: Place }) {
+  const scale = drawingPx / acrossM;
+  const lengthM = Math.min(acrossM, Math.max(place.lengthM, place.widthM));
+  const widthM = Math.min(acrossM, Math.min(place.lengthM, place.widthM));
+  const [width, height] = [lengthM * scale, widthM * scale];
+  const wall = Math.min(place.wallM, lengthM) * scale;
+  const tables = Array.from({ length: Math.min(place.tables, 4) }, (_, index) => index);
+  return (
+    <svg
+      role="img"
+      aria-label={`${place.name} from above: ${place.lengthM} by ${place.widthM} metres`}
+      width={drawingPx + 8}
+      height={Math.max(70, height + 30)}
+      className="shrink-0"
+    >
+      <g transform="translate(4 10)">
+        <rect
+          width={width}
+          height={height}
+          fill="var(--chalk)"
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray={place.ceilingM === null ? '5 4' : undefined}
+        />
+        {wall > 0 && <line x1="0" y1="0" x2={wall} y2="0" stroke="var(--now)" strokeWidth="6" />}
+        {tables.map((index) => (
+          <rect
+            key={index}
+            x={width - (index + 1) * (tableM.width * scale + 6)}
+            y={height / 2 - (tableM.length * scale) / 2}
+            width={tableM.width * scale}
+            height={tableM.length * scale}
+            fill="var(--safe)"
+            fillOpacity="0.35"
+            stroke="var(--ink)"
+          />
+        ))}
+        <text x="0" y={height + 15} fontSize="12" fill="var(--soft)">
+          {place.lengthM} x {place.widthM} m{wall > 0 && ', wall above'}
+        </text>
+      </g>
+    </svg>
+  );
+}

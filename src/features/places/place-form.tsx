@@ -1,0 +1,117 @@
+'use client';
+
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useForm } from 'react-hook-form';
+import { hazards, surfaces } from '@/core/place/place';
+import { savePlaceAction } from '@/server/actions';
+import type { KnownPlace } from '@/server/views/places';
+import { placeSchema, type PlaceForm } from '@/server/schemas/place';
+import { ask } from '@/ui/ask';
+import { Button } from '@/ui/button';
+import { ErrorNote, Field } from '@/ui/field';
+import { useNotice } from '@/ui/toast';
+
+const empty: PlaceForm = {
+  name: '',
+  lengthM: 12,
+  widthM: 6,
+  ceilingM: null,
+  surface: 'court',
+  wallM: 0,
+  tables: 0,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
+};
+
+/** A place, described: size, height, ground, wall, tables, what to mind, when to be quiet. */
+export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () => void }) {
+  const notice = useNotice();
+  const { id, ...known } = place ?? { id: undefined };
+  const form = useForm<PlaceForm>({
+    resolver: yupResolver(placeSchema) as never,
+    defaultValues: { ...empty, ...known, hazards: [...(place?.hazards ?? [])] },
+  });
+  const { register, formState, setError } = form;
+  const { errors, isSubmitting } = formState;
+  const save = form.handleSubmit(async (values) => {
+    const outcome = await ask(() => savePlaceAction(values, id));
+    if (outcome.ok) {
+      notice({ text: `${values.name} is saved.` });
+      return onDone();
+    }
+    for (const { field, message } of outcome.problems)
+      setError(field in values ? (field as keyof PlaceForm) : 'root', { message });
+  });
+  return (
+    <form onSubmit={save} noValidate className="grid grid-cols-2 gap-4 sm:grid-cols-4">
+      {errors.root?.message && (
+        <div className="col-span-full">
+          <ErrorNote>{errors.root.message}</ErrorNote>
+        </div>
+      )}
+      <Field label="Name" error={errors.name?.message} className="col-span-2">
+        <input {...register('name')} autoComplete="off" />
+      </Field>
+      <Field label="Length, m" error={errors.lengthM?.message}>
+        <input {...register('lengthM')} inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label="Width, m" error={errors.widthM?.message}>
+        <input {...register('widthM')} inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field
+        label="Ceiling, m"
+        hint="Under the lowest beam; empty under the sky."
+        error={errors.ceilingM?.message}
+        className="col-span-2"
+      >
+        <input {...register('ceilingM')} inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label="Surface" error={errors.surface?.message} className="col-span-2">
+        <select {...register('surface')}>
+          {surfaces.map((surface) => (
+            <option key={surface}>{surface}</option>
+          ))}
+        </select>
+      </Field>
+      <Field
+        label="Wall that may be hit, m"
+        hint="0 for none."
+        error={errors.wallM?.message}
+        className="col-span-2"
+      >
+        <input {...register('wallM')} inputMode="decimal" autoComplete="off" />
+      </Field>
+      <Field label="Tables" hint="0 for none." error={errors.tables?.message} className="col-span-2">
+        <input {...register('tables')} inputMode="numeric" autoComplete="off" />
+      </Field>
+      <Field label="Quiet from" error={errors.quietFrom?.message} className="col-span-2">
+        <input type="time" {...register('quietFrom')} />
+      </Field>
+      <Field label="Quiet to" error={errors.quietTo?.message} className="col-span-2">
+        <input type="time" {...register('quietTo')} />
+      </Field>
+      <fieldset className="col-span-full">
+        <legend className="font-semibold">Mind</legend>
+        <div className="grid sm:grid-cols-2">
+          {hazards.map((hazard) => (
+            <label key={hazard} className="flex min-h-9 items-center gap-2">
+              <input
+                type="checkbox"
+                value={hazard}
+                {...register('hazards')}
+                className="size-5 accent-[var(--now)]"
+              />
+              {hazard}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="col-span-full flex justify-end">
+        <Button type="submit" look="now" disabled={isSubmitting}>
+          Save place
+        </Button>
+      </div>
+    </form>
+  );
+}

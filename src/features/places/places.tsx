@@ -1,0 +1,100 @@
+'use client';
+
+import { MapPinPlus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { kitAtHand } from '@/catalogue/kit';
+import { fitsHere } from '@/core/place/fits';
+import type { KnownPlace } from '@/server/views/places';
+import type { PlacesView } from '@/server/views/places';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { useBook } from '@/ui/house';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { FloorDrawing } from './floor-drawing';
+import { KitTable } from './kit-table';
+import { PlaceFields } from './place-form';
+import { RemovePlace } from './remove-place';
+
+/** Where you train and with what: every drill is looked at against it. */
+export function Places({ view }: { view: PlacesView }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <PageHead
+        title="Places and kit"
+        actions={
+          <Button look="now" onClick={() => setOpen(true)}>
+            <MapPinPlus aria-hidden size={18} /> Add a place
+          </Button>
+        }
+      >
+        Every drill says whether it fits here, and what stands in when something is missing.
+      </PageHead>
+      <Dialog open={open} onOpenChange={setOpen} title="Add a place">
+        <PlaceFields onDone={() => setOpen(false)} />
+      </Dialog>
+      <div className="grid items-start gap-4 lg:grid-cols-[1fr_24rem]">
+        <div className="space-y-3">
+          {view.places.length === 0 && (
+            <Sheet className="p-5 text-soft">
+              Your halls, yards and walls stand here. Press “Add a place” to describe the first one.
+            </Sheet>
+          )}
+          {view.places.map((place) => (
+            <PlaceSheet key={place.id} place={place} kit={view.kit} />
+          ))}
+        </div>
+        <KitTable kit={view.kit} />
+      </div>
+    </>
+  );
+}
+
+/** A group to try the drills with: ours. */
+const group = 4;
+
+function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] }) {
+  const [open, setOpen] = useState(false);
+  const book = useBook();
+  const fits = useMemo(() => {
+    const atHand = kitAtHand(kit);
+    const all = book.drills.map(
+      (drill) => fitsHere(drill, Math.max(group, drill.players.min), 1, place, atHand).verdict,
+    );
+    return {
+      whole: all.filter((one) => one === 'fits').length,
+      standIn: all.filter((one) => one === 'stand-in').length,
+    };
+  }, [book, kit, place]);
+  const about = [
+    `${place.lengthM} x ${place.widthM} m`,
+    place.ceilingM === null ? 'under the sky' : `${place.ceilingM} m clear`,
+    place.surface,
+    place.wallM > 0 ? `${place.wallM} m of wall that may be hit` : 'no wall to hit',
+    place.tables > 0 && `${place.tables} tables`,
+    place.quietFrom && `quiet from ${place.quietFrom} to ${place.quietTo}`,
+  ].filter(Boolean);
+  return (
+    <Sheet className="flex flex-wrap items-center gap-4 p-3" aria-label={place.name}>
+      <FloorDrawing place={place} />
+      <div className="min-w-64 flex-1">
+        <h2 className="text-xl">{place.name}</h2>
+        <p>{about.join(' · ')}</p>
+        {place.hazards.length > 0 && <p className="text-sm text-care">Mind: {place.hazards.join(', ')}.</p>}
+        <p className="text-sm text-soft">
+          With {group} players {fits.whole} drills fit, {fits.standIn} more with a stand-in, of{' '}
+          {book.drills.length}.
+        </p>
+      </div>
+      <div className="flex">
+        <Button onClick={() => setOpen(true)}>
+          Change <span className="sr-only">{place.name}</span>
+        </Button>
+        <RemovePlace id={place.id} name={place.name} />
+      </div>
+      <Dialog open={open} onOpenChange={setOpen} title={place.name}>
+        <PlaceFields place={place} onDone={() => setOpen(false)} />
+      </Dialog>
+    </Sheet>
+  );
+}

@@ -1,0 +1,20 @@
+import { catalogue } from '@/catalogue';
+import { bookContents } from './book';
+import type { Context } from './context';
+import { bundleOf } from './house';
+
+/** Drills as they were written, before any school: one, or all that are on the list. Null for an unknown one. */
+export async function drillFile(
+  { db }: Context,
+  id: string | null,
+): Promise<{ name: string; text: string } | null> {
+  const { own, retired } = await bookContents(db);
+  const all = [...catalogue, ...own];
+  const drills =
+    id === null ? all.filter((drill) => !retired.includes(drill.id)) : all.filter((drill) => drill.id === id);
+  if (drills.length === 0) return null;
+  return {
+    name: id === null ? 'vow-step-drills.json' : `vow-step-${id}.json`,
+    text: JSON.stringify(bundleOf(drills), null, 2),
+  };
+}

@@ -1,0 +1,79 @@
+import { makeBook } from '@/catalogue';
+import type { FitOverrides } from '@/core/fit/fit';
+import { fitOverridesOf } from '@/data/house';
+import { kitCounts, listPlaces } from '@/data/places';
+import { sessionsBetween } from '@/data/session';
+import { listPlayers, placesOf } from '@/data/squad';
+import type { Records } from '@/catalogue/plan';
+import { bookContents } from '../book';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { knownPlace, type KnownPlace } from './places';
+import { refreshAttempts } from '../results';
+import { playerFacts, type PlayerFacts } from './player-facts';
+import { recentRecords } from './records';
+
+/** Where drills can be done and by whom: what the list of drills is searched with. */
+export interface DrillsView {
+  readonly grounds: readonly KnownPlace[];
+  readonly kit: Readonly<Record<string, number>>;
+  readonly squad: readonly PlayerFacts[];
+}
+
+async function groundsAndSquad({ db, today }: Context): Promise<DrillsView> {
+  const [grounds, kit, squad] = await Promise.all([listPlaces(db), kitCounts(db), listPlayers(db)]);
+  return { grounds: grounds.map(knownPlace), kit, squad: squad.map((player) => playerFacts(player, today)) };
+}
+
+export function drillsView(context: Context): Promise<DrillsView> {
+  return groundsAndSquad(context);
+}
+
+export interface DrillView extends DrillsView {
+  readonly drillId: string;
+  /** Where each player stands on this ladder; those who have not begun it are left out. */
+  readonly standing: readonly {
+    readonly playerId: string;
+    readonly stepId: string;
+    readonly target: number;
+  }[];
+  readonly records: Records;
+  /** The coach's own numbers of the fit, by player. */
+  readonly fit: Readonly<Record<string, FitOverrides>>;
+  /** Planned sessions of the next weeks it can be added to. */
+  readonly sessions: readonly { readonly id: string; readonly title: string; readonly day: string }[];
+  readonly own: boolean;
+  readonly retired: boolean;
+}
+
+/** One drill with everybody on its ladder; null when there is no such drill. */
+export async function drillView(context: Context, drillId: string): Promise<DrillView | null> {
+  const { db, today } = context;
+  const contents = await bookContents(db);
+  const drill = makeBook(contents).drill(drillId);
+  if (!drill) return null;
+  await refreshAttempts(db);
+  const about = await groundsAndSquad(context);
+  const ids = about.squad.map((player) => player.id);
+  const steps = drill.steps.map((step) => ({ drillId, stepId: step.id }));
+  const [places, records, soon, fit] = await Promise.all([
+    placesOf(db, ids),
+    recentRecords(db, ids, steps, today),
+    sessionsBetween(db, today, dayAfter(today, 21)),
+    fitOverridesOf(db, ids),
+  ]);
+  return {
+    ...about,
+    drillId,
+    standing: places
+      .filter((place) => place.drillId === drillId)
+      .map(({ playerId, stepId, target }) => ({ playerId, stepId, target })),
+    records,
+    fit: fit as Record<string, FitOverrides>,
+    sessions: soon
+      .filter((session) => session.state === 'planned')
+      .map(({ id, title, day }) => ({ id, title, day })),
+    own: contents.own.some((one) => one.id === drillId),
+    retired: contents.retired.includes(drillId),
+  };
+}

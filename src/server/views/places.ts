@@ -1,0 +1,23 @@
+import type { Hazard, Place } from '@/core/place/place';
+import { kitCounts, listPlaces, type PlaceRow } from '@/data/places';
+import type { Context } from '../context';
+
+/** A place with its id, as screens and computation know it. */
+export interface KnownPlace extends Place {
+  readonly id: string;
+}
+
+export function knownPlace(row: PlaceRow): KnownPlace {
+  const { createdAtMs: _created, removedAtMs: _removed, hazards, ...rest } = row;
+  return { ...rest, hazards: JSON.parse(hazards) as Hazard[] };
+}
+
+export interface PlacesView {
+  readonly places: readonly KnownPlace[];
+  readonly kit: Readonly<Record<string, number>>;
+}
+
+export async function placesView({ db }: Context): Promise<PlacesView> {
+  const [places, kit] = await Promise.all([listPlaces(db), kitCounts(db)]);
+  return { places: places.map(knownPlace), kit };
+}
