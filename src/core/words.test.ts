@@ -1,4 +1,4 @@
-import { clockTime, counted, inMinutes, percent } from './words';
+import { inHalfMinutes, clockTime, counted, inMinutes, percent } from './words';
 
 test.each([
   [0, '0 s', '0:00'],
@@ -27,4 +27,15 @@ test('nearly sure is not sure', () => {
     'over 99\u00a0%',
     '100\u00a0%',
   ]);
+});
+
+test.each([
+  [0, '0'],
+  [14, '0'],
+  [16, '½'],
+  [1150, '19'],
+  [1160, '19½'],
+  [3600, '60'],
+])('%d s are %s minutes to the half minute', (seconds, text) => {
+  expect(inHalfMinutes(seconds)).toBe(text);
 });

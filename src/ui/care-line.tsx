@@ -31,8 +31,8 @@ export function CareLine({ warning, children }: { warning: Warning; children?: R
         <span className="text-soft">
           ({warning.rule}; {source})
         </span>
+        {children && <span className="mt-1 block">{children}</span>}
       </span>
-      {children}
     </li>
   );
 }

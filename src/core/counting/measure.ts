@@ -46,7 +46,7 @@ export const measures: Record<Measure, MeasureFacts> = {
   hold: higher('single', 'hold', 's held'),
   grade: higher('round', 'catch', 'quality points'),
   lap: lower('lap', 's a lap'),
-  steadiness: lower('round', 'cm spread'),
+  steadiness: { ...lower('touch', 'cm spread'), gathering: 'round' },
 };
 
 /** "1 touch", "3 touches", "2 holds". */

@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { sampleStandardDeviation } from 'simple-statistics';
+import { bounceHeightCm } from './bounce-spread';
 import type { EventKind, TouchEvent } from './event';
 import { liveEvents } from './live';
 import { measures, type Measure } from './measure';
@@ -91,6 +93,35 @@ describe('the other measures', () => {
   test('laps in seconds: less is better, and a lap given up is no result', () => {
     const events = [event('lap', { value: 12.4 }), event('drop'), event('lap', { value: 11.9 })];
     expect(tally(events, 'lap')).toMatchObject({ best: 11.9, drops: 1 });
+  });
+});
+
+describe('quality and evenness', () => {
+  test('ten catches graded 2, 1 and 0 add up; a bounced one is a drop', () => {
+    const marks = [2, 2, 1, 0, 2, 1, 2, 0, 2, 2].map((value) => event('grade', { value }));
+    expect(tally(marks, 'grade')).toMatchObject({ best: 14, touches: 8, drops: 2, shots: 10, score: 14 });
+  });
+
+  test('bounces half a second apart are all 30.6 cm high: no spread', () => {
+    // h = g t²/8 (free fall, half the time up and half down): 9.80665 x 0.25 / 8 = 0.3065 m.
+    expect(bounceHeightCm(0.5)).toBeCloseTo(30.65, 2);
+    const even = Array.from({ length: 6 }, (_, n) => event('touch', { atMs: 500 * n }));
+    expect(tally(even, 'steadiness')).toMatchObject({ best: 0, touches: 6 });
+  });
+
+  test('the spread is the sample standard deviation (simple-statistics), and a drop is no bounce', () => {
+    const at = [0, 480, 1000, 1490, 2010, 2500];
+    const heights = at.slice(1).map((ms, n) => bounceHeightCm((ms - at[n]!) / 1000));
+    const touches = at.map((atMs) => event('touch', { atMs }));
+    const spread = Math.round(10 * sampleStandardDeviation(heights)) / 10;
+    expect(tally(touches, 'steadiness').best).toBe(spread);
+    const dropped = [...touches, event('drop', { atMs: 2600 }), event('touch', { atMs: 9000 })];
+    expect(tally(dropped, 'steadiness').best).toBe(spread);
+  });
+
+  test('fewer than four bounces say nothing', () => {
+    const few = [0, 500, 1000, 1500].map((atMs) => event('touch', { atMs }));
+    expect(tally(few, 'steadiness').best).toBeNull();
   });
 });
 

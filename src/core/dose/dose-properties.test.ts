@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { seededRandom } from '../random';
 import type { Dose } from './dose';
-import { doseFields } from './limits';
+import { doseFields, doseProblems } from './limits';
+import { breathless, scaled } from './scale';
 import { doseTime, type Pace } from './time';
 
 const pace = fc.record<Pace>({
@@ -9,24 +10,30 @@ const pace = fc.record<Pace>({
   dropCostS: fc.double({ min: 0, max: 10, noNaN: true }),
   successRate: fc.double({ min: 0.05, max: 1, noNaN: true }),
   setUpS: fc.integer({ min: 0, max: 120 }),
+  showS: fc.integer({ min: 0, max: 20 }),
   changeoverS: fc.integer({ min: 0, max: 60 }),
 });
+const parts = [
+  { name: 'Reach', partS: 10, sides: 1 },
+  { name: 'Lean', partS: 5, sides: 2 },
+];
 const dose = fc.oneof(
   ...Object.entries(doseFields).map(([kind, fields]) =>
     fc
       .record(Object.fromEntries(fields.map(({ name, min, max }) => [name, fc.integer({ min, max })])))
-      .map((values) => ({ kind, ...values }) as unknown as Dose),
+      .map((values) => ({ kind, ...values, ...(kind === 'routine' && { parts }) }) as unknown as Dose),
   ),
 );
 
 test('parts are never negative and add up to the total', () => {
   fc.assert(
     fc.property(dose, pace, (d, p) => {
-      const { setUpS, workS, restS, collectS, changeoverS, totalS, touches } = doseTime(d, p);
-      for (const part of [setUpS, workS, restS, collectS, changeoverS, touches])
+      const { setUpS, showS, workS, restS, collectS, changeoverS, totalS, touches, tries } = doseTime(d, p);
+      expect(tries).toBeGreaterThanOrEqual(touches - 1e-9);
+      for (const part of [setUpS, showS, workS, restS, collectS, changeoverS, touches])
         expect(part).toBeGreaterThanOrEqual(0);
       expect(Number.isFinite(totalS)).toBe(true);
-      expect(setUpS + workS + restS + collectS + changeoverS).toBeCloseTo(totalS, 6);
+      expect(setUpS + showS + workS + restS + collectS + changeoverS).toBeCloseTo(totalS, 6);
     }),
     { numRuns: 1000 },
   );
@@ -79,7 +86,7 @@ test.each([
       }
     const booked = doseTime(
       { kind: 'row', target, capS: 100_000 },
-      { perTouchS, dropCostS, successRate, setUpS: 0, changeoverS: 0 },
+      { perTouchS, dropCostS, successRate, setUpS: 0, showS: 0, changeoverS: 0 },
     );
     expect(seconds / rows / booked.workS).toBeCloseTo(1, 1);
     expect(good / rows / booked.touches).toBeCloseTo(1, 1);
@@ -97,8 +104,56 @@ test('played touch by touch: a time box gives the touches that were told', () =>
       else atS += dropCostS;
   const told = doseTime(
     { kind: 'timed', rounds: 1, workS, restS: 0 },
-    { perTouchS, dropCostS, successRate, setUpS: 0, changeoverS: 0 },
+    { perTouchS, dropCostS, successRate, setUpS: 0, showS: 0, changeoverS: 0 },
   );
   // The box ends in the middle of something: within one touch and half a drop.
   expect(Math.abs(good / boxes - told.touches)).toBeLessThan(1.6);
+});
+
+test('breathless: the same shape, sound, and never more work', () => {
+  fc.assert(
+    fc.property(dose, pace, (d, p) => {
+      const short = breathless(d);
+      expect(short.kind).toBe(d.kind);
+      expect(doseProblems(short)).toEqual([]);
+      expect(doseTime(short, p).workS).toBeLessThanOrEqual(doseTime(d, p).workS + 1e-9);
+      expect(Object.keys(short)).toEqual(Object.keys(d));
+    }),
+    { numRuns: 1000 },
+  );
+});
+
+test.each([
+  [
+    { kind: 'reps', sets: 2, reps: 10, sides: 1, restS: 20 },
+    { reps: 6, sets: 2, restS: 20 },
+  ],
+  [
+    { kind: 'timed', rounds: 3, workS: 30, restS: 20 },
+    { workS: 18, rounds: 3 },
+  ],
+  [
+    { kind: 'row', target: 20, capS: 120 },
+    { target: 12, capS: 72 },
+  ],
+  [
+    { kind: 'shots', shots: 10, ballsAtHand: 5, collectS: 20 },
+    { shots: 6, ballsAtHand: 5 },
+  ],
+  // 21 hops on a line; six tenths are 12.6, and 1 to 5 are 15 (the root of 0.6 is 0.77: 4.6).
+  [
+    { kind: 'growing', lines: 2, to: 6, restS: 15 },
+    { to: 5, lines: 2 },
+  ],
+  [
+    { kind: 'hold', holds: 3, holdS: 10, sides: 2, restS: 5 },
+    { holdS: 6, holds: 3 },
+  ],
+] as [Dose, Partial<Dose>][])('breathless by hand: %j', (d, expected) => {
+  expect(breathless(d)).toMatchObject(expected);
+});
+
+test('a share outside 0.1 to 2 is a fault of ours', () => {
+  expect(() => scaled({ kind: 'row', target: 5, capS: 60 }, 0)).toThrow('share');
+  expect(() => scaled({ kind: 'row', target: 5, capS: 60 }, Number.NaN)).toThrow('share');
 });

@@ -1,8 +1,9 @@
+import { amountOf, withAmount } from './amount';
 import { doseInWords, type Dose } from './dose';
-import { doseFields, doseProblems } from './limits';
+import { doseFields, doseProblems, onlyDoseFields } from './limits';
 import { doseTime, type Pace } from './time';
 
-const pace: Pace = { perTouchS: 2, dropCostS: 4, successRate: 0.8, setUpS: 30, changeoverS: 15 };
+const pace: Pace = { perTouchS: 2, dropCostS: 4, successRate: 0.8, setUpS: 30, showS: 0, changeoverS: 15 };
 const sure = { ...pace, successRate: 1 };
 
 /** Worked by hand: the arithmetic is written beside each row. */
@@ -37,6 +38,44 @@ describe('dose to time', () => {
       { kind: 'shots', shots: 11, ballsAtHand: 5, collectS: 20 },
       pace,
       { collectS: 60 },
+    ],
+    [
+      '2 rounds of 3 laps, 30 s between: 6 x 2 s and one rest',
+      { kind: 'course', rounds: 2, laps: 3, restS: 30 },
+      sure,
+      { workS: 12, restS: 30, tries: 6, bouts: 2, totalS: 87 },
+    ],
+    [
+      'growing to 6 on two lines: 2 x 21 hops (common practice)',
+      { kind: 'growing', lines: 2, to: 6, restS: 15 },
+      sure,
+      { tries: 42, touches: 42, workS: 84, restS: 15 },
+    ],
+    [
+      'growing to 6 on three lines: 3 x 21 hops (common practice)',
+      { kind: 'growing', lines: 3, to: 6, restS: 15 },
+      sure,
+      { tries: 63, restS: 30 },
+    ],
+    [
+      'reach 10 s, arm across 10 s each side, 3 s to change: three stretches and two changes',
+      {
+        kind: 'routine',
+        rounds: 1,
+        changeS: 3,
+        parts: [
+          { name: 'Reach', partS: 10, sides: 1 },
+          { name: 'Arm', partS: 10, sides: 2 },
+        ],
+      },
+      sure,
+      { workS: 30, restS: 6, tries: 3, totalS: 81 },
+    ],
+    [
+      'showing comes before the work',
+      { kind: 'row', target: 10, capS: 120 },
+      { ...sure, showS: 6 },
+      { showS: 6, totalS: 30 + 6 + 20 + 15 },
     ],
     [
       'a sure hand: exactly the row',
@@ -82,10 +121,64 @@ describe('limits', () => {
   test('a sound dose has no problem, and each bound is inside', () => {
     for (const [kind, fields] of Object.entries(doseFields)) {
       for (const end of ['min', 'max'] as const) {
-        const dose = Object.fromEntries([['kind', kind], ...fields.map((f) => [f.name, f[end]])]) as Dose;
+        const parts = kind === 'routine' ? [['parts', [{ name: 'Reach', partS: 10, sides: 1 }]]] : [];
+        const dose = Object.fromEntries([
+          ['kind', kind],
+          ...fields.map((f) => [f.name, f[end]]),
+          ...parts,
+        ]) as Dose;
         expect(doseProblems(dose)).toEqual([]);
         expect(doseInWords(dose)).toMatch(/\d/);
       }
     }
   });
+});
+
+describe('a routine’s parts', () => {
+  const routine = (parts: unknown): Dose => ({ kind: 'routine', rounds: 1, changeS: 0, parts }) as Dose;
+  test.each([
+    [undefined, 'Parts must be'],
+    [[], 'Parts must be'],
+    [Array.from({ length: 17 }, () => ({ name: 'a', partS: 1, sides: 1 })), 'Parts must be'],
+    [[{ name: '', partS: 5, sides: 1 }], 'Part 1 must have a name'],
+    [
+      [
+        { name: 'a', partS: 5, sides: 1 },
+        { name: 'b', partS: 0, sides: 1 },
+      ],
+      'Part 2 must have',
+    ],
+    [[{ name: 'a', partS: 5, sides: 3 }], '1 or 2 sides'],
+    [[null], 'Part 1'],
+  ])('%j is refused', (parts, message) => {
+    expect(doseProblems(routine(parts))[0]?.message).toContain(message);
+  });
+
+  test('what does not belong to a dose is cut off', () => {
+    expect(onlyDoseFields({ kind: 'row', target: 5, capS: 60, sets: 9, evil: true })).toEqual({
+      kind: 'row',
+      target: 5,
+      capS: 60,
+    });
+    expect(
+      onlyDoseFields({
+        kind: 'routine',
+        rounds: 1,
+        changeS: 2,
+        parts: [{ name: 'a', partS: 1, sides: 1, x: 1 }],
+      }),
+    ).toEqual({ kind: 'routine', rounds: 1, changeS: 2, parts: [{ name: 'a', partS: 1, sides: 1 }] });
+    expect(onlyDoseFields({ kind: 'odd', a: 1 })).toEqual({ kind: 'odd', a: 1 });
+  });
+});
+
+test('one number of a dose is each player’s own; a shared clock is not', () => {
+  const row: Dose = { kind: 'row', target: 20, capS: 120 };
+  expect(amountOf(row)).toBe(20);
+  expect(withAmount(row, 8)).toEqual({ kind: 'row', target: 8, capS: 120 });
+  expect(withAmount(row, null)).toBe(row);
+  expect(withAmount(row, 9999)).toMatchObject({ target: 500 });
+  const box: Dose = { kind: 'timed', rounds: 2, workS: 20, restS: 10 };
+  expect(amountOf(box)).toBeNull();
+  expect(withAmount(box, 5)).toBe(box);
 });

@@ -1,14 +1,24 @@
 import { doseTime, type Pace } from '../dose/time';
 import type { Explanation } from '../explain';
 import { planTime } from '../planning/plan-time';
+import { noLoad } from '../dose/load';
 import { successRate } from '../skill/success-rate';
 import { explainBlockTime, explainBlockTouches } from './dose';
+import { fitOf } from '../fit/fit';
+import { explainFit } from './fit';
 import { explainPlanTotal, explainPlanTouches } from './plan';
 import { explainBest, explainRate, explainTarget, explainTouches } from './results';
 
 const dose = { kind: 'row', target: 10, capS: 600 } as const;
 const rate = successRate({ touches: 80, drops: 20 }, 0.8);
-const pace: Pace = { perTouchS: 2, dropCostS: 4, successRate: rate.value, setUpS: 30, changeoverS: 15 };
+const pace: Pace = {
+  perTouchS: 2,
+  dropCostS: 4,
+  successRate: rate.value,
+  setUpS: 30,
+  showS: 0,
+  changeoverS: 15,
+};
 const part = {
   dose,
   pace,
@@ -17,12 +27,14 @@ const part = {
   rate,
   origins: { touch: 'common practice', drop: 'ours', setUp: 'by hand' },
 };
-const plan = planTime([{ id: 'a', dose, players: [{ playerId: 'p', pace }] }], 60);
+const players = [{ playerId: 'p', dose, pace, load: noLoad }];
+const plan = planTime([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60);
+const block = { ...part, time: plan.blocks[0]! };
 const input = (explanation: Explanation, label: string) =>
   explanation.inputs.find((one) => one.label === label);
 
 test('the time of a block opens to parts that add up to it', () => {
-  const explanation = explainBlockTime(part);
+  const explanation = explainBlockTime(block);
   expect(explanation.formula).toContain('(1/p^N − 1) / (1 − p)');
   expect(explanation.source).toContain('Feller');
   expect(input(explanation, 'Cost of a drop')?.from).toBe('ours');
@@ -36,13 +48,15 @@ test('the time of a block opens to parts that add up to it', () => {
     value: '80\u00a0%',
     from: expect.stringContaining('100 tries'),
   });
-  const { setUpS, workS, restS, collectS, changeoverS, totalS } = part.time;
-  expect(setUpS + workS + restS + collectS + changeoverS).toBeCloseTo(totalS, 9);
+  const { setUpS, showS, activeS, changeoverS, breakS, totalS } = block.time;
+  expect(setUpS + showS + activeS + changeoverS + breakS).toBeCloseTo(totalS, 9);
 });
 
 test('little data and no data are said', () => {
   const none = { ...part, rate: successRate({ touches: 0, drops: 0 }, 0.8) };
-  expect(input(explainBlockTime(none), 'Success rate')?.from).toContain('usual rate');
+  expect(input(explainBlockTime({ ...block, rate: none.rate }), 'Success rate')?.from).toContain(
+    'usual rate',
+  );
   const little = { ...part, rate: successRate({ touches: 8, drops: 2 }, 0.8) };
   expect(input(explainBlockTouches(little, 5), 'Success rate')?.from).toContain('little data');
 });
@@ -72,4 +86,25 @@ test('results open to the attempts, drops and schools behind them', () => {
     explainTarget('row', { result: 20, days: 2 }, target, { ...target, school: 'best', verdict: 'hold' })
       .inputs[0]?.value,
   ).toBe('20 in a row on 2 days');
+});
+
+test('turns and a drink are opened too', () => {
+  const group = ['p', 'q', 'r'].map((playerId) => ({ ...players[0]!, playerId }));
+  const last = { id: 'b', players, holds: 8, helped: false, breakS: 0 };
+  const turned = planTime([{ id: 'a', players: group, holds: 2, helped: false, breakS: 60 }, last], 600);
+  const explanation = explainBlockTime({ ...part, time: turned.blocks[0]! });
+  expect(input(explanation, '2 turns at the station')?.value).toMatch(/min/);
+  expect(input(explanation, 'Drink')?.value).toBe('1:00 min');
+});
+
+test('a fitted number says the height, its spread when it is guessed, and who overruled it', () => {
+  const child = { age: 9, sport: 'tennis', heightCm: null, racketIn: null } as const;
+  const guessed = explainFit(fitOf(child).hoopM, child);
+  expect(input(guessed, 'Height')?.from).toContain('two in three from 1.26 to 1.39 m (WHO');
+  const own = explainFit(fitOf(child, { hoopM: 2.4 }).hoopM, child);
+  expect(own.value).toBe('2.4 m');
+  expect(input(own, 'The coach’s own')?.value).toBe('2.4 m');
+  expect(input(explainFit(fitOf(child).hoopM, { ...child, heightCm: 134 }), 'Height')?.from).toBe(
+    'as measured',
+  );
 });

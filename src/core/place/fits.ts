@@ -98,8 +98,5 @@ function shortOf(
   const there = atHand(need.item);
   if (there >= wanted) return null;
   const by = need.standIns.find((item) => atHand(item) + (atHand(item) === 0 ? 0 : there) >= wanted) ?? null;
-  return {
-    by,
-    reason: `${wanted} ${need.item} are needed, ${there === 0 ? 'none is' : `${there} are`} at hand, and nothing stands in`,
-  };
+  return { by, reason: `${need.item}: ${wanted} needed, ${there} at hand, and nothing stands in` };
 }

@@ -1,6 +1,7 @@
 import type { ClockKind, TouchEvent } from '../counting/event';
 import { blockClock, elapsedS } from './block-clock';
-import { phasesOf, positionAt, roundsOf, signalsOf } from './phases';
+import { inTurns, phasesOf, positionAt, roundsOf, signalsOf } from './phases';
+import { roundNow } from './round';
 
 const timed = { kind: 'timed', rounds: 2, workS: 20, restS: 10 } as const;
 
@@ -96,5 +97,55 @@ describe('block clock', () => {
     const clock = blockClock([mark('start', 1000), mark('end', 3000), mark('start', 5000)]);
     expect(clock.state).toBe('running');
     expect(elapsedS(clock, 6000)).toBe(3);
+  });
+});
+
+describe('courses, growing counts and routines', () => {
+  const routine = {
+    kind: 'routine',
+    rounds: 1,
+    changeS: 3,
+    parts: [
+      { name: 'Reach', partS: 10, sides: 1 },
+      { name: 'Arm', partS: 8, sides: 2 },
+    ],
+  } as const;
+
+  test('a routine has its parts as stretches, a part on two sides twice', () => {
+    const phases = phasesOf(routine, 1);
+    expect(phases.map((phase) => `${phase.kind} ${phase.seconds}`)).toEqual([
+      'countIn 3',
+      'work 10',
+      'rest 3',
+      'work 8',
+      'rest 3',
+      'work 8',
+    ]);
+    expect(roundNow(routine, phases, 20, 2)).toBe(1);
+  });
+
+  test('laps and hops move on to the next round when it is full', () => {
+    const course = { kind: 'course', rounds: 2, laps: 3, restS: 10 } as const;
+    expect([0, 2, 3, 5, 6].map((tries) => roundNow(course, phasesOf(course, 60), 0, tries))).toEqual([
+      1, 1, 2, 2, 2,
+    ]);
+    const hops = { kind: 'growing', lines: 2, to: 3, restS: 0 } as const;
+    expect([0, 5, 6, 11].map((tries) => roundNow(hops, phasesOf(hops, 60), 0, tries))).toEqual([1, 1, 2, 2]);
+    expect(phasesOf(course, 60)[1]).toMatchObject({ seconds: 30 });
+  });
+
+  test('turns follow one another, each counted in, and their rounds number on', () => {
+    const turns = inTurns(phasesOf(timed, 40), 2);
+    expect(turns.map((phase) => `${phase.kind} ${phase.round}`)).toEqual([
+      'countIn 1',
+      'work 1',
+      'rest 1',
+      'work 2',
+      'countIn 3',
+      'work 3',
+      'rest 3',
+      'work 4',
+    ]);
+    expect(inTurns(phasesOf(timed, 40), 1)).toEqual(phasesOf(timed, 40));
   });
 });

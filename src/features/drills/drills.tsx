@@ -142,7 +142,7 @@ export function Drills({ view }: { view: DrillsView }) {
             Clear all
           </button>
         </Sheet>
-        <div className="space-y-3">
+        <div className="min-w-0 space-y-3">
           <CardsRow />
           {found.length === 0 && (
             <Sheet className="p-5">

@@ -31,7 +31,7 @@ export function KitTable({ kit }: { kit: Readonly<Record<string, number>> }) {
           Nothing is counted yet, so everything is taken as there. Count what you have.
         </p>
       )}
-      {group('Kit', 'kit', 'What is not counted is taken as missing.')}
+      {group('Bought or borrowed', 'kit', 'What is not counted is taken as missing.')}
       {group('In every household', 'household', 'Taken as there; type 0 for what you cannot get.')}
     </Sheet>
   );

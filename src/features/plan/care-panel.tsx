@@ -22,7 +22,7 @@ export function CareList({ warnings, counted, onMend }: Props) {
           <CareLine key={`${warning.rule} ${index}`} warning={warning}>
             {mend && mendText && !fixed && (
               <Button
-                className="max-w-36 shrink-0 px-2 text-left text-sm leading-tight"
+                className="min-h-9 px-3 text-left text-sm leading-tight"
                 onClick={() => onMend(mend)}
               >
                 {mendText}

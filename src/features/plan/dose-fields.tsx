@@ -8,7 +8,7 @@ import { Field } from '@/ui/field';
 /** The numbers of a dose. A number that cannot be stays in its field with what is wrong; the plan keeps the last good one. */
 export function DoseFields({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void }) {
   return (
-    <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+    <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
       {doseFields[dose.kind].map((field) => {
         const value = (dose as unknown as Record<string, number>)[field.name]!;
         return (

@@ -9,6 +9,7 @@ import {
   type SchoolChoice,
   type SchoolQuestion,
 } from '@/catalogue/schools';
+import { counted } from '@/core/words';
 import { chooseSchoolAction } from '@/server/actions';
 import type { SchoolsView } from '@/server/views/schools';
 import { ask, problemsText } from '@/ui/ask';
@@ -97,7 +98,7 @@ function Question({ question, coach, choices, onChoose }: QuestionProps) {
           {title}
         </p>
         <p className="text-sm text-soft">
-          Acts on {drills} drills.{' '}
+          Acts on {counted(drills, 'drill')}.{' '}
           {own ? 'Chosen here.' : acts.from === 'coach' ? 'Chosen for every coach.' : 'The default.'}
         </p>
       </div>

@@ -73,7 +73,7 @@ export const wristAndForearm = drill({
       title: 'Wrist up and down',
       task: 'Hold the racket out in front at belt height and lift and lower its head with the wrist alone.',
       change: 'The wrist now lifts the weight of the racket instead of letting it swing.',
-      cue: 'Lift the head with the wrist and let it down like a feather.',
+      cue: 'Lift with the wrist and let it down like a feather.',
       ...reps([6, 8, 10, 12], 1, 2, 10, [10, 2]),
       ...pace(1.5, 2, 0.98),
     },

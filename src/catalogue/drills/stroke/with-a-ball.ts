@@ -255,7 +255,7 @@ export const fastHand = drill({
       task: 'Toss six or seven balls up chest high and hit them all before they fall; count the hits.',
       change: 'All balls are in the air, and the hand has to keep up.',
       cue: 'Quick hands, still feet.',
-      load: { strongSide: 1, forearm: 7 },
+      load: { strongSide: 1, forearm: 6 },
       ...reps([1, 1, 2, 2], 2, 1, 60, [2, 2, 'ours', 'practice']),
       ...pace(8, 10, 0.6),
     },
