@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { findStep } from '@/catalogue';
+import { plainBook } from '@/catalogue';
 import { seededRandom } from '@/core/random';
 import { scratch } from '@/server/testing/scratch';
 import { squadView } from '@/server/views/squad';
@@ -42,7 +42,7 @@ test('it has nine players of both sports, sessions today, and something left to 
 });
 
 test('learning: drops get fewer with practice, and a plateau holds them', () => {
-  const step = findStep('palm-up-bounce', 'row-20')!;
+  const step = plainBook.step('palm-up-bounce', 'row-20')!;
   const learner = squad[2]!;
   const chances = [0, 5, 10, 20].map((practised) => dropChance(learner, step, practised, 1));
   expect(chances).toEqual([...chances].sort((a, b) => b - a));
@@ -50,7 +50,7 @@ test('learning: drops get fewer with practice, and a plateau holds them', () => 
 });
 
 test('who fudges can be told from the log: doubled touches, missing drops', () => {
-  const step = findStep('palm-up-bounce', 'row-20')!;
+  const step = plainBook.step('palm-up-bounce', 'row-20')!;
   const play = (fudges?: 'double' | 'deaf') =>
     playBlock({ kind: 'row', target: 20, capS: 600 }, step, { ...squad[0]!, fudges }, 0.1, seededRandom(3));
   const drops = (marks: ReturnType<typeof play>) => marks.filter((mark) => mark.kind === 'drop').length;

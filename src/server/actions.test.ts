@@ -67,5 +67,5 @@ test.each<unknown>([null, undefined, 7, 'x', [], [null], [{}]])(
 );
 
 test('health reads the schema', async () => {
-  expect(await health()).toMatchObject({ ok: true, schemaVersion: 1 });
+  expect(await health()).toMatchObject({ ok: true, schemaVersion: 2 });
 });

@@ -1,5 +1,12 @@
 import { sql } from 'drizzle-orm';
-import { evidenceOn, recentWork, recordsSince, totalsOfPlayer, type JudgedStep } from '@/data/results';
+import {
+  evidenceOn,
+  recentWork,
+  recordsSince,
+  totalsOfPlayer,
+  triesBetween,
+  type JudgedStep,
+} from '@/data/results';
 import { createSession, savePlan } from './sessions';
 import { booking, oneBlockSession, scratch, value } from './testing/scratch';
 
@@ -7,7 +14,7 @@ let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));
 afterEach(() => box.close());
 
-const step: JudgedStep = {
+const step: Omit<JudgedStep, 'playerId'> = {
   key: 'k',
   drillId: 'palm-up-bounce',
   stepId: 'row-20',
@@ -16,11 +23,16 @@ const step: JudgedStep = {
 };
 
 /** Attempts put straight into the cache: day, result. */
-async function attempts(blockId: string, playerId: string, rows: [day: string, result: number | null][]) {
+async function attempts(
+  blockId: string,
+  playerId: string,
+  rows: [day: string, result: number | null][],
+  { from = 1, eased = false } = {},
+) {
   for (const [n, [day, result]] of rows.entries())
     await box.context.db.run(sql`insert into attempt
-      (block_id, player_id, number, drill_id, step_id, day, result, touches, drops, started_ms, touching_ms)
-      values (${blockId}, ${playerId}, ${n + 1}, 'palm-up-bounce', 'row-20', ${day}, ${result}, ${result ?? 0}, 1, 0, 0)`);
+      (block_id, player_id, number, drill_id, step_id, day, result, touches, drops, started_ms, touching_ms, eased)
+      values (${blockId}, ${playerId}, ${n + from}, 'palm-up-bounce', 'row-20', ${day}, ${result}, ${result ?? 0}, 1, 0, 0, ${eased ? 1 : 0})`);
 }
 
 async function twoSessions() {
@@ -49,13 +61,12 @@ test('best ever, best of all other sessions, and recent days at the gate', async
     ['2025-01-01', 40],
     ['2026-11-25', 99],
   ]);
-  const evidence = await evidenceOn(box.context.db, [player], [step], session, '2026-09-01');
+  const evidence = await evidenceOn(box.context.db, [{ ...step, playerId: player }], session, '2026-09-01');
   // The day after does not count; the old 40 is a best but no recent day at the gate.
   expect(evidence).toEqual([{ key: 'k', playerId: player, best: 40, bestBefore: 40, reachedDays: 2 }]);
   const recent = await evidenceOn(
     box.context.db,
-    [player],
-    [step],
+    [{ ...step, playerId: player }],
     { ...session, day: '2024-01-01' },
     '2023-01-01',
   );
@@ -66,9 +77,9 @@ test('another session of the same day counts as before', async () => {
   const { player, blockId, otherBlockId, session } = await twoSessions();
   await attempts(blockId, player, [['2026-11-24', 25]]);
   await attempts(otherBlockId, player, [['2026-11-24', 23]]);
-  expect(await evidenceOn(box.context.db, [player], [step], session, '2026-09-01')).toMatchObject([
-    { best: 25, bestBefore: 23, reachedDays: 1 },
-  ]);
+  expect(
+    await evidenceOn(box.context.db, [{ ...step, playerId: player }], session, '2026-09-01'),
+  ).toMatchObject([{ best: 25, bestBefore: 23, reachedDays: 1 }]);
 });
 
 test('where less is better, the lowest is best and the gate is passed from above', async () => {
@@ -79,9 +90,9 @@ test('where less is better, the lowest is best and the gate is passed from above
     ['2026-11-24', 11.4],
   ]);
   const lap = { ...step, gate: 11.5, lowerIsBetter: true };
-  expect(await evidenceOn(box.context.db, [player], [lap], session, '2026-09-01')).toMatchObject([
-    { best: 11, reachedDays: 2 },
-  ]);
+  expect(
+    await evidenceOn(box.context.db, [{ ...lap, playerId: player }], session, '2026-09-01'),
+  ).toMatchObject([{ best: 11, reachedDays: 2 }]);
 });
 
 test('records are summed by player and step, since a day', async () => {
@@ -101,4 +112,29 @@ test('records are summed by player and step, since a day', async () => {
   expect(await recentWork(db, '2026-11-21')).toEqual([
     { playerId: player, sessions: 1, touches: 5, lastDay: '2026-11-21' },
   ]);
+});
+
+test('what was made under an easing is touched, and stands for no best and no gate', async () => {
+  const { player, blockId, session } = await twoSessions();
+  await attempts(blockId, player, [['2026-11-24', 40]], { eased: true });
+  await attempts(blockId, player, [['2026-11-24', 12]], { from: 2 });
+  const { db } = box.context;
+  expect(await evidenceOn(db, [{ ...step, playerId: player }], session, '2026-09-01')).toMatchObject([
+    { best: 12, reachedDays: 0 },
+  ]);
+  expect(await totalsOfPlayer(db, player)).toMatchObject([{ highest: 12, touches: 52, attempts: 2 }]);
+});
+
+test('tries of a span of days, by day', async () => {
+  const { player, blockId } = await twoSessions();
+  await attempts(blockId, player, [
+    ['2026-11-18', 10],
+    ['2026-11-20', 5],
+    ['2026-11-24', 3],
+  ]);
+  const about = { playerId: player, drillId: 'palm-up-bounce', stepId: 'row-20' };
+  expect(await triesBetween(box.context.db, [player], '2026-11-19', '2026-11-23')).toEqual([
+    { ...about, day: '2026-11-20', tries: 6 },
+  ]);
+  expect(await triesBetween(box.context.db, ['nobody'], '2026-11-01', '2026-11-30')).toEqual([]);
 });

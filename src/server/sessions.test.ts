@@ -39,9 +39,24 @@ test.each([
     'blocks[0].dose: Target must be a whole number from 1 to 500.',
   ],
   [{ dose: { kind: 'row', target: 5 } }, 'blocks[0].dose: Time cap must be a whole number'],
-  [{ dose: { kind: 'wish' } }, 'blocks[0].dose: Dose must be reps'],
+  [{ dose: { kind: 'wish' } }, 'blocks[0].dose: Dose must be one of reps, row, timed'],
   [{ dose: null }, 'blocks[0].dose: Dose is missing'],
   [{ id: 'x' }, 'blocks[0].id: Block is not one of ours'],
+  [
+    { dose: { kind: 'timed', rounds: 1, workS: 20, restS: 0 } },
+    'blocks[0].dose: Dose must be of the kind of its step, row',
+  ],
+  [{ changes: ['upside down'] }, 'blocks[0].changes[0]: Changes must be spices and easings'],
+  [{ stations: 0 }, 'blocks[0].stations: Stations must be from 1 to 8.'],
+  [{ breakS: 9999 }, 'blocks[0].breakS: Break must be from 0 to 600.'],
+  [
+    { own: [{ playerId: 'x', stepId: 'row-20', amount: 1 }] },
+    'blocks[0].own[0].playerId: Player is not one of ours',
+  ],
+  [
+    { own: [{ playerId: '01ARZ3NDEKTSV4RRFFQ69G5FAV', stepId: 'gone', amount: 1 }] },
+    'blocks[0].own: A player’s own step gone is not on this ladder',
+  ],
 ])('a block with %j is refused by name, and the plan stays', async (change, message) => {
   const { sessionId, plan, block } = await oneBlockSession(box.context);
   const outcome = await savePlan(box.context, sessionId, { ...plan, blocks: [{ ...block, ...change }] });

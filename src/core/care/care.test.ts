@@ -150,7 +150,8 @@ describe('steps with a limit of their own', () => {
     [21, 0],
     [undefined, 0],
   ])('done %p days ago, 21 wanted: %d warning', (ago, n) => {
-    const player = { ...grown, lastDone: ago === undefined ? {} : { 'fast heavy': ago } };
+    const lastDone: Record<string, number> = ago === undefined ? {} : { 'fast heavy': ago };
+    const player = { ...grown, lastDone };
     expect(said('days apart', heavy(5), { players: [player] })).toHaveLength(n);
   });
   test('fifteen a session at most (common practice)', () => {

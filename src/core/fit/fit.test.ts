@@ -47,7 +47,7 @@ test.each([
   ['targetM', 2.5, 'halfway from 2 to 3 m at nine'],
   // 0.75 x 0.44 x 1.34 + (25 x 0.0254 - 0.22)
   ['contactM', 0.86, 'three quarters of the arm and the racket'],
-] as const)('%s of a child of 134 cm is %d: %s', (key, value) => {
+] as const)('%s of a child of 134 cm is %d: %s', (key, value, _why) => {
   const fitted = fitOf(child)[key];
   expect(fitted.value).toBeCloseTo(value, 2);
   expect(fitted.how.length).toBeGreaterThan(15);

@@ -21,10 +21,7 @@ export function CareList({ warnings, counted, onMend }: Props) {
         return (
           <CareLine key={`${warning.rule} ${index}`} warning={warning}>
             {mend && mendText && !fixed && (
-              <Button
-                className="min-h-9 px-3 text-left text-sm leading-tight"
-                onClick={() => onMend(mend)}
-              >
+              <Button className="min-h-9 px-3 text-left text-sm leading-tight" onClick={() => onMend(mend)}>
                 {mendText}
               </Button>
             )}

@@ -9,6 +9,8 @@ const start: PlanForm = {
   bookedMin: 30,
   coach: '',
   placeName: '',
+  placeId: null,
+  airC: null,
   playerIds: ['p'],
   revision: 1,
   blocks: [],

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { findStep } from '@/catalogue';
+import { plainBook } from '@/catalogue';
 import type { ChartAttempt } from '@/server/views/player';
 import { BestChart } from './best-chart';
 
@@ -50,7 +50,7 @@ test('a band for each step practised, the highest on top, each with its mark and
     attempt(4, 'row-20', 9),
   ]);
   const titles = ['row-20', 'bounce-20-s', 'settle'].map((id) =>
-    html.indexOf(`>${findStep('palm-up-bounce', id)!.title}<`),
+    html.indexOf(`>${plainBook.step('palm-up-bounce', id)!.title}<`),
   );
   expect(titles.every((at) => at > 0)).toBe(true);
   expect(titles).toEqual([...titles].sort((a, b) => a - b));

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { findStep } from '@/catalogue';
+import { plainBook } from '@/catalogue';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { phasesOf, positionAt } from '@/core/run/phases';
 import { BlockClockFace } from './block-clock-face';
@@ -37,7 +37,7 @@ const tile = (
     <CountTile
       name="Mika"
       digit={1}
-      step={findStep(drill, step)!}
+      step={plainBook.step(drill, step)!}
       player={{ playerId: 'p', target: 5, bestEver: 7 }}
       events={marks(kinds)}
       onMark={() => undefined}
@@ -86,6 +86,36 @@ describe('a tile says', () => {
 
   test('reps: all of them, over the sets', () => {
     expect(tile('shadow-forehand', 'full-and-freeze', [['touch'], ['touch']])).toContain('count a touch 2 ');
+  });
+});
+
+describe('a tile of the other measures says', () => {
+  test('grade: the quality marks, the best first, and how many were graded', () => {
+    const text = tile('soft-catch', 'head-high', [
+      ['grade', 2],
+      ['grade', 0],
+    ]);
+    expect(text).toContain('2 2 graded');
+    expect(text).toMatch(/Mika: 2 Silent Mika: 1 A buzz Mika: 0 Bounced$/);
+  });
+  test('lap: the last one’s seconds, and a best that is the lowest', () => {
+    const text = tile('triangle-run', 'timed-lap', [
+      ['lap', 7.1],
+      ['lap', 6.8],
+    ]);
+    expect(text).toContain('lap done 6.8 ');
+    expect(text).toContain('today 6.8');
+    expect(text).toMatch(/Broken off$/);
+    expect(tile('triangle-run', 'timed-lap', [])).toContain('today –');
+  });
+  test('laps and bounces: how many; steadiness has no number before four bounces', () => {
+    expect(tile('figure-of-eight', 'quick-eight', [['touch'], ['touch']])).toContain('count a lap 2 ');
+    const even = tile('turn-over-bounce', 'same-height', [['touch'], ['touch']]);
+    expect(even).toContain('count a touch 2 ');
+    expect(even).toContain('today –');
+  });
+  test('a step of their own stands on the tile', () => {
+    expect(tile('palm-up-bounce', 'row-50', [], { ownStep: true })).toContain('1 Mika Fifty in a row');
   });
 });
 

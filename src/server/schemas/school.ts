@@ -13,8 +13,10 @@ export const schoolSchema = object({
     .required('Question is missing.'),
   answer: string().nullable().default(null),
 }).test('answer', (value, context) => {
-  if (value.answer === null || !value.question) return true;
-  const { title, answers } = schoolQuestions[value.question as SchoolQuestion];
+  const asked = schoolQuestions[value.question as SchoolQuestion] as
+    (typeof schoolQuestions)[SchoolQuestion] | undefined;
+  if (value.answer === null || !asked) return true;
+  const { title, answers } = asked;
   return (answers as readonly string[]).includes(value.answer)
     ? true
     : context.createError({ path: 'answer', message: `${title} must be one of: ${answers.join(', ')}.` });
