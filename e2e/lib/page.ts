@@ -32,6 +32,27 @@ export class Page {
     });
   }
 
+  /** Ticks a box by its label or accessible name. */
+  async tick(words: string): Promise<void> {
+    await this.settled(async () => {
+      const xpath = `//label[contains(normalize-space(.), "${words}")]//input | //input[@type="checkbox"][@aria-label="${words}"]`;
+      const box = await this.driver.wait(
+        until.elementLocated(By.xpath(xpath)),
+        patienceMs,
+        `No box says ${words}`,
+      );
+      await box.click();
+    });
+  }
+
+  /** Chooses an option of a list by its words. */
+  async choose(label: string, option: string): Promise<void> {
+    await this.settled(async () => {
+      const select = await this.field(label);
+      await select.findElement(By.xpath(`.//option[contains(normalize-space(.), "${option}")]`)).click();
+    });
+  }
+
   /** The input a label belongs to. */
   async field(label: string): Promise<WebElement> {
     const found = await this.driver.wait(

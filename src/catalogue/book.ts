@@ -55,8 +55,13 @@ export function makeBook({ own, retired, choices }: BookContents = plainContents
     }
     return under;
   };
+  let listed: readonly Drill[] | undefined;
   return {
-    drills: [...plain.keys()].filter((id) => !retired.includes(id)).map((id) => drill(id)!),
+    // Most readers want a few drills: the whole list is worked out when somebody asks for it.
+    get drills() {
+      listed ??= [...plain.keys()].filter((id) => !retired.includes(id)).map((id) => drill(id)!);
+      return listed;
+    },
     drill,
     step: (drillId, stepId, playerId) => drill(drillId, playerId)?.steps.find((one) => one.id === stepId),
     school,

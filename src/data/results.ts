@@ -1,6 +1,6 @@
 import { sql, type SQL } from 'drizzle-orm';
 import type { Executor } from './client';
-import { jsonRows } from './json-rows';
+import { idList, jsonRows } from './json-rows';
 
 /** What a player has done on one step, ever. */
 export interface StepTotals {
@@ -132,20 +132,68 @@ export async function recentWork(
     from attempt indexed by attempt_by_day where day >= ${sinceDay} group by player_id`);
 }
 
-/** Tries of players on each step, by day, over a span of days: what their bodies did. Both ends included. */
+/**
+ * Touches and drops of players on every step they have touched, since a day. The steps of each player are found by
+ * jumping from one to the next in the index: neither older attempts nor steps never done cost anything.
+ */
+export async function allRecordsSince(
+  db: Executor,
+  playerIds: readonly string[],
+  sinceDay: string,
+): Promise<StepRecord[]> {
+  const next = (beyond: SQL) => sql`(select json_array(a.drill_id, a.step_id) from attempt a
+    where a.player_id = p and ${beyond} order by a.drill_id, a.step_id limit 1)`;
+  return jsonRows<StepRecord>(
+    db,
+    sql`p, d, s, touches, drops`,
+    sql`with recursive k(p, step) as (
+          select q.value, (select json_array(a.drill_id, a.step_id) from attempt a
+            where a.player_id = q.value order by a.drill_id, a.step_id limit 1)
+          from json_each(${JSON.stringify(playerIds)}) q
+          union all
+          select p, ${next(sql`(a.drill_id, a.step_id) > (step ->> 0, step ->> 1)`)} from k where step is not null)
+        select p, step ->> 0 as d, step ->> 1 as s, sum(a.touches) as touches, sum(a.drops) as drops
+        from k join attempt a on a.player_id = p and a.drill_id = step ->> 0 and a.step_id = step ->> 1
+             and a.day >= ${sinceDay}
+        where step is not null group by p, step`,
+  );
+}
+
+/** The last day before a day on which players did each of some steps; who never did one is left out. */
+export async function lastDays(
+  db: Executor,
+  playerIds: readonly string[],
+  steps: readonly { readonly drillId: string; readonly stepId: string }[],
+  beforeDay: string,
+): Promise<{ playerId: string; drillId: string; stepId: string; day: string }[]> {
+  const rows = await jsonRows<[string, string, string, string | null]>(
+    db,
+    sql`p, d, s, day`,
+    sql`select q.value as p, one.value ->> 0 as d, one.value ->> 1 as s,
+               (select max(day) from attempt a where a.player_id = q.value and a.drill_id = one.value ->> 0
+                and a.step_id = one.value ->> 1 and a.day < ${beforeDay}) as day
+        from json_each(${JSON.stringify(playerIds)}) q
+             cross join json_each(${JSON.stringify(steps.map(({ drillId, stepId }) => [drillId, stepId]))}) one`,
+  );
+  return rows.flatMap(([playerId, drillId, stepId, day]) =>
+    day === null ? [] : [{ playerId, drillId, stepId, day }],
+  );
+}
+
+/** Tries of players on each step over a span of days: what their bodies did. Both ends included. */
 export async function triesBetween(
   db: Executor,
   playerIds: readonly string[],
   fromDay: string,
   toDay: string,
-): Promise<{ playerId: string; drillId: string; stepId: string; day: string; tries: number }[]> {
-  const rows = await jsonRows<[string, string, string, string, number]>(
+): Promise<{ playerId: string; drillId: string; stepId: string; tries: number }[]> {
+  const rows = await jsonRows<[string, string, string, number]>(
     db,
-    sql`p, d, s, day, tries`,
-    sql`select player_id as p, drill_id as d, step_id as s, day, sum(touches + drops) as tries
+    sql`p, d, s, tries`,
+    sql`select player_id as p, drill_id as d, step_id as s, sum(touches + drops) as tries
         from attempt indexed by attempt_by_day
-        where day between ${fromDay} and ${toDay} and player_id in (select value from json_each(${JSON.stringify(playerIds)}))
-        group by player_id, drill_id, step_id, day`,
+        where day between ${fromDay} and ${toDay} and player_id in (${idList(playerIds)})
+        group by player_id, drill_id, step_id`,
   );
-  return rows.map(([playerId, drillId, stepId, day, tries]) => ({ playerId, drillId, stepId, day, tries }));
+  return rows.map(([playerId, drillId, stepId, tries]) => ({ playerId, drillId, stepId, tries }));
 }

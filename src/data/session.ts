@@ -1,5 +1,6 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt, lte, notInArray, sql } from 'drizzle-orm';
 import type { Executor } from './client';
+import { idList, jsonRows } from './json-rows';
 import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema';
 
 export type SessionRow = typeof session.$inferSelect;
@@ -135,10 +136,21 @@ export type BlockPlayerRow = typeof blockPlayer.$inferSelect;
 
 export async function blockPlayers(db: Executor, blockIds: readonly string[]): Promise<BlockPlayerRow[]> {
   if (blockIds.length === 0) return [];
-  return db
-    .select()
-    .from(blockPlayer)
-    .where(inArray(blockPlayer.blockId, [...blockIds]));
+  type Row = [string, string, number | null, string | null, number | null, number, number];
+  const rows = await jsonRows<Row>(
+    db,
+    sql`block_id, player_id, target, step_id, amount, sits_out, stale`,
+    sql`select * from block_player where block_id in (${idList(blockIds)})`,
+  );
+  return rows.map(([blockId, playerId, target, stepId, amount, sitsOut, stale]) => ({
+    blockId,
+    playerId,
+    target,
+    stepId,
+    amount,
+    sitsOut: sitsOut === 1,
+    stale,
+  }));
 }
 
 /** Puts a block's players and their targets; rows of players who left go. */

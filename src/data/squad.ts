@@ -136,3 +136,10 @@ export async function decisionsOfPlayer(
     .orderBy(desc(decision.decidedAtMs))
     .limit(limit);
 }
+
+/** Takes a player off a ladder; what was counted and decided stays. */
+export async function deletePlace(db: Executor, playerId: string, drillId: string): Promise<void> {
+  await db
+    .delete(ladderPlace)
+    .where(and(eq(ladderPlace.playerId, playerId), eq(ladderPlace.drillId, drillId)));
+}

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import {
+  allRecordsSince,
   evidenceOn,
+  lastDays,
   recentWork,
   recordsSince,
   totalsOfPlayer,
@@ -106,6 +108,10 @@ test('records are summed by player and step, since a day', async () => {
   expect(await recordsSince(db, [player, 'nobody'], [step, step], '2026-09-01')).toEqual([
     [player, 'palm-up-bounce', 'row-20', 15, 2],
   ]);
+  // Every step that was touched, found without being asked for: the same sums.
+  expect(await allRecordsSince(db, [player, 'nobody'], '2026-09-01')).toEqual([
+    [player, 'palm-up-bounce', 'row-20', 15, 2],
+  ]);
   expect(await totalsOfPlayer(db, player)).toMatchObject([
     { highest: 100, lowest: 5, attempts: 3, touches: 115, drops: 3, lastDay: '2026-11-21' },
   ]);
@@ -125,7 +131,7 @@ test('what was made under an easing is touched, and stands for no best and no ga
   expect(await totalsOfPlayer(db, player)).toMatchObject([{ highest: 12, touches: 52, attempts: 2 }]);
 });
 
-test('tries of a span of days, by day', async () => {
+test('tries of a span of days, and the last day before one', async () => {
   const { player, blockId } = await twoSessions();
   await attempts(blockId, player, [
     ['2026-11-18', 10],
@@ -134,7 +140,10 @@ test('tries of a span of days, by day', async () => {
   ]);
   const about = { playerId: player, drillId: 'palm-up-bounce', stepId: 'row-20' };
   expect(await triesBetween(box.context.db, [player], '2026-11-19', '2026-11-23')).toEqual([
-    { ...about, day: '2026-11-20', tries: 6 },
+    { ...about, tries: 6 },
+  ]);
+  expect(await lastDays(box.context.db, [player, 'nobody'], [step], '2026-11-24')).toEqual([
+    { ...about, day: '2026-11-20' },
   ]);
   expect(await triesBetween(box.context.db, ['nobody'], '2026-11-01', '2026-11-30')).toEqual([]);
 });

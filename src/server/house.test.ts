@@ -19,6 +19,7 @@ import { ingestTouches } from './ingest';
 import { decide } from './decisions';
 import { loadPlan, savePlan } from './sessions';
 import { savePlayer } from './squad';
+import { placePlayer } from './standing';
 import { ada, eventsOf, ids, oneBlockSession, problem, scratch, value } from './testing/scratch';
 import { drillView, drillsView } from './views/drills';
 import { placesView } from './views/places';
@@ -387,4 +388,23 @@ test('the list and the page of a drill know the places, the kit and the squad', 
   });
   expect(await drillView(box.context, 'nowhere')).toBeNull();
   expect(await drillView(box.context, 'carry')).toMatchObject({ own: false, standing: [], sessions: [] });
+});
+
+test('a player is put on a step by the coach, and taken off it again', async () => {
+  const { id } = value(await savePlayer(box.context, ada));
+  const put = (stepId: string | null) =>
+    placePlayer(box.context, { playerId: id, drillId: 'palm-up-bounce', stepId });
+  expect(value(await put('row-20'))).toEqual({ before: null });
+  expect(value(await put('row-50'))).toEqual({ before: 'row-20' });
+  // The mark of the step under the dose of ten years.
+  expect((await drillView(box.context, 'palm-up-bounce'))!.standing).toEqual([
+    { playerId: id, stepId: 'row-50', target: 50 },
+  ]);
+  expect(value(await put(null))).toEqual({ before: 'row-50' });
+  expect((await drillView(box.context, 'palm-up-bounce'))!.standing).toEqual([]);
+  expect(problem(await put('gone'))).toContain('stepId: This step is not on the ladder');
+  expect(
+    problem(await placePlayer(box.context, { playerId: 'nobody', drillId: 'carry', stepId: 'walk' })),
+  ).toContain('not on record');
+  expect(problem(await placePlayer(box.context, 7))).toContain('Player is missing');
 });

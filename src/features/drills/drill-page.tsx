@@ -172,7 +172,7 @@ function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
         <ul className="space-y-1">
           {drill.care.map((note) => (
             <li key={note.text} className="rounded-sm bg-care-bg px-2 py-0.5 text-care">
-              {note.text} <span className="opacity-80">({originInWords(note)})</span>
+              {note.text} ({originInWords(note)})
             </li>
           ))}
         </ul>

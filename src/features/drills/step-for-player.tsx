@@ -17,6 +17,7 @@ import { counted, inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import type { DrillView } from '@/server/views/drills';
 import { Figure } from '@/ui/figure';
+import { StandHere } from './stand-here';
 
 interface Props {
   readonly view: DrillView;
@@ -55,7 +56,10 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
           </label>
         )}
       </div>
-      <p className="my-1 text-lg font-bold">“{step.cue}”</p>
+      <div className="my-1 flex flex-wrap items-center justify-between gap-2">
+        <p className="text-lg font-bold">“{step.cue}”</p>
+        {player && <StandHere view={view} drill={drill} step={step} player={player} />}
+      </div>
       {player ? <Worked {...{ view, drill, step, player }} /> : <Doses step={step} />}
     </>
   );

@@ -18,6 +18,7 @@ import { addToSession } from '../add-to-session';
 import { createSession, finishSession, loadPlan, removeSession, savePlan, startSession } from '../sessions';
 import type { PlanForm } from '../schemas/session';
 import { removePlayer, savePlayer } from '../squad';
+import { placePlayer } from '../standing';
 
 /*
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are
@@ -102,4 +103,8 @@ export async function overruleFitAction(playerId: string, input: unknown): Promi
 
 export async function addToSessionAction(sessionId: string, drillId: string): Promise<Outcome<null>> {
   return changed(await addToSession(await requestContext(), asId(sessionId), asId(drillId)));
+}
+
+export async function placePlayerAction(input: unknown): Promise<Outcome<{ before: string | null }>> {
+  return changed(await placePlayer(await requestContext(), input));
 }

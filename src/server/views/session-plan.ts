@@ -4,15 +4,16 @@ import type { CarePlayer } from '@/core/care/care';
 import { blockOf } from '@/catalogue/plan';
 import { getSession, loggedPairs, playersOfSessions, sessionsOfPlayer } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';
+import { allRecordsSince } from '@/data/results';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
 import { plannedBlocks } from '../blocks';
 import { bookContents } from '../book';
 import { careHistory } from '../care-history';
 import type { Context } from '../context';
+import { recentSince } from '../days';
 import { knownPlace, type KnownPlace } from './places';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
-import { allSteps, recentRecords } from './records';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** The step each player stands on, and what they aim at there. */
@@ -69,7 +70,7 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const ids = everyone.map((player) => player.id);
   const book = makeBook(contents, session.coach);
   const [records, places, history, last] = await Promise.all([
-    recentRecords(db, ids, allSteps(book), session.day),
+    allRecordsSince(db, ids, recentSince(session.day)),
     placesOf(db, ids),
     careHistory(db, book, ids, session),
     lastHeld(context, playerIds[0], session.day),
