@@ -161,7 +161,7 @@ test('a spice, a sitting out and an own step change the block, and survive a rel
   expect(await app.query(`select count(*) as n from block_player where sits_out = 1`)).toEqual([{ n: 1 }]);
 });
 
-test('a drill is varied by keyboard alone, taken away as a file and brought back', async () => {
+test('a drill is varied, taken away as a file and brought back', async () => {
   await browser.driver.get(`${app.url}/drills/new?vary=carry`);
   await page.type('Title', `Carry on the slipway${Key.ENTER}`);
   await page.sees('Carry on the slipway is saved.');

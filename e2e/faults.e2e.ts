@@ -202,7 +202,7 @@ test('kill -9 during a batch: all of a batch or nothing, and sent again it is th
 test('counts left on the device are sent from any page, once', async () => {
   const [row] = await app.query(
     `select b.session_id as id from block b join session s on s.id = b.session_id
-     where b.id <> ? and b.drill_id = 'palm-up-bounce' and s.state = 'planned' limit 1`,
+     where b.id <> ? and b.drill_id = 'clap-and-catch' and s.state = 'planned' limit 1`,
     [blockId],
   );
   const session = row!.id as string;
@@ -215,7 +215,7 @@ test('counts left on the device are sent from any page, once', async () => {
     )[0]!.n;
   await browser.driver.get(`${app.url}/sessions/${session}/run`);
   await page.sees('Start block');
-  while (!(await page.text()).includes('Palm-up bounce')) await page.press('Next block');
+  while (!(await page.text()).includes('Clap and catch')) await page.press('Next block');
   await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');
   const before = (await made()) as number;
   await app.kill();

@@ -86,13 +86,13 @@ test('a session of three blocks is planned, and the tape follows every change', 
   await (await browser.driver.findElements(By.css('[data-block]')))[1]!.click();
   await page.type('Rounds', `1${Key.ENTER}`);
   await page.type('Work', `5${Key.ENTER}`);
-  // Marker touches by hand: 40 s set-up + 5 s work + 20 s changeover.
+  // Marker touches by hand: 40 s set-up, shown twice at 1.8 s, 5 s work, 20 s changeover: 68.6 s.
   await page.becomes(
     `document.querySelectorAll('[data-block]')[1].querySelector('.tabular').textContent`,
-    '1:05',
+    '1:09',
   );
   await page.press('Time of this block');
-  await page.sees('Set-up + work + rest + collecting + changeover.');
+  await page.sees('Set-up + showing + work + rest + collecting + changeover.');
   await page.sees('Source:');
   await page.press('Close');
   await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');

@@ -29,6 +29,11 @@ const views: [name: string, path: () => string, words: string | RegExp][] = [
   ['Today', () => '/', 'Coming up'],
   ['Sessions', () => '/sessions', 'Plans to come'],
   ['Squad', () => '/squad', '9 players.'],
+  ['Drills', () => '/drills', 'Starting points'],
+  ['Drill', () => '/drills/retreat-for-the-high-ball', 'Schools that act here'],
+  ['Write a drill', () => '/drills/new?vary=soft-catch', 'The ladder, easiest first'],
+  ['Places', () => '/places', 'Slipway yard'],
+  ['Schools', () => '/schools', 'Otherwise for a player or a drill'],
   ['Player', () => `/players/${ids.nessa}?drill=palm-up-bounce`, 'attempts in twelve weeks'],
   ['Player, all time', () => `/players/${ids.bram}?drill=racket-wall-rally&all=1`, 'attempts in all'],
   ['Plan', () => `/sessions/${ids.planned}/plan`, 'Add a drill'],
@@ -56,6 +61,8 @@ describe.each(['day', 'night'] as const)('%s', (theme) => {
 test.each([
   ['the sheet of a new player', '/squad', 'Add a player', 'Kept on this computer only.'],
   ['the sheet of a new session', '/sessions', 'Plan a session', 'First the booking'],
+  ['the sheet of a new place', '/places', 'Add a place', 'Wall that may be hit'],
+  ['a starting point', '/drills', 'Ready position', 'Soft knees, light heels'],
 ])('%s has no violation either', async (_name, path, button, words) => {
   await browser.driver.get(app.url + path);
   await page.press(button);
@@ -66,6 +73,7 @@ test.each([
 
 test.each([
   ['Today', () => '/', 'to spare', 'Booked time − all blocks together.'],
+  ['Drill', () => '/drills/palm-up-bounce', 'Belt height', 'Six tenths of the height.'],
   ['Squad', () => '/squad', 'touches of', 'Every good touch in every attempt'],
   ['Player', () => `/players/${ids.nessa}?drill=palm-up-bounce`, 'Best of', 'The highest result of'],
   ['Plan', () => `/sessions/${ids.planned}/plan`, 'touches in the session', 'Sum over the blocks.'],

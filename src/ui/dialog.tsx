@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
 export interface DialogProps {
   readonly open: boolean;
@@ -14,12 +14,19 @@ export interface DialogProps {
 
 /** A sheet laid over the page for one task. */
 export function Dialog({ open, onOpenChange, title, intro, children }: DialogProps) {
+  // Opened by any button, not by a trigger of the library's: where the focus was is where it goes back to.
+  const before = useRef<Element | null>(null);
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Radix.Content
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            if (before.current instanceof HTMLElement) before.current.focus();
+          }}
           onOpenAutoFocus={(event) => {
+            before.current = document.activeElement;
             // A form starts at its first field, not at the button that closes it.
             const first = (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea');
             if (!first) return;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import type { Book } from '@/catalogue';
 import { matches } from '@/catalogue/find';
 import { kitAtHand } from '@/catalogue/kit';
@@ -27,6 +27,7 @@ interface Props {
 
 /** The catalogue at hand: find a drill by words or sport, see whether it fits here, and add it to the end of the plan. */
 export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Props) {
+  const hintId = useId();
   const [words, setWords] = useState('');
   const [only, setOnly] = useState<Sport | 'both'>(sport);
   const found = book.drills.filter(
@@ -64,8 +65,18 @@ export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Prop
           </select>
         </label>
       </div>
-      {/* Reachable by keyboard even when nothing in it is: it scrolls. */}
-      <div tabIndex={0} role="group" aria-label="Drills" className="mt-2 min-h-0 flex-1 overflow-y-auto">
+      <p id={hintId} className="sr-only">
+        The arrow keys move along the list.
+      </p>
+      {/* Reachable by keyboard even when nothing in it is: it scrolls. One stop on the way, then the arrows. */}
+      <div
+        tabIndex={0}
+        role="group"
+        aria-label="Drills"
+        aria-describedby={hintId}
+        onKeyDown={walkList}
+        className="mt-2 min-h-0 flex-1 overflow-y-auto"
+      >
         {found.length === 0 && (
           <p className="p-2 text-soft">No drill has these words. Try fewer, or the other sport.</p>
         )}
@@ -80,6 +91,7 @@ export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Prop
                   <button
                     key={drill.id}
                     type="button"
+                    tabIndex={drill === found[0] ? 0 : -1}
                     onClick={() => onAdd(drill.id)}
                     title={`${drill.purpose} ${fit.text}.`}
                     className="flex min-h-11 w-full items-center gap-2 rounded-md px-1 text-left hover:bg-chalk"
@@ -101,4 +113,16 @@ export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Prop
       </div>
     </div>
   );
+}
+
+/** Moves the focus along the buttons of a list: a long list is one stop for the tab key. */
+function walkList(event: KeyboardEvent<HTMLElement>): void {
+  const steps: Record<string, number> = { ArrowDown: 1, ArrowUp: -1, Home: -Infinity, End: Infinity };
+  const by = steps[event.key];
+  if (by === undefined) return;
+  const buttons = [...event.currentTarget.querySelectorAll('button')];
+  const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+  const next = Math.min(buttons.length - 1, Math.max(0, at + by));
+  buttons[next]?.focus();
+  event.preventDefault();
 }
