@@ -86,7 +86,7 @@ test('a session of three blocks is planned, and the tape follows every change', 
   await (await browser.driver.findElements(By.css('[data-block]')))[1]!.click();
   await page.type('Rounds', `1${Key.ENTER}`);
   await page.type('Work', `5${Key.ENTER}`);
-  // Marker touches by hand: 40 s set-up, shown twice at 1.8 s, 5 s work, 20 s changeover: 68.6 s.
+  // Marker touches by hand: 40 s set-up, shown twice for 2 s, 5 s work, 20 s changeover: 69 s.
   await page.becomes(
     `document.querySelectorAll('[data-block]')[1].querySelector('.tabular').textContent`,
     '1:09',

@@ -15,6 +15,9 @@ const [tennis, tableTennis] = sessions.map((row) => row.id as string);
 const held = await id(
   `select id from session where state = 'finished' and title = 'Hands and strokes' order by day desc limit 1`,
 );
+const wallAndFeet = await id(
+  `select id from session where state = 'planned' and title = 'Wall and feet' order by day limit 1`,
+);
 const nessa = await id(`select id from player where name like 'Nessa%'`);
 
 async function shot(name: string): Promise<void> {
@@ -25,10 +28,13 @@ async function shot(name: string): Promise<void> {
   writeFileSync(`${folder}/${name}.png`, await driver.takeScreenshot(), 'base64');
   console.log(`${folder}/${name}.png`);
 }
-async function view(name: string, path: string, words: string | RegExp): Promise<void> {
-  await driver.get(app.url + path);
+async function shown(name: string, words: string | RegExp): Promise<void> {
   await page.sees(words);
   await shot(name);
+}
+async function view(name: string, path: string, words: string | RegExp): Promise<void> {
+  await driver.get(app.url + path);
+  await shown(name, words);
 }
 
 await driver.get(empty.url);
@@ -38,8 +44,26 @@ await view('today', '/', 'Coming up');
 await view('sessions', '/sessions', 'Plans to come');
 await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
+await view('drills', '/drills', 'Starting points');
+await page.choose('Place', 'Slipway yard');
+await page.choose('Family', 'wall');
+await page.sees('5 of 67 drills');
+await shot('drills');
+await view('drill', '/drills/racket-wall-rally', 'Look for');
+await view('places', '/places', 'Rope hall');
+await view('schools', '/schools', 'Take-back');
+await driver.get(`${app.url}/players/${nessa}`);
+await page.press('Fit');
+await shown('fit', 'Toss hoop');
+await driver.get(`${app.url}/sessions/${wallAndFeet}/plan`);
+await page.sees('Add a drill');
+await page.press('Add Fast hand');
+await page.sees('loads what the note is about');
+await shot('plan-care');
+await page.press('Undo');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
+await shot('plan');
 await page.press('Time of this block');
 await page.sees('Source:');
 await shot('plan-opened-number');

@@ -11,12 +11,14 @@ export function rateOn(step: Step, record: TouchRecord = nothingYet): SuccessRat
   return successRate(record, step.usualRate.value);
 }
 
-/** One demonstrated repetition takes at most this long: a hold or a lap is shown in part. Ours. */
-const longestShowS = 6;
+/** One demonstration takes this long at least (a few quick touches) and at most (a hold or a lap in part), seconds. Ours. */
+const [shortestShowS, longestShowS] = [2, 6];
 
 /** Seconds of demonstration for a group whose youngest is so old. */
 export function showS(step: Step, youngestAge: number): number {
-  return demonstrationsFor(youngestAge) * Math.min(longestShowS, step.perTouchS.value);
+  return (
+    demonstrationsFor(youngestAge) * Math.min(longestShowS, Math.max(shortestShowS, step.perTouchS.value))
+  );
 }
 
 /** What a dose of this step costs this player in time, under the changes put on the block. */

@@ -42,7 +42,7 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
     {
       label: 'Show it',
       value: inMinutes(time.showS),
-      from: 'as often as the youngest needs, 6 s each at most',
+      from: 'as often as the youngest needs, 2 to 6 s each',
     },
     {
       label: 'Work',

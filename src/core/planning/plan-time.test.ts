@@ -45,6 +45,11 @@ test('a row lasts as long as its slowest player; the quicker one goes on touchin
   expect(plan.leastServedId).toBe('new');
 });
 
+test('steps of several players are shown side by side: as long as the longest of them', () => {
+  const slowShow = { ...player('new', row), pace: { ...pace(1), showS: 12 } };
+  expect(planTime([block([player('sure', row), slowShow])], 600).blocks[0]).toMatchObject({ showS: 12 });
+});
+
 test('an empty plan fits; a block for nobody is refused', () => {
   expect(planTime([], 600)).toMatchObject({ totalS: 0, overrunS: -600, leastServedId: null });
   expect(() => planTime([block([])], 60)).toThrow('player');

@@ -130,7 +130,9 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
       feeds += work.tries * goesOn;
     }
   }
-  const { setUpS, showS, changeoverS } = slowest.pace;
+  const { setUpS, changeoverS } = slowest.pace;
+  // Everybody's step is shown side by side: it takes as long as the longest of them.
+  const showS = Math.max(...timed.map(({ pace }) => pace.showS));
   const afterS = last ? 0 : changeoverS;
   const breakS = last ? 0 : block.breakS;
   return {

@@ -116,10 +116,14 @@ export function DrillPage({ view }: { view: DrillView }) {
 }
 
 function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
-  const [placeId, setPlaceId] = useState(view.grounds[0]?.id ?? '');
-  const place = view.grounds.find((one) => one.id === placeId) ?? null;
   const group = Math.max(drill.players.min, Math.min(4, drill.players.max));
-  const fit = fitsHere(drill, group, 1, place, kitAtHand(view.kit));
+  const fitAt = (at: DrillView['grounds'][number] | null) =>
+    fitsHere(drill, group, 1, at, kitAtHand(view.kit));
+  // A place where it can be done comes first.
+  const [placeId, setPlaceId] = useState(
+    () => (view.grounds.find((one) => fitAt(one).verdict !== 'no') ?? view.grounds[0])?.id ?? '',
+  );
+  const fit = fitAt(view.grounds.find((one) => one.id === placeId) ?? null);
   const { space } = drill;
   const ground = `${space.lengthM} x ${space.widthM} m for ${space.per === 'player' ? 'each' : 'the station'}, ${space.ceilingM} m clear above${space.needs.length > 0 ? `, ${space.needs.join(', ')}` : ''}`;
   return (

@@ -47,7 +47,7 @@ export function DrillRow({ drill, fit, age, own }: Props) {
         <br />
         {drill.players.min > 1 ? `${drill.players.min} and more` : 'alone or more'}
       </p>
-      <FitLine fit={fit} className="w-64 shrink-0 font-normal" />
+      <FitLine fit={fit} className="w-52 shrink-0" />
     </li>
   );
 }

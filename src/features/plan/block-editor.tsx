@@ -24,6 +24,7 @@ import { BlockChanges } from './block-changes';
 import { BlockPlayers } from './block-players';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
+import { LabelledNumber } from './small-number';
 
 export interface BlockEditorProps {
   readonly view: SessionPlanView;
@@ -129,8 +130,22 @@ export function BlockEditor(props: BlockEditorProps) {
             <span className="text-sm text-soft">{partsInWords(time)}</span>
           </div>
         )}
-        <SmallNumber label="Stations" value={block.stations} max={8} onChange={props.onStations} />
-        <SmallNumber label="Drink after, s" value={block.breakS} max={600} min={0} onChange={props.onBreak} />
+        <div className="ml-auto flex gap-4">
+          <LabelledNumber
+            label="Stations"
+            value={block.stations}
+            min={1}
+            max={8}
+            onChange={props.onStations}
+          />
+          <LabelledNumber
+            label="Drink after, s"
+            value={block.breakS}
+            min={0}
+            max={600}
+            onChange={props.onBreak}
+          />
+        </div>
       </div>
       <BlockChanges drill={drill} put={block.changes} onToggle={props.onChange} />
       {time ? (
@@ -162,38 +177,6 @@ function partsInWords(time: BlockTime): string {
     time.breakS > 0 && `drink ${inMinutes(time.breakS)}`,
   ];
   return parts.filter(Boolean).join(', ') + (time.capped ? '; the time cap ends it' : '');
-}
-
-interface SmallNumberProps {
-  readonly label: string;
-  readonly value: number;
-  readonly min?: number;
-  readonly max: number;
-  readonly onChange: (value: number) => void;
-}
-
-function SmallNumber({ label, value, min = 1, max, onChange }: SmallNumberProps) {
-  return (
-    <label className="ml-auto flex items-center gap-2 text-sm font-semibold first-of-type:ml-auto">
-      {label}
-      <input
-        key={value}
-        type="number"
-        defaultValue={value}
-        min={min}
-        max={max}
-        onBlur={(event) => {
-          const typed = Number(event.target.value);
-          if (Number.isInteger(typed) && typed >= min && typed <= max && typed !== value) onChange(typed);
-          else event.target.value = String(value);
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-        }}
-        className="tabular min-h-9 w-16 rounded-md border-2 border-edge bg-sheet px-2"
-      />
-    </label>
-  );
 }
 
 interface HeadProps extends BlockEditorProps {

@@ -8,6 +8,7 @@ import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import { Figure } from '@/ui/figure';
+import { SmallNumber } from './small-number';
 
 interface Props {
   readonly book: Book;
@@ -38,6 +39,9 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
         {players.map((player) => {
           const { drill, step, dose, out } = workOf(book, block, player.id)!;
           const shared = drill.steps.find((one) => one.id === block.stepId)!;
+          // What was typed, before any change is put on the block.
+          const own = block.own.find((one) => one.playerId === player.id);
+          const amount = amountOf(dose) === null ? null : (own?.amount ?? amountOf(block.dose));
           const touches = time.touchesOf[player.id] ?? 0;
           const waitS = time.waitOf[player.id] ?? 0;
           const target = targetOf(player.id, step.id);
@@ -64,7 +68,17 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                 </select>
               </td>
               <td className="tabular pr-2 whitespace-nowrap">
-                {out ? '–' : (amountOf(dose) ?? 'shared')}
+                {out && '–'}
+                {!out && amount === null && 'shared'}
+                {!out && amount !== null && (
+                  <SmallNumber
+                    name={`Amount of ${player.name}`}
+                    value={amount}
+                    min={1}
+                    max={500}
+                    onChange={(next) => onOwn(player.id, { amount: next })}
+                  />
+                )}
                 {!out && target !== undefined && <span className="text-soft"> · aims at {target}</span>}
               </td>
               <td className="pr-2 whitespace-nowrap">

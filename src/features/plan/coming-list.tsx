@@ -36,7 +36,10 @@ export function ComingList({ squad, playerIds, time, titles, onToggle }: Props) 
                 onChange={() => onToggle(player.id)}
                 className="size-5 shrink-0 accent-[var(--now)]"
               />
-              <span className="truncate">{player.name}</span>
+              <span className="min-w-0 leading-tight">
+                <span className="block truncate">{player.name}</span>
+                {coming && waitS >= 1 && <span className="text-xs text-soft">waits {inMinutes(waitS)}</span>}
+              </span>
             </label>
             {coming && (
               <span className="text-right whitespace-nowrap">
@@ -46,7 +49,6 @@ export function ComingList({ squad, playerIds, time, titles, onToggle }: Props) 
                 >
                   {touches}
                 </Figure>
-                {waitS >= 1 && <span className="block text-xs text-soft">waits {inMinutes(waitS)}</span>}
               </span>
             )}
           </div>

@@ -6,10 +6,18 @@ import { inMinutes } from '@/core/words';
 import { cx } from '@/ui/class-names';
 import { Figure } from '@/ui/figure';
 
+/** A plan fits to the half minute: closer than a quarter of a minute is as good as exact. Ours. */
+const halfOfHalfS = 15;
+
 /** How much room a plan leaves in its booking, or how far it runs over. */
 export function PlanRoom({ time, titles }: { time: PlanTime; titles: readonly string[] }) {
-  const over = time.overrunS > 0.5;
-  const text = over ? `${inMinutes(time.overrunS)} over` : `${inMinutes(-time.overrunS)} to spare`;
+  const exact = Math.abs(time.overrunS) < halfOfHalfS;
+  const over = time.overrunS > 0 && !exact;
+  const text = exact
+    ? 'just fits'
+    : over
+      ? `${inMinutes(time.overrunS)} over`
+      : `${inMinutes(-time.overrunS)} to spare`;
   return (
     <Figure
       className={cx('font-bold', over ? 'text-stop' : 'text-safe')}
