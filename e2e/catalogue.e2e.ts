@@ -213,3 +213,48 @@ test('a drill written wrong says everything that is wrong, and keeps what was ty
   expect(await (await page.field('Title')).getAttribute('value')).toBe('Half a drill');
   expect(await axeViolations(browser.driver)).toEqual([]);
 });
+
+test('a school is chosen, acts on the drill, is overruled there, and goes back', async () => {
+  await browser.driver.get(`${app.url}/schools`);
+  await page.sees('Default: straight.');
+  await page.tick('looped');
+  await page.sees('Take-back: looped.');
+  await page.sees('Chosen here.');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await browser.driver.get(`${app.url}/drills/shadow-forehand`);
+  await page.sees('The racket goes back high and drops under the ball in a loop.');
+  await page.sees('looped: the coach’s choice.');
+  await page.choose('Take-back', 'straight');
+  await page.sees('straight: chosen for this drill.');
+  await page.sees('The racket goes straight back: strings closed and the tip up.');
+  await page.choose('Take-back', 'as everywhere');
+  await page.sees('looped: the coach’s choice.');
+});
+
+test('the fit of a child says that the height is guessed, and the coach may overrule a number', async () => {
+  const [{ id }] = (await app.query(`select id from player where name = 'Mika'`)) as [{ id: string }];
+  await browser.driver.get(`${app.url}/players/${id}`);
+  await page.press('Fit');
+  // Ten years: the median is 138 cm, the spread 6.4.
+  await page.sees('Height is not measured: 138 cm is usual at 10 years, two in three are from 132 to 145 cm');
+  // Twice the height.
+  await page.sees('2.76 m');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  const own = await page.find('input[aria-label="Your own Toss hoop, m"]');
+  await own.sendKeys(`9${Key.ENTER}`);
+  await page.sees('It must be from 1.2 to 4.5.');
+  await own.sendKeys(`${Key.BACK_SPACE}2.5${Key.ENTER}`);
+  await browser.driver.wait(
+    async () =>
+      JSON.stringify(await app.query('select key, value from fit_override')) ===
+      '[{"key":"hoopM","value":2.5}]',
+    20_000,
+    'The own number is never kept.',
+  );
+  await browser.driver.get(`${app.url}/drills/toss-to-height`);
+  await page.choose('Worked out for', 'Mika');
+  await page.sees('Toss hoop 2.5 m');
+  await page.press('Toss hoop');
+  await page.sees('The coach’s own');
+  expect(await browser.faults()).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import { and, eq, inArray } from 'drizzle-orm';
+import { and, eq, inArray, sql } from 'drizzle-orm';
 import type { Executor } from './client';
 import { fitOverride, ownDrill, schoolChoice } from './schema';
 
@@ -72,4 +72,15 @@ export async function putFitOverride(
 ): Promise<void> {
   await db.delete(fitOverride).where(and(eq(fitOverride.playerId, playerId), eq(fitOverride.key, key)));
   if (value !== null) await db.insert(fitOverride).values({ playerId, key, value });
+}
+
+/** The steps of a drill that stand in a plan or on somebody's ladder, or have counts. */
+export async function stepsInUse(db: Executor, drillId: string): Promise<string[]> {
+  const rows = await db.all<{ step: string }>(sql`
+    select step_id as step from block where drill_id = ${drillId}
+    union select p.step_id from block_player p join block b on b.id = p.block_id
+      where b.drill_id = ${drillId} and p.step_id is not null
+    union select step_id from ladder_place where drill_id = ${drillId}
+    union select step_id from decision where drill_id = ${drillId}`);
+  return rows.map((row) => row.step);
 }

@@ -1,6 +1,7 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { catalogue } from '@/catalogue';
+import { catalogue, makeBook, plainContents } from '@/catalogue';
+import type { Warning } from '@/core/care/care';
 import { makeDemo } from '@/demo/make';
 import type { Context } from '@/server/context';
 import { scratch } from '@/server/testing/scratch';
@@ -8,6 +9,7 @@ import { drillView, drillsView } from '@/server/views/drills';
 import { placesView } from '@/server/views/places';
 import { playerView } from '@/server/views/player';
 import { schoolsView } from '@/server/views/schools';
+import { sessionPlanView } from '@/server/views/session-plan';
 import { sessionReviewView } from '@/server/views/session-review';
 import { squadView } from '@/server/views/squad';
 import { todayView } from '@/server/views/today';
@@ -15,6 +17,11 @@ import { DrillForm } from './drills/drill-form';
 import { DrillPage } from './drills/drill-page';
 import { Drills } from './drills/drills';
 import { Places } from './places/places';
+import { ActingSchools } from './plan/acting-schools';
+import { CareList } from './plan/care-panel';
+import { DrillPicker } from './plan/drill-picker';
+import { Plan } from './plan/plan';
+import { FitTable } from './player/fit-sheet';
 import { Schools } from './schools/schools';
 import { Standing } from './player/standing';
 import { Review } from './review/review';
@@ -157,4 +164,106 @@ describe('drills, places and schools', () => {
       expect(html).toContain(label);
     expect(html.match(/Dose of step/g)).toHaveLength(6);
   });
+});
+
+describe('the plan screen', () => {
+  const planView = async (title: string) => {
+    const { sessions } = await todayView(context);
+    return (await sessionPlanView(context, sessions.find((session) => session.title === title)!.id))!;
+  };
+
+  test('says how full the booking is, how it is shared out, who gets the fewest touches, and that it fits', async () => {
+    const view = await planView('Wall and feet');
+    const text = words(<Plan view={view} />);
+    expect(text).toMatch(/\d+½? of 30 min/);
+    for (const phase of ['Loosen', 'Feet and hands', 'Racket and ball', 'Strokes', 'Game'])
+      expect(text).toMatch(new RegExp(`${phase} (under )?\\d+\\s%\\s+of \\d+\\s% suggested`));
+    expect(text).toMatch(/Fewest touches: [\w ]+, about \d+/);
+    expect(text).toContain('fits');
+    expect(text).toContain('Open with a retest: ');
+    expect(text).not.toMatch(/NaN|undefined/);
+  });
+
+  test('each player has their own step, amount and touches in the block, and may sit it out', async () => {
+    const view = await planView('Wall and feet');
+    const html = renderToStaticMarkup(<Plan view={view} />);
+    for (const id of view.playerIds) {
+      const { name } = view.squad.find((player) => player.id === id)!;
+      expect(html).toContain(`aria-label="Own step of ${name}"`);
+      expect(html).toContain(`aria-label="${name} sits this block out"`);
+    }
+    // The other group's players are not in it.
+    const other = view.squad.find((player) => !view.playerIds.includes(player.id))!;
+    expect(html).not.toContain(`Own step of ${other.name}`);
+  });
+
+  test('spices and easings of the drill can be pressed, and say what they do', async () => {
+    const view = await planView('Table and wall');
+    const html = renderToStaticMarkup(<Plan view={view} />);
+    const drill = catalogue.find((one) => one.id === view.blocks[0]!.drillId)!;
+    for (const change of [...drill.spices, ...drill.easings]) expect(html).toContain(`>${change}</button>`);
+    expect(html).toContain('Do it slowly enough to be right. easier, slower, 80 % of the dose.');
+  });
+
+  test('the picker says of every drill whether it fits the place of the session', async () => {
+    const view = await planView('Table and wall');
+    const home = view.grounds.find((ground) => ground.name.startsWith('Living'))!;
+    const html = (placeId: string) =>
+      words(
+        <DrillPicker
+          book={makeBook()}
+          sport="table tennis"
+          players={3}
+          view={view}
+          placeId={placeId}
+          onAdd={() => undefined}
+        />,
+      );
+    const hall = view.session.placeId!;
+    const count = (text: string) => text.match(/does not fit here/g)?.length ?? 0;
+    expect(count(html(home.id))).toBeGreaterThan(count(html(hall)) + 10);
+  });
+
+  test('schools that act on a block stand beside it', () => {
+    const choices = [{ scope: 'coach', key: '', question: 'takeBack', answer: 'looped' }] as const;
+    const book = makeBook({ ...plainContents, choices });
+    expect(words(<ActingSchools book={book} drill={book.drill('shadow-forehand')!} />)).toBe(
+      'after a drop: go on from the spot · take-back: looped',
+    );
+    expect(words(<ActingSchools book={makeBook()} drill={makeBook().drill('ring-target')!} />)).toContain(
+      'first bounce counts',
+    );
+  });
+
+  test('a warning says how grave it is, where it comes from, and offers its mend unless the block has counts', () => {
+    const warning: Warning = {
+      rule: 'load caps',
+      severity: 'caution',
+      text: 'Too many landings.',
+      blockId: 'b',
+      playerId: null,
+      mend: { kind: 'scale', blockId: 'b', share: 0.5 },
+      mendText: 'Shorten it',
+      origin: 'memory',
+      source: 'a handbook',
+    };
+    const list = (counted: readonly string[]) =>
+      words(<CareList warnings={[warning]} counted={counted} onMend={() => undefined} />);
+    expect(list([])).toBe(
+      'Care Too many landings. (load caps; published, written down from memory: a handbook) Shorten it',
+    );
+    expect(list(['b'])).not.toContain('Shorten it');
+  });
+});
+
+test('the fit of a child: every number with its range, its source, and a field for one’s own', async () => {
+  const { players } = await squadView(context);
+  const view = (await playerView(context, players.find((player) => player.name.startsWith('Nessa'))!.id))!;
+  const text = words(<FitTable view={view} />);
+  for (const label of ['Racket length', 'Belt height', 'Toss hoop', 'Standing reach', 'Demonstrations'])
+    expect(text).toContain(label);
+  expect(text).toContain('2.68 m 2.53 to 2.84 common practice');
+  expect(text).toContain('Ball stage usual at 9: orange');
+  const ravi = (await playerView(context, players.find((player) => player.name.startsWith('Ravi'))!.id))!;
+  expect(words(<FitTable view={ravi} />)).not.toContain('Racket length');
 });

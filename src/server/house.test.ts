@@ -226,6 +226,31 @@ describe('own drills', () => {
   });
 });
 
+describe('an own drill that is in use', () => {
+  test('keeps the steps that stand in a plan, as they are counted and dosed; all else may change', async () => {
+    const { id } = value(await saveDrill(box.context, { ...carry, title: 'Our carry' }));
+    const { sessionId } = await oneBlockSession(box.context);
+    value(await addToSession(box.context, sessionId, id));
+    const own = (await bookFor(box.context.db)).drill(id)!;
+    const save = (steps: readonly unknown[]) => saveDrill(box.context, { ...own, steps }, id);
+    const [first, ...others] = own.steps;
+    expect(problem(await save(others))).toContain(
+      'steps: Step “Balance on the spot” is in a plan or has counts',
+    );
+    const other = {
+      ...first!,
+      measure: 'row',
+      doses: catalogue.find((drill) => drill.id === 'rim-roll')!.steps[0]!.doses,
+    };
+    expect(problem(await save([other, ...others]))).toContain('keep it, measured and dosed the same way');
+    expect(problem(await importDrills(box.context, bundleOf([{ ...own, steps: others }])))).toContain(
+      'is in a plan',
+    );
+    value(await save([{ ...first!, title: 'Stand like a statue' }, ...others.slice(1)]));
+    expect((await bookFor(box.context.db)).drill(id)!.steps).toHaveLength(own.steps.length - 1);
+  });
+});
+
 describe('schools and fit', () => {
   test('chosen for a coach, a drill, a player; given back; refused by name', async () => {
     const { id } = value(await savePlayer(box.context, ada));

@@ -1,6 +1,8 @@
 import { catalogue } from '@/catalogue';
+import { sameShape } from '@/catalogue/plan';
 import type { Drill } from '@/catalogue/types';
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import type { Executor } from '@/data/client';
 import {
   getOwnDrill,
   ownDrills,
@@ -8,6 +10,7 @@ import {
   putOwnDrill,
   putSchoolChoice,
   setOwnDrillRemoved,
+  stepsInUse,
 } from '@/data/house';
 import { getPlace, putKitCounts, putPlace, setPlaceRemoved, type PlaceFields } from '@/data/places';
 import { getPlayer } from '@/data/squad';
@@ -69,11 +72,34 @@ export async function saveDrill(
   const drillId = id ?? `own-${context.newId()}`;
   const checked = check(drillSchema, { ...(input as object), id: drillId });
   if (!checked.ok) return checked;
+  const drill = asDrill(checked.value);
   return write(context.db, async (tx) => {
     if (id !== undefined && !(await getOwnDrill(tx, id))) return unknownDrill;
-    await putOwnDrill(tx, drillId, JSON.stringify(asDrill(checked.value)), context.nowMs);
+    const broken = await usedStepsKept(tx, drill);
+    if (broken) return broken;
+    await putOwnDrill(tx, drillId, JSON.stringify(drill), context.nowMs);
     return done({ id: drillId });
   });
+}
+
+/**
+ * Refuses a change that would pull a step from under a plan, a ladder or counts: such a step stays, counted and dosed
+ * the same way.
+ */
+async function usedStepsKept(tx: Executor, drill: Drill): Promise<Outcome<never> | null> {
+  const before = await getOwnDrill(tx, drill.id);
+  if (!before) return null;
+  const old = (JSON.parse(before.drill) as Drill).steps;
+  for (const stepId of await stepsInUse(tx, drill.id)) {
+    const was = old.find((step) => step.id === stepId);
+    const is = drill.steps.find((step) => step.id === stepId);
+    if (was && !(is && sameShape(was, is)))
+      return refused(
+        'steps',
+        `Step “${was.title}” is in a plan or has counts: keep it, measured and dosed the same way, or vary the drill into a new one.`,
+      );
+  }
+  return null;
 }
 
 /** Takes an own drill off the list, or back on it; sessions that hold it keep it. */
@@ -98,6 +124,10 @@ export async function importDrills(context: Context, input: unknown): Promise<Ou
     return ours.has(drill.id) ? drill : { ...drill, id: `own-${context.newId()}` };
   });
   return write(context.db, async (tx) => {
+    for (const drill of drills) {
+      const broken = await usedStepsKept(tx, drill);
+      if (broken) return broken;
+    }
     for (const drill of drills) {
       await putOwnDrill(tx, drill.id, JSON.stringify(drill), context.nowMs);
       await setOwnDrillRemoved(tx, drill.id, null);

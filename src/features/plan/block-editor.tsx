@@ -1,6 +1,6 @@
 'use client';
 
-import { ArrowLeft, ArrowRight, Trash2 } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Trash2, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { Book } from '@/catalogue';
 import { paceOn, rateOn } from '@/catalogue/pace';
@@ -21,6 +21,7 @@ import { Figure } from '@/ui/figure';
 import { FitLine } from '@/ui/fit-line';
 import { Stairs } from '@/ui/stairs';
 import { BlockChanges } from './block-changes';
+import { ActingSchools } from './acting-schools';
 import { BlockPlayers } from './block-players';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
@@ -42,6 +43,7 @@ export interface BlockEditorProps {
   readonly onChange: (change: Change) => void;
   readonly onStations: (stations: number) => void;
   readonly onBreak: (seconds: number) => void;
+  readonly onShorter: () => void;
   readonly onMend: (mend: Mend) => void;
   readonly onMove: (to: number) => void;
   readonly onRemove: () => void;
@@ -130,7 +132,14 @@ export function BlockEditor(props: BlockEditorProps) {
             <span className="text-sm text-soft">{partsInWords(time)}</span>
           </div>
         )}
-        <div className="ml-auto flex gap-4">
+        <div className="ml-auto flex flex-wrap items-center gap-4">
+          <Button
+            className="min-h-8 px-2 text-sm"
+            onClick={props.onShorter}
+            title="Six tenths of the work, of the same shape"
+          >
+            <Wind aria-hidden size={16} /> Breathless: shorten
+          </Button>
           <LabelledNumber
             label="Stations"
             value={block.stations}
@@ -147,6 +156,7 @@ export function BlockEditor(props: BlockEditorProps) {
           />
         </div>
       </div>
+      <ActingSchools book={book} drill={drill} />
       <BlockChanges drill={drill} put={block.changes} onToggle={props.onChange} />
       {time ? (
         <BlockPlayers

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mend } from '@/core/care/care';
+import { breathlessShare } from '@/core/dose/scale';
 import { inHalfMinutes } from '@/core/words';
 import { RemoveSession } from '@/features/sessions/remove-session';
 import type { SessionPlanView } from '@/server/views/session-plan';
@@ -25,6 +26,7 @@ import {
   applyMend,
   moveBlock,
   removeBlock,
+  scaleBlock,
   setBreak,
   setDose,
   setOwn,
@@ -162,6 +164,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
               onChange={(change) => store.change((plan) => toggleChange(plan, block.id, change))}
               onStations={(stations) => store.change((plan) => setStations(plan, block.id, stations))}
               onBreak={(seconds) => store.change((plan) => setBreak(plan, block.id, seconds))}
+              onShorter={() => store.change((plan) => scaleBlock(plan, block.id, breathlessShare))}
               onMend={mend}
               onMove={(to) => store.change((plan) => moveBlock(plan, block.id, to))}
               onRemove={() => store.change((plan) => removeBlock(plan, block.id))}

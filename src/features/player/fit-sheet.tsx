@@ -19,7 +19,6 @@ export function FitSheet({ view }: { view: PlayerView }) {
   const [open, setOpen] = useState(false);
   const { facts } = view;
   const height = heightOf(facts.age, facts.heightCm);
-  const fitted = fitOf(facts, view.fit);
   const centimetres = (metres: number) => Math.round(metres * 100);
   return (
     <>
@@ -36,38 +35,49 @@ export function FitSheet({ view }: { view: PlayerView }) {
             : `Height is not measured: ${centimetres(height.valueM)} cm is usual at ${facts.age} years, two in three are from ${centimetres(height.lowM)} to ${centimetres(height.highM)} cm (WHO growth references, from memory).`
         }
       >
-        <table className="w-full text-left">
-          <thead>
-            <tr className="border-b-2 border-ink text-sm">
-              <th scope="col">Measure</th>
-              <th scope="col">Suggested</th>
-              <th scope="col">Usual range</th>
-              <th scope="col">Source</th>
-              <th scope="col">Your own</th>
-            </tr>
-          </thead>
-          <tbody>
-            {fitKeys
-              .filter((key) => key !== 'racketIn' || facts.sport === 'tennis')
-              .map((key) => (
-                <FitRow
-                  key={`${key} ${fitted[key].overruled ? fitted[key].value : ''}`}
-                  view={view}
-                  fitted={fitted[key]}
-                />
-              ))}
-          </tbody>
-        </table>
-        {facts.sport === 'tennis' && (
-          <p className="mt-2 text-sm text-soft">
-            Ball stage usual at {facts.age}: {stageFor(facts.age)} (ITF, from memory)
-            {facts.stage &&
-              facts.stage !== stageFor(facts.age) &&
-              `; set to ${facts.stage} in the profile, which stands`}
-            .
-          </p>
-        )}
+        <FitTable view={view} />
       </Dialog>
+    </>
+  );
+}
+
+/** Every measure in a row of its own. */
+export function FitTable({ view }: { view: PlayerView }) {
+  const { facts } = view;
+  const fitted = fitOf(facts, view.fit);
+  return (
+    <>
+      <table className="w-full text-left">
+        <thead>
+          <tr className="border-b-2 border-ink text-sm">
+            <th scope="col">Measure</th>
+            <th scope="col">Suggested</th>
+            <th scope="col">Usual range</th>
+            <th scope="col">Source</th>
+            <th scope="col">Your own</th>
+          </tr>
+        </thead>
+        <tbody>
+          {fitKeys
+            .filter((key) => key !== 'racketIn' || facts.sport === 'tennis')
+            .map((key) => (
+              <FitRow
+                key={`${key} ${fitted[key].overruled ? fitted[key].value : ''}`}
+                view={view}
+                fitted={fitted[key]}
+              />
+            ))}
+        </tbody>
+      </table>
+      {facts.sport === 'tennis' && (
+        <p className="mt-2 text-sm text-soft">
+          Ball stage usual at {facts.age}: {stageFor(facts.age)} (ITF, from memory)
+          {facts.stage &&
+            facts.stage !== stageFor(facts.age) &&
+            `; set to ${facts.stage} in the profile, which stands`}
+          .
+        </p>
+      )}
     </>
   );
 }

@@ -132,7 +132,8 @@ export function Run({ view }: { view: SessionRunView }) {
           <p className="text-lg text-soft md:truncate">
             {doseInWords(run.workOf('').dose)}
             {block.changes.length > 0 && ` · ${block.changes.join(', ')}`}
-            {block.turns > 1 && ` · ${block.turns} turns`} · “{step.cue}”
+            {block.turns > 1 && ` · ${block.turns} turns`}
+            {step.target && drill.bounceRule && ` · ${drill.bounceRule}`} · “{step.cue}”
           </p>
         </div>
         <CareSheet view={view} run={run} log={log} />

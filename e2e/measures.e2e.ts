@@ -1,0 +1,192 @@
+import { monotonicFactory } from 'ulid';
+import { plainBook } from '@/catalogue';
+import { ageBandOf } from '@/catalogue/age-band';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+
+/* Every measure a step of the catalogue can have is recorded on court and read in the review. */
+let app: App;
+let browser: Browser;
+let page: Page;
+let sessionId: string;
+
+/** One step of every measure and every kind of dose. */
+const blocks: readonly (readonly [drillId: string, stepId: string])[] = [
+  ['shoulder-and-side', 'standing-series'],
+  ['growing-hops', 'two-lines'],
+  ['wrist-and-forearm', 'band-outwards'],
+  ['palm-up-bounce', 'row-20'],
+  ['marker-touches', 'narrow'],
+  ['turn-over-bounce', 'same-height'],
+  ['soft-catch', 'head-high'],
+  ['triangle-run', 'timed-lap'],
+  ['figure-of-eight', 'slow-eight'],
+  ['ring-target', 'underarm-throw'],
+];
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  page = new Page(browser.driver);
+  await browser.driver.get(`${app.url}/squad`);
+  await page.press('Add a player');
+  await page.type('Name', 'Mika');
+  await page.type('Birth year', '2016');
+  await page.press('Add player');
+  await page.sees('Mika');
+  await browser.driver.get(`${app.url}/sessions`);
+  await page.press('Plan a session');
+  await page.type('Title', 'One of each');
+  await page.tick('Mika');
+  await page.press('Open the plan');
+  await page.sees('The tape is empty.');
+  sessionId = (await app.query('select id from session'))[0]!.id as string;
+  const playerId = (await app.query('select id from player'))[0]!.id as string;
+  const newId = monotonicFactory();
+  for (const [position, [drillId, stepId]] of blocks.entries()) {
+    const id = newId();
+    const dose = JSON.stringify(plainBook.step(drillId, stepId)!.doses[ageBandOf(10)]);
+    await app.query(
+      `insert into block (id, session_id, position, drill_id, step_id, dose) values (?, ?, ?, ?, ?, ?)`,
+      [id, sessionId, position, drillId, stepId, dose],
+    );
+    await app.query(`insert into block_player (block_id, player_id) values (?, ?)`, [id, playerId]);
+  }
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const count = `document.querySelector('[data-count]').textContent`;
+const today = `document.querySelector('[data-best]').textContent`;
+const phase = `document.querySelector('[data-phase]').dataset.phase`;
+
+/** Presses the player's zone, as a finger does. */
+async function tap(times: number, zone = 'touch'): Promise<void> {
+  await browser.driver.executeScript(
+    `for (let i = 0; i < ${times}; i++) document.querySelector('[data-${zone}-of="1"]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }))`,
+  );
+}
+
+async function work(title: string): Promise<void> {
+  await page.sees(title);
+  await page.press('Start block');
+  await page.becomes(phase, 'work');
+}
+
+test('the plan takes all of them', async () => {
+  await browser.driver.get(`${app.url}/sessions/${sessionId}/plan`);
+  await page.becomes(`document.querySelectorAll('[data-block]').length`, blocks.length);
+  await page.press('Run');
+  await page.sees('Start block');
+});
+
+test('a routine: every part done is one; seven of seven', async () => {
+  await work('Standing series');
+  await tap(7);
+  await page.becomes(count, '7');
+  await page.becomes(today, '7');
+});
+
+test('a growing count: 21 on the first line, and the next hop begins the second', async () => {
+  await page.press('Next block');
+  await work('Over two lines');
+  await tap(22);
+  await page.becomes(count, '22');
+  // The best is one line, 1 + 2 + … + 6.
+  await page.becomes(today, '21');
+});
+
+test('a hold, a row and a timed count', async () => {
+  await page.press('Next block');
+  await work('Band outwards');
+  await tap(1);
+  await page.becomes(count, '20');
+  await page.press('Next block');
+  await work('Twenty in a row');
+  await tap(4);
+  await tap(1, 'miss');
+  await tap(2);
+  await page.becomes(count, '2');
+  await page.becomes(today, '4');
+  await page.press('Next block');
+  await work('Narrow markers');
+  await tap(3);
+  await page.becomes(count, '3');
+});
+
+test('evenness: bounces are counted, and their spread is worked out from the time between them', async () => {
+  await page.press('Next block');
+  await work('All the same height');
+  await page.becomes(today, '–');
+  await browser.driver.executeAsyncScript(
+    `const done = arguments[0];
+     const zone = document.querySelector('[data-touch-of="1"]');
+     let taps = 0;
+     const beat = setInterval(() => {
+       zone.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }));
+       if (++taps === 6) { clearInterval(beat); done(); }
+     }, 300);`,
+  );
+  await page.becomes(count, '6');
+  await page.becomes(`Number(${today}) >= 0 && Number(${today}) < 40`, true);
+});
+
+test('a grade: ten catches judged by ear, and the sum of their marks', async () => {
+  await page.press('Next block');
+  await work('Head high');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  for (const mark of ['2 Silent', '1 A buzz', '2 Silent', '0 Bounced']) await page.press(`Mika: ${mark}`);
+  await page.becomes(count, '5');
+  await page.sees('4 graded');
+});
+
+test('a lap: one press at its end gives its seconds', async () => {
+  await page.press('Next block');
+  await work('One lap against the clock');
+  await tap(1);
+  await page.becomes(`Number(${count}) > 0 && Number(${count}) < 30`, true);
+  await page.becomes(`${count} === ${today}`, true);
+  await page.press('Broken off');
+});
+
+test('laps in a time box, and points', async () => {
+  await page.press('Next block');
+  await work('Slow eight');
+  await tap(5);
+  await page.becomes(count, '5');
+  await page.press('Next block');
+  await page.sees('Underarm throw');
+  for (const zone of ['10 Inner ring', '1 Outer ring']) await page.press(`Mika: ${zone}`);
+  await page.becomes(count, '11');
+  await page.press('Finish session');
+  await page.sees('Review: One of each');
+});
+
+test('the review has a result for each, in its own unit', async () => {
+  const best = async () => (await page.find('[data-best]')).getText();
+  const read: Record<string, string> = {};
+  for (const [drillId] of blocks) {
+    const { title } = plainBook.drill(drillId)!;
+    await page.press(title);
+    await page.becomes(`document.querySelector('section h2').textContent`, title);
+    read[drillId] = `${await best()} ${await page.driver.executeScript<string>(
+      `return document.querySelector('[data-best]').closest('p').querySelector('.text-sm').textContent.trim()`,
+    )}`;
+  }
+  expect(read).toMatchObject({
+    'shoulder-and-side': '7 reps',
+    'growing-hops': '21 reps',
+    'wrist-and-forearm': '20 s held',
+    'palm-up-bounce': '4 in a row',
+    'marker-touches': '3 in the time',
+    'soft-catch': '5 quality points',
+    'figure-of-eight': '5 laps',
+    'ring-target': '11 points',
+  });
+  expect(read['turn-over-bounce']).toMatch(/^[\d.]+ cm spread$/);
+  expect(read['triangle-run']).toMatch(/^[\d.]+ s a lap$/);
+  expect(await browser.faults()).toEqual([]);
+});

@@ -1,0 +1,17 @@
+import type { Book } from '@/catalogue';
+import { questionsOf, schoolQuestions } from '@/catalogue/schools';
+import type { Drill } from '@/catalogue/types';
+
+/** The schools that act on a block otherwise than by default, and what decides a drop or a bounce. */
+export function ActingSchools({ book, drill }: { book: Book; drill: Drill }) {
+  const chosen = questionsOf(drill).flatMap((question) => {
+    const { answer, from } = book.school(question, drill.id);
+    return from === 'default' ? [] : [`${schoolQuestions[question].title.toLowerCase()}: ${answer}`];
+  });
+  const rules = [drill.bounceRule, `after a drop: ${drill.dropRule}`].filter(Boolean);
+  return (
+    <p className="text-sm text-soft" data-schools>
+      {[...rules, ...chosen].join(' · ')}
+    </p>
+  );
+}
