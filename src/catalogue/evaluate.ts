@@ -99,6 +99,7 @@ export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting)
       players: careful,
       warms: drill.warms,
       moves: [...moves],
+      ages: drill.ages,
       hitting: drill.family === 'stroke' || drill.family === 'wall' || drill.family === 'touch',
       ceilingM: space.ceilingM,
       wall: space.needs.includes('wall'),

@@ -33,6 +33,7 @@ const work = (id: string, more: Partial<CareWork> = {}): CareWork => ({
   players: [doing('ann'), doing('bo')],
   warms: [],
   moves: [],
+  ages: { from: 4, to: 16 },
   hitting: false,
   ceilingM: 2.4,
   wall: false,
@@ -162,6 +163,20 @@ describe('steps with a limit of their own', () => {
       share: 0.5,
     });
   });
+});
+
+test('a drill for older children: a note with everybody it is early for, and who sits it out', () => {
+  const early = work('Retreat', { ages: { from: 12, to: 16 } });
+  expect(said('age guide', [early])).toMatchObject([
+    {
+      severity: 'note',
+      text: 'Retreat is usually done from 12 years on; Ann is 10: choose the lowest step, or something else.',
+      mend: { kind: 'sit-out', blockId: 'Retreat', playerId: 'ann' },
+    },
+  ]);
+  expect(said('age guide', [work('Retreat', { ages: { from: 10, to: 16 } })])).toEqual([]);
+  // Who sits it out is no longer warned of.
+  expect(said('age guide', [{ ...early, players: [doing('bo')] }])).toEqual([]);
 });
 
 describe('the room', () => {
@@ -307,5 +322,5 @@ test('the gravest come first, each says what it is and where it comes from, and 
     { numRuns: 300 },
   );
   // Limited steps have their own tests.
-  expect(spoke.size).toBeGreaterThanOrEqual(rules.length - 2);
+  expect(spoke.size).toBeGreaterThanOrEqual(rules.length - 3);
 });

@@ -60,6 +60,8 @@ export interface CareWork {
   readonly players: readonly CarePlayerWork[];
   readonly warms: readonly string[];
   readonly moves: readonly string[];
+  /** Ages it suits: a guide, not a gate. */
+  readonly ages: { readonly from: number; readonly to: number };
   readonly hitting: boolean;
   readonly ceilingM: number;
   readonly wall: boolean;

@@ -1,4 +1,5 @@
 import { bySeverity, type CareInput, type Rule, type Warning } from './care';
+import { youngerThanUsual } from './rules/age';
 import { loadCaps } from './rules/caps';
 import { careNotes } from './rules/care-note';
 import { limitedSteps } from './rules/limited-steps';
@@ -19,6 +20,7 @@ export const rules: readonly Rule[] = [
   drinkBreaks,
   ownLanes,
   nothingBreakable,
+  youngerThanUsual,
   bothSides,
 ];
 

@@ -1,6 +1,7 @@
 import {
   both,
   care,
+  count,
   course,
   drill,
   each,
@@ -101,6 +102,15 @@ export const carry = drill({
       cue: 'Soft knees, still racket.',
       ...course([1, 2, 2, 3], 1, 15, [7, 2]),
       ...pace(8, 4, 0.85),
+    },
+    {
+      id: 'most-passes',
+      title: 'Most passes',
+      task: 'Two players pass one ball from racket to racket, walking side by side; as many passes as fit into thirty seconds.',
+      change: 'The ball changes rackets, so two people have to be gentle at the same time.',
+      cue: 'Hand it over like a full cup.',
+      ...count([1, 2, 2, 2], 30, 20, [10, 1]),
+      ...pace(2.4, 4, 0.86),
     },
     {
       id: 'rim-free',
