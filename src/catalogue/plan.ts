@@ -65,12 +65,24 @@ export function sameShape(a: Step, b: Step): boolean {
   return a.measure === b.measure && a.doses['13-16'].kind === b.doses['13-16'].kind;
 }
 
+const ownMaps = new WeakMap<PlanBlock['own'], Map<string, OwnWork>>();
+
+/** A player's own part in a block, looked up and not searched: groups are read whole, again and again. */
+function ownOf({ own }: PlanBlock, playerId: string): OwnWork | undefined {
+  let map = ownMaps.get(own);
+  if (!map) {
+    map = new Map(own.map((one) => [one.playerId, one]));
+    ownMaps.set(own, map);
+  }
+  return map.get(playerId);
+}
+
 /** A player's own step and dose in a block; the block's where theirs does not fit into it. Undefined for an unknown drill. */
 export function workOf(book: Book, block: PlanBlock, playerId?: string): Work | undefined {
   const drill = book.drill(block.drillId, playerId);
   const shared = drill?.steps.find((step) => step.id === block.stepId);
   if (!drill || !shared) return undefined;
-  const own = block.own.find((one) => one.playerId === playerId);
+  const own = playerId === undefined ? undefined : ownOf(block, playerId);
   const stood = own && drill.steps.find((step) => step.id === own.stepId);
   const step = stood && sameShape(stood, shared) ? stood : shared;
   const dose = own && step === stood ? withAmount(block.dose, own.amount) : block.dose;

@@ -16,6 +16,14 @@ const amountField = {
   routine: null,
 } as const;
 
+/** The limits of each kind's own amount, found once. */
+const limitsOf = Object.fromEntries(
+  Object.entries(amountField).map(([kind, name]) => [
+    kind,
+    doseFields[kind as Dose['kind']].find((field) => field.name === name),
+  ]),
+);
+
 /** A dose's own amount; null for a time box or a routine, which everybody shares. */
 export function amountOf(dose: Dose): number | null {
   const name = amountField[dose.kind];
@@ -26,6 +34,7 @@ export function amountOf(dose: Dose): number | null {
 export function withAmount(dose: Dose, amount: number | null): Dose {
   const name = amountField[dose.kind];
   if (name === null || amount === null) return dose;
-  const { min, max } = doseFields[dose.kind].find((field) => field.name === name)!;
-  return { ...dose, [name]: Math.min(max, Math.max(min, Math.round(amount))) };
+  const { min, max } = limitsOf[dose.kind]!;
+  const within = Math.min(max, Math.max(min, Math.round(amount)));
+  return within === (dose as unknown as Record<string, number>)[name] ? dose : { ...dose, [name]: within };
 }

@@ -90,12 +90,13 @@ const oneBout = { restS: 0, collectS: 0, bouts: 1, capped: false };
 /** A known number of tries, each as long as the pace says, in bouts with a rest between two. */
 function byTries(tries: number, bouts: number, restS: number, pace: Pace): DoseWork {
   return {
-    ...oneBout,
     workS: tries * pace.perTouchS,
     restS: (bouts - 1) * restS,
+    collectS: 0,
     touches: tries * pace.successRate,
     tries,
     bouts,
+    capped: false,
   };
 }
 

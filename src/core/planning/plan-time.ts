@@ -101,16 +101,16 @@ function leastOf(touchesOf: Readonly<Record<string, number>>): string | null {
   return all.reduce((least, next) => (next[1] < least[1] ? next : least))[0];
 }
 
-type Timed = PlannedPlayer & { readonly work: DoseWork };
+interface Timed {
+  readonly player: PlannedPlayer;
+  readonly work: DoseWork;
+}
 const slowestOf = (players: readonly Timed[]): Timed =>
   players.reduce((so, next) => (next.work.workS > so.work.workS ? next : so));
 
 function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'> {
   if (block.players.length === 0) throw new RangeError('A block has at least one player.');
-  const timed = block.players.map<Timed>((player) => ({
-    ...player,
-    work: doseWork(player.dose, player.pace),
-  }));
+  const timed = block.players.map<Timed>((player) => ({ player, work: doseWork(player.dose, player.pace) }));
   const turns = turnsOf(timed, block.holds);
   const leaders = turns.map(slowestOf);
   const activeS = stationS(leaders.map((leader) => leader.work));
@@ -122,7 +122,8 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
   let feeds = 0;
   for (const [index, turn] of turns.entries()) {
     const { workS, restS, collectS } = leaders[index]!.work;
-    for (const { playerId, work, load } of turn) {
+    for (const { player, work } of turn) {
+      const { playerId, load } = player;
       const goesOn = work.workS > 0 ? workS / work.workS : 1;
       touchesOf[playerId] = work.touches * goesOn;
       loads[playerId] = loadOf(load, work.tries * goesOn);
@@ -130,9 +131,9 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
       feeds += work.tries * goesOn;
     }
   }
-  const { setUpS, changeoverS } = slowest.pace;
+  const { setUpS, changeoverS } = slowest.player.pace;
   // Everybody's step is shown side by side: it takes as long as the longest of them.
-  const showS = Math.max(...timed.map(({ pace }) => pace.showS));
+  const showS = Math.max(...timed.map(({ player }) => player.pace.showS));
   const afterS = last ? 0 : changeoverS;
   const breakS = last ? 0 : block.breakS;
   return {
@@ -149,6 +150,6 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
     waitOf,
     loadOf: loads,
     helper: block.helped ? { feeds, busyS: activeS } : { feeds: 0, busyS: 0 },
-    slowestId: slowest.playerId,
+    slowestId: slowest.player.playerId,
   };
 }

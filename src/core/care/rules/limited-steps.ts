@@ -8,7 +8,7 @@ import { warning, type CareInput, type Warning } from '../care';
 export function limitedSteps({ work, players }: CareInput): Warning[] {
   return work.flatMap((one) =>
     one.players.flatMap(({ playerId, load, limit }) => {
-      const player = players.find(({ id }) => id === playerId);
+      const player = limit && players.find(({ id }) => id === playerId);
       if (!limit || !player) return [];
       const about = { blockId: one.id, playerId, origin: 'ours' as const };
       const sitOut = {
