@@ -14,6 +14,7 @@ import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
 import { useBook } from '@/ui/house';
+import { useHydrated } from '@/ui/hydrated';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
 import { Booking } from './booking';
@@ -53,6 +54,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
   const knows = useKnows(view, book);
   const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
   const [chosen, setChosen] = useState<string | null>(view.blocks[0]?.id ?? null);
+  const hydrated = useHydrated();
   const [side, setSide] = useState<'drills' | 'care'>('drills');
   const titleOf = new Map(doc.blocks.map((block) => [block.id, book.drill(block.drillId)?.title ?? '']));
   const titles = time.blocks.map((block) => titleOf.get(block.id)!);
@@ -191,14 +193,16 @@ export function Plan({ view }: { view: SessionPlanView }) {
           ) : (
             <>
               <Retest view={view} book={book} knows={knows} store={store} onAdded={setChosen} />
-              <DrillPicker
-                book={book}
-                sport={players[0]?.sport ?? 'tennis'}
-                players={players.length}
-                view={view}
-                placeId={doc.placeId}
-                onAdd={add}
-              />
+              {hydrated && (
+                <DrillPicker
+                  book={book}
+                  sport={players[0]?.sport ?? 'tennis'}
+                  players={players.length}
+                  view={view}
+                  placeId={doc.placeId}
+                  onAdd={add}
+                />
+              )}
             </>
           )}
         </Sheet>
