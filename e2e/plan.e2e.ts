@@ -1,0 +1,277 @@
+import { Key } from 'selenium-webdriver';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+
+/* What a coach does to a plan of the demo: every change shows at once in minutes, fit and care, and can be taken back. */
+let app: App;
+let browser: Browser;
+let page: Page;
+const ids: Record<string, string> = {};
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+  for (const row of await app.query(`select id, title from session where state = 'planned'`))
+    ids[row.title as string] = row.id as string;
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const titles = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent)`;
+const saved = `document.querySelector('[role=status]').textContent`;
+
+/** Seconds of the piece of tape with these words. */
+async function secondsOf(title: string): Promise<number> {
+  const text = await browser.driver.executeScript<string>(
+    `return [...document.querySelectorAll('[data-block]')].find((piece) => piece.textContent.includes(arguments[0])).querySelector('.tabular').textContent`,
+    title,
+  );
+  const [minutes, seconds] = text.split(':').map(Number);
+  return minutes! * 60 + seconds!;
+}
+async function becomesSeconds(title: string, wanted: (seconds: number) => boolean): Promise<void> {
+  let last = 0;
+  await browser.driver
+    .wait(async () => wanted((last = await secondsOf(title))), 20_000)
+    .catch(() => {
+      throw new Error(`${title} takes ${last} s.`);
+    });
+}
+async function open(session: string, block?: string): Promise<void> {
+  // What was changed last goes first: a page that is torn away in the same moment would ask before it leaves.
+  await page.becomes(`document.querySelector('[role=status]')?.textContent ?? 'Saved'`, 'Saved');
+  await browser.driver.get(`${app.url}/sessions/${ids[session]}/plan`);
+  await page.sees('Add a drill');
+  if (block)
+    await browser.driver.executeScript(
+      `[...document.querySelectorAll('[data-block]')].find((piece) => piece.textContent.includes(arguments[0])).click()`,
+      block,
+    );
+  if (block) await page.sees(new RegExp(`\\d\\. ${block}`));
+}
+async function setNumber(name: string, value: string): Promise<void> {
+  const input = await page.find(`input[aria-label="${name}"]`);
+  await browser.driver.executeScript('arguments[0].select()', input);
+  await input.sendKeys(value, Key.ENTER);
+}
+
+describe('the shape of a session', () => {
+  test('it opens with a retest of the last one, which has its own share', async () => {
+    await open('Wall and feet');
+    const before = await browser.driver.executeScript<string[]>(`return ${titles}`);
+    await page.press('Open with a retest');
+    await page.sees('(retest)');
+    await page.becomes(`${titles}.length`, before.length + 1);
+    await page.sees(/Retest\s+\d+\s%\s+of 8\s% suggested/);
+    // One retest is enough.
+    await page.becomes(`document.body.textContent.includes('Open with a retest')`, false);
+    await page.press('Undo');
+    await page.becomes(titles, before);
+  });
+
+  test('a second station halves the turns; the plan says how long each waits', async () => {
+    await open('Wall and feet', 'Ring target');
+    await page.sees(/2 turns/);
+    await page.sees(/waits \d/);
+    const before = await secondsOf('Ring target');
+    await setNumber('Stations', '2');
+    await becomesSeconds('Ring target', (seconds) => seconds < before);
+    await page.becomes(`document.querySelector('[aria-label=Block]').textContent.includes('2 turns')`, false);
+    await setNumber('Stations', '99');
+    // What cannot be goes back to what was.
+    await page.becomes(`document.querySelector('input[aria-label=Stations]').value`, '2');
+    await page.press('Undo');
+    await becomesSeconds('Ring target', (seconds) => seconds === before);
+  });
+
+  test('a drink after a block takes its minute', async () => {
+    await open('Wall and feet', 'Marker touches');
+    const before = await secondsOf('Marker touches');
+    await setNumber('Drink after, s', '60');
+    await becomesSeconds('Marker touches', (seconds) => seconds === before + 60);
+    await page.sees('drink 1:00 min');
+    await page.press('Undo');
+    await becomesSeconds('Marker touches', (seconds) => seconds === before);
+  });
+
+  test('breathless: one press, less of the same', async () => {
+    await open('Wall and feet', 'Shadow forehand');
+    const before = await secondsOf('Shadow forehand');
+    await page.press('Breathless: shorten');
+    await becomesSeconds('Shadow forehand', (seconds) => seconds < before);
+    await page.becomes(saved, 'Saved');
+    await page.press('Undo');
+    await becomesSeconds('Shadow forehand', (seconds) => seconds === before);
+  });
+
+  test('one player’s own amount changes that player, and is kept', async () => {
+    await open('Wall and feet', 'Clap and catch');
+    const value = async (name: string) =>
+      (await page.find(`input[aria-label="Amount of ${name}"]`)).getAttribute('value');
+    const [juno, teo] = [await value('Juno Saltgarth'), await value('Teo Windlestraw')];
+    await setNumber('Amount of Juno Saltgarth', '3');
+    await page.becomes(saved, 'Saved');
+    expect(await value('Juno Saltgarth')).toBe('3');
+    expect(await value('Teo Windlestraw')).toBe(teo);
+    await browser.driver.navigate().refresh();
+    await open('Wall and feet', 'Clap and catch');
+    expect(await value('Juno Saltgarth')).toBe('3');
+    await setNumber('Amount of Juno Saltgarth', juno!);
+    await page.becomes(saved, 'Saved');
+  });
+
+  test('a player who comes has a part in every block, and one who leaves has none', async () => {
+    await open('Table and wall', 'Palm-up bounce');
+    await page.tick('Teo Windlestraw');
+    await page.find('select[aria-label="Own step of Teo Windlestraw"]');
+    await page.becomes(saved, 'Saved');
+    const parts = `select count(*) as n from block_player p join block b on b.id = p.block_id
+      join player q on q.id = p.player_id where b.session_id = ? and q.name like 'Teo%'`;
+    expect(await app.query(parts, [ids['Table and wall']!])).toEqual([{ n: 6 }]);
+    await page.press('Undo');
+    await page.becomes(
+      `document.querySelectorAll('select[aria-label="Own step of Teo Windlestraw"]').length`,
+      0,
+    );
+    await page.becomes(saved, 'Saved');
+    expect(await app.query(parts, [ids['Table and wall']!])).toEqual([{ n: 0 }]);
+  });
+});
+
+describe('where it is held', () => {
+  async function book(change: () => Promise<void>): Promise<void> {
+    await page.press('Booking');
+    await change();
+    await page.press('Change the booking');
+    await page.becomes(`document.querySelectorAll('[role=dialog]').length`, 0);
+  }
+
+  test('in a living room the wall drill does not fit, is warned of, and goes out with one press', async () => {
+    await open('Wall and feet', 'Racket wall rally');
+    await page.becomes(`document.querySelector('[aria-label=Block] [data-fit]').dataset.fit`, 'fits');
+    await book(() => page.choose('Place', 'Living room at home'));
+    await page.becomes(`document.querySelector('[aria-label=Block] [data-fit]').dataset.fit`, 'no');
+    await page.sees('it needs a wall that may be hit, and Living room at home has none');
+    await page.sees('Racket wall rally hits a wall, and no wall at Living room at home may be hit.');
+    expect(await axeViolations(browser.driver)).toEqual([]);
+    await page.press('Take Racket wall rally out');
+    await page.becomes(`${titles}.some((title) => title.includes('Racket wall rally'))`, false);
+    await page.press('Undo');
+    await page.press('Undo');
+    await page.becomes(`${titles}.some((title) => title.includes('Racket wall rally'))`, true);
+  });
+
+  test('in the heat a drink is due sooner, and very hot air stops the work', async () => {
+    await open('Wall and feet');
+    await page.press('Care');
+    const drinks = `document.querySelectorAll('[aria-label=Catalogue] [data-rule="drink break"]').length`;
+    const cool = await browser.driver.executeScript<number>(`return ${drinks}`);
+    await book(() => page.type('Air, °C', '33'));
+    await page.becomes(`${drinks} > ${cool}`, true);
+    await page.sees('at 33 °C');
+    await book(() => page.type('Air, °C', '36'));
+    await page.sees('36 °C is too hot for running work with children');
+    await page.press('Undo');
+    await page.press('Undo');
+    await page.becomes(drinks, cool);
+  });
+
+  test('in the quiet hours of the yard the wall rests', async () => {
+    await open('Hands and strokes', 'Racket wall rally');
+    await book(async () => {
+      const start = await page.field('Start');
+      await browser.driver.executeScript(
+        `const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+         set.call(arguments[0], '13:30');
+         arguments[0].dispatchEvent(new Event('input', { bubbles: true }));`,
+        start,
+      );
+    });
+    await page.sees(
+      'Racket wall rally hits the wall inside the quiet hours of Slipway yard (13:00 to 15:00).',
+    );
+    await page.press('Undo');
+    await page.becomes(`document.body.textContent.includes('inside the quiet hours')`, false);
+  });
+});
+
+describe('care, schools and the ladder', () => {
+  test('an open care note names the block that loads it, and the player sits it out', async () => {
+    await open('Wall and feet');
+    await page.press('Add Fast hand');
+    await page.sees('Fast hand loads what the note is about. Bram Ellerwick');
+    await page.press('Bram Ellerwick sits it out');
+    await page.becomes(
+      `document.querySelector('input[aria-label="Bram Ellerwick sits this block out"]').checked`,
+      true,
+    );
+    await page.becomes(
+      `document.querySelector('[aria-label=Block]').textContent.includes('loads what the note')`,
+      false,
+    );
+    await page.press('Undo');
+    await page.press('Undo');
+    await page.becomes(`${titles}.some((title) => title.includes('Fast hand'))`, false);
+  });
+
+  test('one coach’s stretches are held for fifteen seconds, another’s for ten', async () => {
+    const held = `[...document.querySelectorAll('[aria-label=Block] label')].find((label) => label.textContent.startsWith('Reach tall')).parentElement.querySelector('input').value`;
+    for (const [session, seconds] of [
+      ['Table and wall', '15'],
+      ['Hands and strokes', '10'],
+    ] as const) {
+      await open(session);
+      await page.press('Add Shoulder and side series');
+      await page.choose('Step', 'Standing series');
+      await page.becomes(held, seconds);
+      await page.press('Undo');
+      await page.press('Undo');
+      await page.becomes(`${titles}.some((title) => title.includes('Shoulder and side'))`, false);
+    }
+    await page.becomes(saved, 'Saved');
+  });
+
+  test('on court each has their own step on the tile, and care has its sheet', async () => {
+    await page.becomes(saved, 'Saved');
+    // Nessa is put on a step of her own.
+    const [{ id: block }] = (await app.query(
+      `select id from block where session_id = ? and drill_id = 'clap-and-catch'`,
+      [ids['Wall and feet']!],
+    )) as [{ id: string }];
+    await app.query(`update block set step_id = 'one-clap' where id = ?`, [block]);
+    await app.query(
+      `update block_player set step_id = case when player_id in (select id from player where name like 'Nessa%') then 'three-claps' else 'one-clap' end where block_id = ?`,
+      [block],
+    );
+    await browser.driver.get(`${app.url}/sessions/${ids['Wall and feet']}/run`);
+    await page.sees('Start block');
+    while (!(await page.text()).includes('Clap and catch')) await page.press('Next block');
+    await page.becomes(
+      `document.querySelector('section[aria-label="Nessa Quillby"]').textContent.includes('Three claps')`,
+      true,
+    );
+    await page.becomes(
+      `document.querySelector('section[aria-label="Pia Tarnbell"]').textContent.includes('One clap')`,
+      false,
+    );
+    await page.press('Care');
+    await page.sees('Local rules and licensed practice come first.');
+    await page.sees('Right wrist is healing');
+    expect(await axeViolations(browser.driver)).toEqual([]);
+    await page.press('Close');
+    expect(await browser.faults()).toEqual([]);
+  });
+});
+
+test('everything that was changed was taken back: the plans are as they were', async () => {
+  const changed = await app.query(`select changes, stations, break_s, retest from block b
+    join session s on s.id = b.session_id where s.state = 'planned' and (b.changes <> '[]' or b.stations <> 1 or b.retest <> 0)`);
+  expect(changed).toEqual([]);
+  expect(
+    await app.query(`select count(*) as n from session where state = 'planned' and air_c is not null`),
+  ).toEqual([{ n: 0 }]);
+});
