@@ -1,5 +1,6 @@
 import { scaled } from '@/core/dose/scale';
 import type { Dose } from '@/core/dose/dose';
+import type { Load } from '@/core/dose/load';
 import { easings, spices, type Change } from './types';
 
 /** What a spice or an easing does to any step. All numbers are our own cautious choice; a coach sees them before use. */
@@ -59,6 +60,11 @@ export function changedRate(rate: number, ids: readonly string[]): number {
   if (rate <= 0 || rate >= 1 || ids.length === 0) return rate;
   const odds = (rate / (1 - rate)) * product(ids, 'odds');
   return odds / (1 + odds);
+}
+
+/** What a try loads under changes: with the other hand it is the other side that works. */
+export function changedLoad(load: Load, ids: readonly string[]): Load {
+  return ids.includes('other hand') ? { ...load, strongSide: 1 - load.strongSide } : load;
 }
 
 /** Seconds per touch under changes. */

@@ -5,6 +5,7 @@ import type { Fit } from '@/core/place/fits';
 import { phaseShares, type PhaseShare, type SessionPhaseId } from '@/core/planning/phases';
 import type { PlanTime } from '@/core/planning/plan-time';
 import type { Book } from './book';
+import { changedLoad } from './changes';
 import {
   fitOfBlock,
   timePlan,
@@ -86,7 +87,10 @@ export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting)
       const { step } = workOf(book, block, player.id)!;
       for (const move of step.moves) moves.add(move);
       const tries = setting.doneTries?.(block.id, player.id);
-      const load = tries === undefined ? (timed.loadOf[player.id] ?? noLoadSum) : loadOf(step.load, tries);
+      const load =
+        tries === undefined
+          ? (timed.loadOf[player.id] ?? noLoadSum)
+          : loadOf(changedLoad(step.load, block.changes), tries);
       return { playerId: player.id, load, limit: limitOf(drill, step) };
     });
     const { space } = drill;

@@ -7,7 +7,7 @@ import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from './age-band';
 import type { Book } from './book';
-import { changedDose } from './changes';
+import { changedDose, changedLoad } from './changes';
 import { paceOn } from './pace';
 import type { Drill, Step } from './types';
 
@@ -163,7 +163,7 @@ export function plannedPlayers(
     const { drill, step, dose } = work;
     const record = recordOf(records, player.id, drill.id, step.id);
     const pace = paceOn(drill, step, youngest, record, block.changes);
-    return [{ playerId: player.id, dose, pace, load: step.load }];
+    return [{ playerId: player.id, dose, pace, load: changedLoad(step.load, block.changes) }];
   });
 }
 
