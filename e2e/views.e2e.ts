@@ -103,7 +103,8 @@ test('on a phone one player fits, with zones for a thumb', async () => {
   await setViewport(browser.driver, 390, 844);
   await browser.driver.get(`${app.url}/sessions/${row!.id as string}/run`);
   await page.sees('Start block');
-  await page.becomes('document.documentElement.scrollWidth <= innerWidth', true);
+  // Not against the window: it grows with what sticks out of it.
+  await page.becomes('document.documentElement.scrollWidth', 390);
   expect(await axeViolations(browser.driver)).toEqual([]);
   const small = await browser.driver.executeScript<
     string[]

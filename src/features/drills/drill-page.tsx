@@ -55,7 +55,7 @@ export function DrillPage({ view }: { view: DrillView }) {
       </PageHead>
       <p className="mb-2 max-w-5xl text-lg">{drill.purpose}</p>
       <div className="grid items-start gap-4 lg:grid-cols-[1fr_21rem]">
-        <div className="space-y-3">
+        <div className="min-w-0 space-y-3">
           <Sheet className="p-3 pb-0" aria-label="Ladder">
             <Flight
               steps={drill.steps.map(({ id, title }) => ({
@@ -127,7 +127,7 @@ function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
   const { space } = drill;
   const ground = `${space.lengthM} x ${space.widthM} m for ${space.per === 'player' ? 'each' : 'the station'}, ${space.ceilingM} m clear above${space.needs.length > 0 ? `, ${space.needs.join(', ')}` : ''}`;
   return (
-    <div className="space-y-3 text-sm">
+    <div className="min-w-0 space-y-3 text-sm">
       <Sheet className="p-3" aria-label="Set-up">
         <h2 className="text-lg">Set-up</h2>
         <p>{drill.setUp}</p>

@@ -22,11 +22,11 @@ export function DrillRow({ drill, fit, age, own }: Props) {
   const measures = [...new Set(drill.steps.map((step) => step.measure))];
   return (
     <li
-      className="flex items-center gap-3 border-b border-line px-3 py-1.5 last:border-0"
+      className="flex flex-wrap items-center gap-x-3 border-b border-line px-3 py-1.5 last:border-0 md:flex-nowrap"
       data-drill={drill.id}
     >
       <Stairs treads={drill.steps} at="" width={72} height={40} label={`${drill.steps.length} steps`} />
-      <div className="min-w-0 flex-1">
+      <div className="min-w-44 flex-1">
         <p>
           <Link href={`/drills/${drill.id}`} className="font-semibold underline-offset-4 hover:underline">
             {drill.title}

@@ -23,8 +23,8 @@ const risePx = 5;
 export function Header({ theme }: { theme: 'day' | 'night' }) {
   const path = usePathname();
   return (
-    <header className="flex items-end justify-between border-b-2 border-ink pt-2">
-      <div className="flex items-end">
+    <header className="flex flex-wrap items-end justify-between border-b-2 border-ink pt-2">
+      <div className="flex max-w-full flex-wrap items-end">
         <Link
           href="/"
           className="mr-8 mb-2 flex items-center gap-2 font-head text-2xl font-extrabold tracking-tight"
@@ -35,7 +35,7 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
           </svg>
           Vow Step
         </Link>
-        <nav aria-label="Main" className="flex items-end">
+        <nav aria-label="Main" className="flex max-w-full items-end overflow-x-auto overflow-y-hidden">
           {places.map(({ href, title, here }, index) => {
             const current = here(path);
             return (
