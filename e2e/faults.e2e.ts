@@ -199,6 +199,23 @@ test('kill -9 during a batch: all of a batch or nothing, and sent again it is th
   expect(await stored()).toBe(before + 1200);
 });
 
+test.each([
+  ['', 200],
+  ['?id=carry', 200],
+  ['?id=nowhere', 404],
+  ["?id=' or 1=1 --", 404],
+  ['?id=..%2f..%2fetc', 404],
+])('drills to take away: /api/drills%s answers %d', async (query, status) => {
+  const answer = await fetch(`${app.url}/api/drills${query}`);
+  expect(answer.status).toBe(status);
+  expect(answer.headers.get('content-type')).toContain('application/json');
+  const body = (await answer.json()) as { format?: string; error?: string; drills?: unknown[] };
+  if (status === 404) return expect(body.error).toBe('There is no such drill (any more).');
+  expect(answer.headers.get('content-disposition')).toMatch(/^attachment; filename="vow-step-[\w-]+\.json"$/);
+  expect(body.format).toBe('vowstep-catalogue');
+  expect(body.drills).toHaveLength(query === '' ? 67 : 1);
+});
+
 test('counts left on the device are sent from any page, once', async () => {
   const [row] = await app.query(
     `select b.session_id as id from block b join session s on s.id = b.session_id

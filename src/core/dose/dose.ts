@@ -105,7 +105,7 @@ export function doseInWords(dose: Dose): string {
     case 'growing':
       return `1 to ${dose.to} on ${dose.lines} ${dose.lines === 1 ? 'line' : 'lines'}`;
     case 'routine':
-      return `${dose.parts.length} parts${dose.rounds > 1 ? `, ${dose.rounds} times` : ''}`;
+      return `${dose.parts.length} ${dose.parts.length === 1 ? 'part' : 'parts'}${dose.rounds > 1 ? `, ${dose.rounds} times` : ''}`;
   }
 }
 

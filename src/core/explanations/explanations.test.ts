@@ -1,3 +1,4 @@
+import type { Dose } from '../dose/dose';
 import { doseTime, type Pace } from '../dose/time';
 import type { Explanation } from '../explain';
 import { planTime } from '../planning/plan-time';
@@ -107,4 +108,41 @@ test('a fitted number says the height, its spread when it is guessed, and who ov
   expect(input(explainFit(fitOf(child).hoopM, { ...child, heightCm: 134 }), 'Height')?.from).toBe(
     'as measured',
   );
+});
+
+test.each<[Dose, string, string]>([
+  [{ kind: 'reps', sets: 2, reps: 5, sides: 1, restS: 10 }, 'sets × sides × reps', '2 × 5 reps'],
+  [{ kind: 'timed', rounds: 2, workS: 20, restS: 10 }, 'rounds × work', '2 × 20 s, 10 s rest'],
+  [{ kind: 'hold', holds: 2, holdS: 10, sides: 2, restS: 5 }, 'holds × sides', '2 × 10 s hold each side'],
+  [
+    { kind: 'shots', shots: 10, ballsAtHand: 5, collectS: 20 },
+    'collecting walk',
+    '10 shots, 5 balls at hand',
+  ],
+  [{ kind: 'course', rounds: 2, laps: 1, restS: 10 }, 'rounds × laps', '2 × 1 lap, direction changes'],
+  [{ kind: 'growing', lines: 2, to: 6, restS: 10 }, 'n(n + 1)/2', '1 to 6 on 2 lines'],
+  [
+    { kind: 'routine', rounds: 1, changeS: 3, parts: [{ name: 'Reach', partS: 10, sides: 2 }] },
+    'all parts on all their sides',
+    '1 part',
+  ],
+])('the time of %j opens to its own formula', (given, formula, words) => {
+  const one = planTime(
+    [
+      {
+        id: 'a',
+        players: [{ playerId: 'p', dose: given, pace, load: noLoad }],
+        holds: 1,
+        helped: false,
+        breakS: 0,
+      },
+    ],
+    600,
+  );
+  const explanation = explainBlockTime({ ...part, dose: given, time: one.blocks[0]! });
+  expect(explanation.formula).toContain(formula);
+  expect(input(explanation, 'Dose')?.value).toBe(words);
+  const touches = explainBlockTouches({ ...part, dose: given, time: doseTime(given, pace) }, 12.4);
+  expect(touches.value).toBe('12');
+  expect(touches.formula).toContain(given.kind === 'timed' ? 'Work time' : 'Tries × success rate');
 });
