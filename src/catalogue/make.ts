@@ -2,7 +2,7 @@ import type { Measure } from '@/core/counting/measure';
 import type { Dose, RoutinePart } from '@/core/dose/dose';
 import { noLoad, type Load } from '@/core/dose/load';
 import type { Origin, Sourced } from '@/core/origin';
-import type { AgeBand, Drill, Feed, KitNeed, Space, SpaceNeed, Sport, Step, Zone } from './types';
+import type { AgeBand, Drill, Feed, KitNeed, Space, SpaceNeed, Sport, Step, StepCalls, Zone } from './types';
 
 /*
  * The short hand the catalogue is written in. Every builder gives whole Drill and Step values:
@@ -146,6 +146,13 @@ export const routine = (
     perBand(rounds, (n) => ({ kind: 'routine', rounds: n, changeS, parts })),
     mark,
   );
+
+/** A step that is called: what with, and the seconds an answer takes. The times are our own cautious choice. */
+export const called = (
+  set: StepCalls['set'],
+  moveS: number,
+  more: Partial<Pick<StepCalls, 'pace' | 'tossM'>> = {},
+): { calls: StepCalls } => ({ calls: { set, moveS, pace: 'even', origin: 'ours', ...more } });
 
 export const part = (name: string, partS: number, sides: 1 | 2 = 1): RoutinePart => ({ name, partS, sides });
 

@@ -1,3 +1,5 @@
+import type { CallSet } from '@/core/calls/call-sets';
+import type { CallPace } from '@/core/calls/schedule';
 import type { FitKey } from '@/core/fit/fit';
 import type { KitNeed, Space } from '@/core/place/needs';
 import type { Measure } from '@/core/counting/measure';
@@ -152,6 +154,17 @@ export interface Zone {
   readonly points: number;
 }
 
+/** What a step is called with, so that nobody has to think up an order. */
+export interface StepCalls {
+  readonly set: CallSet;
+  /** Seconds an answer takes, until the player is ready again: no call comes sooner. */
+  readonly moveS: number;
+  readonly pace: CallPace;
+  /** Metres a ball is fed above the hand when it is called at the top of its flight. */
+  readonly tossM?: number;
+  readonly origin: Origin;
+}
+
 /** One rung of a drill's ladder. */
 export interface Step {
   readonly id: string;
@@ -183,6 +196,7 @@ export interface Step {
   readonly load: Load;
   readonly moves: readonly Move[];
   readonly limit?: StepLimit;
+  readonly calls?: StepCalls;
 }
 
 export interface Drill {

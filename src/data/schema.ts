@@ -225,11 +225,35 @@ export const touchEvent = sqliteTable(
     attempt: integer('attempt').notNull(),
     value: real('value'),
     ref: text('ref'),
+    /** A step, change, ball, feed, block or call by its name; a note's words. */
+    text: text('text'),
+    /** Who made the mark; null for the session's coach. */
+    by: text('by'),
     atMs: integer('at_ms').notNull(),
     monoMs: integer('mono_ms').notNull(),
     device: text('device').notNull(),
   },
   (t) => [index('touch_event_by_block').on(t.blockId, t.playerId)],
+);
+
+/**
+ * A link that lets a helper count one child in one session, from any phone. Only a hash of its token is kept.
+ */
+export const helperLink = sqliteTable(
+  'helper_link',
+  {
+    tokenHash: text('token_hash').primaryKey(),
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => session.id),
+    playerId: text('player_id')
+      .notNull()
+      .references(() => player.id),
+    createdAtMs: integer('created_at_ms').notNull(),
+    expiresAtMs: integer('expires_at_ms').notNull(),
+    revokedAtMs: integer('revoked_at_ms'),
+  },
+  (t) => [index('helper_link_by_session').on(t.sessionId, t.playerId)],
 );
 
 /** Results of the core reducer, kept so that no page has to read the log again. */
@@ -253,6 +277,14 @@ export const attempt = sqliteTable(
     touchingMs: integer('touching_ms').notNull(),
     /** Made under an easing: it counts as touches, but stands for no gate and no best. */
     eased: integer('eased', { mode: 'boolean' }).notNull().default(false),
+    /** Counted aloud and typed in. */
+    reported: integer('reported', { mode: 'boolean' }).notNull().default(false),
+    /** Put right afterwards; the log says by whom and when. */
+    fixed: integer('fixed', { mode: 'boolean' }).notNull().default(false),
+    /** How the ball came, where that was changed on court: known, random, live. */
+    feed: text('feed'),
+    /** The ball's stage, where it was changed on court. */
+    ball: text('ball'),
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId, t.number] }),

@@ -195,3 +195,14 @@ export async function coachesOf(db: Executor): Promise<string[]> {
   const rows = await db.selectDistinct({ coach: session.coach }).from(session).orderBy(asc(session.coach));
   return rows.map((row) => row.coach).filter((coach) => coach !== '');
 }
+
+/** Sets planned sessions of some blocks running. */
+export async function startSessionsOf(
+  db: Executor,
+  blockIds: readonly string[],
+  nowMs: number,
+): Promise<void> {
+  await db.run(sql`
+    update session set state = 'running', started_at_ms = coalesce(started_at_ms, ${nowMs})
+    where state = 'planned' and id in (select session_id from block where id in (${idList(blockIds)}))`);
+}

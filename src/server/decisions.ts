@@ -1,13 +1,15 @@
 import { stepAfter, type Book } from '@/catalogue';
 import { gateFor, judgedOn } from '@/catalogue/gate';
-import { workOf, type PlanBlock } from '@/catalogue/plan';
+import { workOnCourt } from '@/catalogue/on-court';
+import type { PlanBlock, PlanPlayer, Work } from '@/catalogue/plan';
+import { asPlanned } from '@/core/counting/conditions';
 import { nextTargets } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn, type JudgedStep } from '@/data/results';
 import { getSession } from '@/data/session';
-import { putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
-import { knownPairs } from '@/data/log';
+import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
+import { attemptsOfBlocks, knownPairs, type BlockAttempt } from '@/data/log';
 import { write } from '@/data/write';
 import type { Context } from './context';
 import { recentSince } from './days';
@@ -16,27 +18,57 @@ import { check } from './schemas/check';
 import { plannedBlocksByIds } from './blocks';
 import { bookFor } from './book';
 import { decisionsSchema } from './schemas/decision';
+import { playerFacts } from './views/player-facts';
 
 /** Key of a player's evidence in a block. */
 export const judgedKey = (blockId: string, playerId: string): string => `${blockId} ${playerId}`;
+
+/** The last step each player was counted on in each block, by {@link judgedKey}. */
+export type CountedOn = ReadonlyMap<string, string>;
+
+/** The steps attempts were made on; the last attempt of a player in a block says where they got to. */
+export const countedOn = (
+  attempts: readonly Pick<BlockAttempt, 'blockId' | 'playerId' | 'stepId'>[],
+): CountedOn =>
+  new Map(attempts.map(({ blockId, playerId, stepId }) => [judgedKey(blockId, playerId), stepId]));
+
+/** A player's step and dose as they are judged: on court they may have been moved to another step than planned. */
+export function judgedWork(
+  book: Book,
+  block: PlanBlock,
+  player: PlanPlayer,
+  counted: CountedOn,
+): Work | undefined {
+  const stepId = counted.get(judgedKey(block.id, player.id)) ?? null;
+  return workOnCourt(book, block, player, { ...asPlanned, stepId });
+}
 
 /** What players are judged on in blocks, each on their own step under their own dose; unknown drills are left out. */
 export function judgedSteps(
   book: Book,
   blocks: readonly PlanBlock[],
-  playerIds: readonly string[],
+  players: readonly PlanPlayer[],
+  counted: CountedOn = new Map(),
 ): JudgedStep[] {
   return blocks.flatMap((block) =>
-    playerIds.flatMap((playerId) => {
-      const work = workOf(book, block, playerId);
-      if (!work) return [];
-      const { step, dose } = work;
-      const { lowerIsBetter } = measures[step.measure];
-      const gate = gateFor(step, dose).result;
-      const key = judgedKey(block.id, playerId);
-      return [{ key, playerId, drillId: block.drillId, stepId: step.id, gate, lowerIsBetter }];
+    players.flatMap((player) => {
+      const work = judgedWork(book, block, player, counted);
+      return work ? [judgedStep(judgedKey(block.id, player.id), player.id, work)] : [];
     }),
   );
+}
+
+/** One step of a player, as evidence is asked for. */
+export function judgedStep(key: string, playerId: string, { drill, step, dose }: Work): JudgedStep {
+  const { lowerIsBetter } = measures[step.measure];
+  return {
+    key,
+    playerId,
+    drillId: drill.id,
+    stepId: step.id,
+    gate: gateFor(step, dose).result,
+    lowerIsBetter,
+  };
 }
 
 /**
@@ -62,16 +94,19 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
     if (decisions.some(({ blockId, playerId }) => !pairs.has(`${blockId} ${playerId}`)))
       return refused('playerId', 'A player was not in that block: reload the page.');
 
-    const players = [...new Set(decisions.map((decision) => decision.playerId))];
+    const ids = [...new Set(decisions.map((decision) => decision.playerId))];
+    const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, context.today));
+    const counted = countedOn(await attemptsOfBlocks(tx, blockIds));
     const evidence = await evidenceOn(
       tx,
-      judgedSteps(book, [...blocks.values()], players),
+      judgedSteps(book, [...blocks.values()], players, counted),
       session,
       recentSince(session.day),
     );
     const decidedAtMs = context.nowMs;
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-      const { drill, step, dose } = workOf(book, blocks.get(blockId)!, playerId)!;
+      const player = players.find((one) => one.id === playerId)!;
+      const { drill, step, dose } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
       const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
       const { byDefault } = nextTargets(judgedOn(drill, step, dose, shown));
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);

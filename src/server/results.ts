@@ -1,7 +1,8 @@
-import { isEased } from '@/catalogue/changes';
-import { workOf } from '@/catalogue/plan';
+import { easedOnCourt } from '@/catalogue/on-court';
+import { workOf, type Work } from '@/catalogue/plan';
 import { groupBy } from '@/core/group-by';
 import type { TouchEvent } from '@/core/counting/event';
+import { forEverybody } from '@/core/counting/conditions';
 import { tally } from '@/core/counting/tally';
 import type { Database } from '@/data/client';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';
@@ -10,29 +11,36 @@ import { write } from '@/data/write';
 import { plannedBlocksByIds, type PlannedRow } from './blocks';
 import { bookFor } from './book';
 
-/** The attempts of one player in one block, each counted as their own step is measured. */
+/** The attempts of one player in one block, each on the step it was made on, counted as that step is measured. */
 function attemptsOf(
   block: PlannedRow,
   playerId: string,
   events: readonly TouchEvent[],
-  { drillId, stepId, measure }: { drillId: string; stepId: string; measure: Parameters<typeof tally>[1] },
+  { drill, step }: Pick<Work, 'drill' | 'step'>,
   day: string,
 ): AttemptRow[] {
-  const eased = isEased(block.changes);
-  return tally(events, measure).attempts.map(({ number, result, touches, drops, startedMs, touchingMs }) => ({
-    blockId: block.id,
-    playerId,
-    number,
-    drillId,
-    stepId,
-    day,
-    result,
-    touches,
-    drops,
-    startedMs,
-    touchingMs,
-    eased,
-  }));
+  return tally(events, step.measure).attempts.map((attempt) => {
+    const { number, result, touches, drops, startedMs, touchingMs, reported, fixed, conditions } = attempt;
+    const moved = drill.steps.find((one) => one.id === conditions.stepId);
+    return {
+      blockId: block.id,
+      playerId,
+      number,
+      drillId: drill.id,
+      stepId: (moved ?? step).id,
+      day,
+      result,
+      touches,
+      drops,
+      startedMs,
+      touchingMs,
+      eased: easedOnCourt(block.changes, conditions),
+      reported,
+      fixed: fixed !== null,
+      feed: conditions.feed,
+      ball: conditions.ball,
+    };
+  });
 }
 
 /**
@@ -54,11 +62,13 @@ export async function refreshAttempts(db: Database): Promise<void> {
     for (const block of blocks) {
       const session = sessions.get(block.sessionId) ?? (await getSession(tx, block.sessionId))!;
       sessions.set(session.id, session);
-      for (const [playerId, own] of groupBy(events.get(block.id) ?? [], (event) => event.playerId)) {
+      const logged = events.get(block.id) ?? [];
+      // What was adjusted for everybody in the block is part of each player's own log.
+      const forAll = forEverybody(logged);
+      for (const [playerId, own] of groupBy(logged, (event) => event.playerId)) {
         const work = playerId === null ? undefined : workOf(book, block, playerId);
         if (playerId === null || !work) continue;
-        const step = { drillId: block.drillId, stepId: work.step.id, measure: work.step.measure };
-        rows.push(...attemptsOf(block, playerId, own, step, session.day));
+        rows.push(...attemptsOf(block, playerId, [...forAll, ...own], work, session.day));
       }
     }
     await replaceAttempts(tx, blockIds, rows);

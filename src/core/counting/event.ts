@@ -1,12 +1,40 @@
-/** A mark a player's count is made of. */
-export const countKinds = ['touch', 'drop', 'zone', 'hold', 'grade', 'lap'] as const;
+/**
+ * A mark a player's count is made of. A `result` is a whole attempt that somebody counted aloud and typed in;
+ * it is marked as reported wherever it shows.
+ */
+export const countKinds = ['touch', 'drop', 'zone', 'hold', 'grade', 'lap', 'result'] as const;
+/** A change of what is counted: it holds from the next attempt on. Without a player it is for everybody in the block. */
+export const adjustKinds = ['step', 'change', 'breathless', 'ball', 'feed'] as const;
+/** What was seen of a checkpoint, or said. */
+export const remarkKinds = ['held', 'broke', 'note'] as const;
 /** A mark of the block's own clock: it belongs to no player. */
 export const clockKinds = ['start', 'pause', 'end'] as const;
-export const eventKinds = [...countKinds, ...clockKinds, 'undo'] as const;
+/**
+ * Court decisions about a block's time: `skip` and `back` move the clock by `value` seconds, `extend` lengthens stretch
+ * number `attempt` by `value` seconds, `share` shortens the dose to `value` of it, `out` leaves the block out (1) or
+ * takes it back in (0), `swap` changes places with the block named in `text`.
+ */
+export const courtKinds = ['skip', 'back', 'extend', 'share', 'out', 'swap'] as const;
+/** Corrections name an event in `ref`: an undo takes it back, a fix gives its attempt another result. */
+export const correctionKinds = ['undo', 'fix'] as const;
+export const eventKinds = [
+  ...countKinds,
+  ...adjustKinds,
+  ...remarkKinds,
+  ...clockKinds,
+  ...courtKinds,
+  ...correctionKinds,
+] as const;
 
 export type CountKind = (typeof countKinds)[number];
+export type AdjustKind = (typeof adjustKinds)[number];
+export type RemarkKind = (typeof remarkKinds)[number];
 export type ClockKind = (typeof clockKinds)[number];
+export type CourtKind = (typeof courtKinds)[number];
 export type EventKind = (typeof eventKinds)[number];
+
+/** Longest text an event carries, letters. */
+export const longestText = 200;
 
 /**
  * One line of the log of a session. The log only ever grows: taking a touch back is another event.
@@ -16,15 +44,19 @@ export type EventKind = (typeof eventKinds)[number];
 export interface TouchEvent {
   readonly id: string;
   readonly blockId: string;
-  /** Null for clock marks. */
+  /** Null for what belongs to the whole block. */
   readonly playerId: string | null;
   readonly kind: EventKind;
   /** The round, set or side it belongs to, from 1. */
   readonly attempt: number;
-  /** Points of a zone, seconds of a hold or lap, a grade; null for a plain touch. */
+  /** Points of a zone, seconds of a hold or lap, a grade, a result; null for a plain touch. */
   readonly value: number | null;
-  /** For an undo: the id of the event it takes back (an undo can be taken back too). */
+  /** For a correction: the id of the event it is about (an undo can be taken back too). */
   readonly ref: string | null;
+  /** A step, change, ball, feed, block or call by its name; a note's words. */
+  readonly text?: string | null;
+  /** Who made the mark, by the name they gave; null for the coach of the session. */
+  readonly by?: string | null;
   /** Wall clock of the device, UTC milliseconds. */
   readonly atMs: number;
   /** The device's monotonic clock since its page opened, milliseconds. */

@@ -1,5 +1,6 @@
 import { BounceSpread } from './bounce-spread';
-import type { TouchEvent } from './event';
+import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
+import { countKinds, type TouchEvent } from './event';
 import { liveEvents } from './live';
 import { better, measures, type Measure } from './measure';
 
@@ -17,6 +18,21 @@ export interface Attempt {
   readonly touchingMs: number;
   /** A row that no drop has ended yet. */
   readonly open: boolean;
+  /** Counted aloud and typed in, not touch by touch. */
+  readonly reported: boolean;
+  /** The last correction of its result; null when there is none. */
+  readonly fixed: Fix | null;
+  /** What it was made under. */
+  readonly conditions: Conditions;
+  /** An event of it: what a correction names. */
+  readonly eventId: string;
+}
+
+/** A result put right afterwards: by whom (null: the coach) and when. */
+export interface Fix {
+  readonly value: number;
+  readonly by: string | null;
+  readonly atMs: number;
 }
 
 /** What one player did in one block. */
@@ -28,6 +44,8 @@ export interface Tally extends Summary {
   readonly score: number;
   /** Shots taken: zone marks, misses included. */
   readonly shots: number;
+  /** What the next attempt is made under. */
+  readonly conditions: Conditions;
 }
 
 interface Draft {
@@ -39,26 +57,53 @@ interface Draft {
   endedMs: number;
   touchingMs: number;
   open: boolean;
+  reported: boolean;
+  fixed: Fix | null;
+  conditions: Conditions;
+  eventId: string;
 }
 
+const counts: readonly string[] = countKinds;
+
 /**
- * The one reducer of the log: events of one player in one block to attempts, bests, totals, rate and score.
- * Any order of arrival, any duplicates and any undos give the same tally (see {@link liveEvents});
- * a drop that comes last never lowers a best.
+ * The one reducer of the log: events of one player in one block (and of the whole block, where they adjust it) to
+ * attempts, bests, totals, rate and score. Any order of arrival, any duplicates and any undos give the same tally (see
+ * {@link liveEvents}); a drop that comes last never lowers a best. An adjustment closes the running attempt, so that
+ * no attempt is made under two conditions.
  */
 export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
   const drafts: Draft[] = [];
-  let score = 0;
-  let shots = 0;
+  const draftOf = new Map<string, Draft>();
   const spreads = new Map<Draft, BounceSpread>();
   const scored = measure === 'points' || measure === 'grade';
-
+  let conditions = asPlanned;
+  let score = 0;
+  let shots = 0;
   for (const event of liveEvents(events)) {
+    if (isAdjustment(event)) {
+      const next = adjusted(conditions, event);
+      const last = drafts.at(-1);
+      if (next !== conditions && last) last.open = false;
+      conditions = next;
+      continue;
+    }
     if (event.playerId === null) continue;
-    const draft = draftFor(drafts, event, measure);
+    if (event.kind === 'fix') {
+      const draft = event.ref === null ? undefined : draftOf.get(event.ref);
+      if (draft) draft.fixed = { value: event.value ?? 0, by: event.by ?? null, atMs: event.atMs };
+      continue;
+    }
+    if (!counts.includes(event.kind)) continue;
+    const draft = draftFor(drafts, event, measure, conditions);
+    draftOf.set(event.id, draft);
     const gap = event.atMs - draft.endedMs;
     draft.endedMs = Math.max(draft.endedMs, event.atMs);
     const value = event.value ?? 0;
+    if (event.kind === 'result') {
+      takeReport(draft, value, measure);
+      if (scored) score += value;
+      continue;
+    }
     if (scored) {
       shots += 1;
       score += value;
@@ -81,27 +126,57 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       draft.result = spread.spreadCm();
     } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
   }
+  for (const draft of drafts) score += putRight(draft, measure, scored);
   const last = drafts.at(-1);
+  const runs = last && last.conditions === conditions && (measure !== 'row' || last.open);
   return {
     ...summaryOf(drafts, measure),
     attempts: drafts.map(({ round: _round, ...draft }, index) => ({ number: index + 1, ...draft })),
-    current: last && (measure !== 'row' || last.open) ? (last.result ?? 0) : 0,
+    current: runs ? (last.result ?? 0) : 0,
     score,
     shots,
+    conditions,
   };
 }
 
-/** The attempt an event belongs to: the last one, or a new one. */
-function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure): Draft {
+/** Measures in which the result is a number of good touches. */
+const countsTouches = (measure: Measure): boolean =>
+  measure === 'row' || measure === 'count' || measure === 'reps' || measure === 'laps';
+
+/** A result that was called out. A row that was counted aloud ended with a drop, as rows do. */
+function takeReport(draft: Draft, value: number, measure: Measure): void {
+  draft.result = value;
+  draft.reported = true;
+  draft.open = false;
+  if (countsTouches(measure)) draft.touches = value;
+  else if (measure === 'hold' || measure === 'lap') draft.touches = 1;
+  if (measure === 'row') draft.drops = 1;
+}
+
+/** Puts a corrected result in; returns by how much the score changes. */
+function putRight(draft: Draft, measure: Measure, scored: boolean): number {
+  if (!draft.fixed) return 0;
+  const before = draft.result ?? 0;
+  draft.result = draft.fixed.value;
+  if (countsTouches(measure)) draft.touches = draft.fixed.value;
+  return scored ? draft.fixed.value - before : 0;
+}
+
+/** The attempt an event belongs to: the last one, or a new one. A report is always a new one. */
+function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditions: Conditions): Draft {
   const { gathering } = measures[measure];
-  const found =
-    gathering === 'round'
-      ? drafts.find((draft) => draft.round === event.attempt)
-      : gathering === 'row' && drafts.at(-1)?.open && drafts.at(-1)?.round === event.attempt
-        ? drafts.at(-1)
-        : undefined;
-  if (found) return found;
   const last = drafts.at(-1);
+  const same = (draft: Draft) =>
+    draft.round === event.attempt && draft.conditions === conditions && !draft.reported;
+  const found =
+    event.kind === 'result'
+      ? undefined
+      : gathering === 'round'
+        ? drafts.find(same)
+        : gathering === 'row' && last?.open && same(last)
+          ? last
+          : undefined;
+  if (found) return found;
   if (last) last.open = false;
   const draft: Draft = {
     round: event.attempt,
@@ -112,6 +187,10 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure): Draft {
     endedMs: event.atMs,
     open: gathering !== 'single',
     touchingMs: 0,
+    reported: false,
+    fixed: null,
+    conditions,
+    eventId: event.id,
   };
   drafts.push(draft);
   return draft;

@@ -4,14 +4,14 @@ import { liveEvents } from '../counting/live';
 /** The state of a block's clock, read from the log: it survives a reload because it is never kept elsewhere. */
 export interface BlockClock {
   readonly state: 'ready' | 'running' | 'paused' | 'ended';
-  /** Running milliseconds gathered before {@link runningSinceMs}. */
+  /** Running milliseconds gathered before {@link runningSinceMs}, with what was skipped or taken back. */
   readonly gatheredMs: number;
   /** Wall time at which the running stretch began; null when not running. */
   readonly runningSinceMs: number | null;
 }
 
 /**
- * The clock of one block from its start, pause and end marks.
+ * The clock of one block from its start, pause, end, skip and back marks.
  * Marks that change nothing (a second start, a pause while paused) are passed over, so that a doubled
  * press or a second device does no harm. A stretch in which the device's clock was set back counts as nothing.
  */
@@ -20,15 +20,24 @@ export function blockClock(events: Iterable<TouchEvent>): BlockClock {
   let runningSinceMs: number | null = null;
   let ended = false;
   let started = false;
+  const gather = (atMs: number) => {
+    if (runningSinceMs !== null) gatheredMs += Math.max(0, atMs - runningSinceMs);
+  };
   for (const event of liveEvents(events)) {
     if (event.kind === 'start') {
       runningSinceMs ??= event.atMs;
       started = true;
       ended = false;
     } else if (event.kind === 'pause' || event.kind === 'end') {
-      if (runningSinceMs !== null) gatheredMs += Math.max(0, event.atMs - runningSinceMs);
+      gather(event.atMs);
       runningSinceMs = null;
       if (event.kind === 'end') ended = true;
+    } else if (event.kind === 'skip') gatheredMs += 1000 * (event.value ?? 0);
+    else if (event.kind === 'back') {
+      // Never before the start, whatever was gathered when the mark was made.
+      gather(event.atMs);
+      if (runningSinceMs !== null) runningSinceMs = event.atMs;
+      gatheredMs = Math.max(0, gatheredMs - 1000 * (event.value ?? 0));
     }
   }
   const state = ended ? 'ended' : runningSinceMs !== null ? 'running' : started ? 'paused' : 'ready';

@@ -8,6 +8,8 @@ export interface Phase {
   readonly seconds: number;
   /** The round, set or side it belongs to, from 1: the `attempt` of touches made in it. */
   readonly round: number;
+  /** The turn it belongs to, from 1, where stations hold fewer than the group. */
+  readonly turn: number;
 }
 
 /** Seconds counted in aloud before work starts: 3, 2, 1. */
@@ -19,12 +21,13 @@ export const countInS = 3;
  * @param workS seconds of work expected for doses without a fixed time (reps, shots), > 0
  */
 export function phasesOf(dose: Dose, workS: number): Phase[] {
-  const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1 }];
+  const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1, turn: 1 }];
   const each = worksOf(dose, workS);
   const restS = dose.kind === 'routine' ? dose.changeS : 'restS' in dose ? dose.restS : 0;
   for (const [index, seconds] of each.entries()) {
-    phases.push({ kind: 'work', seconds, round: index + 1 });
-    if (index < each.length - 1 && restS > 0) phases.push({ kind: 'rest', seconds: restS, round: index + 1 });
+    phases.push({ kind: 'work', seconds, round: index + 1, turn: 1 });
+    if (index < each.length - 1 && restS > 0)
+      phases.push({ kind: 'rest', seconds: restS, round: index + 1, turn: 1 });
   }
   return phases;
 }
@@ -33,7 +36,7 @@ export function phasesOf(dose: Dose, workS: number): Phase[] {
 export function inTurns(phases: readonly Phase[], turns: number): Phase[] {
   const rounds = Math.max(...phases.map((phase) => phase.round));
   return Array.from({ length: turns }, (_, turn) =>
-    phases.map((phase) => ({ ...phase, round: phase.round + turn * rounds })),
+    phases.map((phase) => ({ ...phase, round: phase.round + turn * rounds, turn: turn + 1 })),
   ).flat();
 }
 
@@ -97,6 +100,8 @@ export interface Position {
   /** Seconds left in this phase, > 0 unless done. */
   readonly leftS: number;
   readonly done: boolean;
+  /** The number of the phase, from 0. */
+  readonly index: number;
 }
 
 /**
@@ -108,21 +113,24 @@ export function positionAt(phases: readonly Phase[], elapsedS: number): Position
   const last = phases.at(-1);
   if (!last) throw new RangeError('A block has at least one phase.');
   let endS = 0;
-  for (const phase of phases) {
+  for (const [index, phase] of phases.entries()) {
     endS += phase.seconds;
-    if (elapsedS < endS) return { phase, leftS: endS - elapsedS, done: false };
+    if (elapsedS < endS) return { phase, leftS: endS - elapsedS, done: false, index };
   }
-  return { phase: last, leftS: 0, done: true };
+  return { phase: last, leftS: 0, done: true, index: phases.length - 1 };
 }
 
 /** A sound or sign of the clock, at a number of running seconds from the block's start. */
 export interface Signal {
   readonly atS: number;
-  readonly kind: 'tick' | 'go' | 'stop' | 'end';
+  readonly kind: 'tick' | 'go' | 'ten' | 'stop' | 'end';
 }
 
+/** A stretch of work at least this long has its last ten seconds called, seconds. Ours. */
+export const tenCalledFromS = 20;
+
 /**
- * The signals of a block: 3-2-1 before every stretch of work, go, stop, and the end.
+ * The signals of a block: 3-2-1 before every stretch of work, go, the last ten seconds, stop, and the end.
  * Ticks that would fall before the stretch begins are left out (a rest shorter than three seconds).
  */
 export function signalsOf(phases: readonly Phase[]): Signal[] {
@@ -132,6 +140,8 @@ export function signalsOf(phases: readonly Phase[]): Signal[] {
     const endS = startS + phase.seconds;
     const next = phases[index + 1];
     if (phase.kind === 'work') signals.push({ atS: startS, kind: 'go' });
+    if (phase.kind === 'work' && phase.seconds >= tenCalledFromS)
+      signals.push({ atS: endS - 10, kind: 'ten' });
     if (phase.kind !== 'work' && next?.kind === 'work') {
       for (let tick = countInS; tick >= 1; tick--) {
         if (endS - tick >= startS) signals.push({ atS: endS - tick, kind: 'tick' });

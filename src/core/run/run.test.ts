@@ -45,11 +45,13 @@ describe('phases', () => {
       '1 tick',
       '2 tick',
       '3 go',
+      '13 ten',
       '23 stop',
       '30 tick',
       '31 tick',
       '32 tick',
       '33 go',
+      '43 ten',
       '53 end',
     ]);
   });

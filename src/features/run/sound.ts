@@ -9,6 +9,7 @@ export type SoundContext = Pick<
 const tones: Record<Signal['kind'], { readonly hz: number; readonly seconds: number }> = {
   tick: { hz: 660, seconds: 0.12 },
   go: { hz: 990, seconds: 0.35 },
+  ten: { hz: 780, seconds: 0.2 },
   stop: { hz: 440, seconds: 0.45 },
   end: { hz: 330, seconds: 0.9 },
 };

@@ -15,7 +15,8 @@ import {
   savePlace,
 } from '../house';
 import { addToSession } from '../add-to-session';
-import { createSession, finishSession, loadPlan, removeSession, savePlan, startSession } from '../sessions';
+import { makeHelperLink, withdrawHelperLinks } from '../helper-links';
+import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions';
 import type { PlanForm } from '../schemas/session';
 import { removePlayer, savePlayer } from '../squad';
 import { placePlayer } from '../standing';
@@ -53,8 +54,15 @@ export async function loadPlanAction(id: string): Promise<Outcome<PlanForm>> {
   return loadPlan(await requestContext(), asId(id));
 }
 
-export async function startSessionAction(id: string): Promise<Outcome<null>> {
-  return startSession(await requestContext(), asId(id));
+export async function makeHelperLinkAction(
+  sessionId: string,
+  playerId: string,
+): Promise<Outcome<{ token: string }>> {
+  return makeHelperLink(await requestContext(), asId(sessionId), asId(playerId));
+}
+
+export async function withdrawHelperLinksAction(sessionId: string, playerId: string): Promise<Outcome<null>> {
+  return withdrawHelperLinks(await requestContext(), asId(sessionId), asId(playerId));
 }
 
 export async function finishSessionAction(id: string): Promise<Outcome<null>> {

@@ -22,6 +22,8 @@ import {
   warmths,
   type Drill,
 } from '@/catalogue/types';
+import { callSetNames } from '@/core/calls/call-sets';
+import { callPaces } from '@/core/calls/schedule';
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Dose, DoseKind } from '@/core/dose/dose';
 import { doseFields, doseProblems, onlyDoseFields } from '@/core/dose/limits';
@@ -136,6 +138,13 @@ const stepSchema = object({
     daysApart: within('Days apart', 0, 60),
     fromAge: within('From age', 4, 25),
     origin: origin('Limit'),
+  }).default(undefined),
+  calls: object({
+    set: oneOf('Calls', callSetNames),
+    moveS: within('Seconds an answer takes', 0.5, 30),
+    pace: oneOf('Pace of the calls', callPaces),
+    tossM: number().min(0.2, 'Toss must be from 0.2 to 12 m.').max(12, 'Toss must be from 0.2 to 12 m.'),
+    origin: origin('Calls'),
   }).default(undefined),
 }).test('doses', (step, context) => {
   const kinds = ageBands.map((band) => (step.doses?.[band] as Dose | undefined)?.kind);

@@ -1,6 +1,6 @@
 import { stepAfter } from '@/catalogue';
 import { gateFor, judgedOn } from '@/catalogue/gate';
-import { workOf, type PlanBlock } from '@/catalogue/plan';
+import type { PlanBlock } from '@/catalogue/plan';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
@@ -13,7 +13,8 @@ import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { plannedBlocks } from '../blocks';
 import { bookFor } from '../book';
-import { judgedKey, judgedSteps } from '../decisions';
+import { countedOn, judgedKey, judgedSteps, judgedWork } from '../decisions';
+import { remarksOf, type Remark } from '../remarks';
 import { recentSince } from '../days';
 import { refreshAttempts } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
@@ -27,6 +28,11 @@ export interface ReviewLine {
   readonly dose: Dose;
   /** The step's mark under that dose. */
   readonly gate: Gate;
+  /** How many attempts were counted aloud, and how many were put right afterwards. */
+  readonly reported: number;
+  readonly fixed: number;
+  /** What was noted on court. */
+  readonly remarks: readonly Remark[];
   readonly tally: Summary & { readonly results: readonly (number | null)[] };
   /** Best on this step before this session's day; null when there was none. */
   readonly bestBefore: number | null;
@@ -64,22 +70,30 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
-  const [people, attempts, evidence, decisions] = await Promise.all([
+  const [people, attempts, decisions, said] = await Promise.all([
     getPlayers(db, playerIds),
     attemptsOfBlocks(db, blockIds),
-    evidenceOn(db, judgedSteps(book, planned, playerIds), session, recentSince(session.day)),
     decisionsOfBlocks(db, blockIds),
+    remarksOf(db, blockIds),
   ]);
+  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
+  const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
+  const counted = countedOn(attempts);
+  const judged = judgedSteps(book, planned, coming, counted);
+  const evidence = await evidenceOn(db, judged, session, recentSince(session.day));
   const done = groupBy(attempts, (attempt) => `${attempt.blockId} ${attempt.playerId}`);
 
   const reviewBlock = (block: PlanBlock): ReviewBlock => {
-    const lines = playerIds.flatMap<ReviewLine>((playerId) => {
+    const lines = coming.flatMap<ReviewLine>((player) => {
+      const playerId = player.id;
       const own = done.get(`${block.id} ${playerId}`);
-      const work = workOf(book, block, playerId);
+      const work = judgedWork(book, block, player, counted);
       if (!own || !work) return [];
       const { drill, step, dose } = work;
       const gate = gateFor(step, dose);
-      const summary = summaryOf(own, step.measure);
+      // Touches are of the whole block; bests and attempts of the step they were made on.
+      const onStep = own.filter((attempt) => attempt.stepId === step.id);
+      const summary = { ...summaryOf(own, step.measure), best: summaryOf(onStep, step.measure).best };
       const shown = evidence.find((one) => one.key === judgedKey(block.id, playerId));
       const bestBefore = shown?.bestBefore ?? null;
       const lead = (verdict: Verdict) => {
@@ -93,7 +107,10 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           stepId: step.id,
           dose,
           gate,
-          tally: { ...summary, results: own.map((attempt) => attempt.result) },
+          tally: { ...summary, results: onStep.map((attempt) => attempt.result) },
+          reported: own.filter((attempt) => attempt.reported).length,
+          fixed: own.filter((attempt) => attempt.fixed).length,
+          remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
           bestBefore,
           bestEver:
             summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
@@ -107,10 +124,9 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
     });
     return { ...block, lines };
   };
-  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
   return {
     session: sessionFacts(session),
-    players: playerIds.flatMap((player) => facts.get(player) ?? []),
+    players: coming,
     blocks: planned.map(reviewBlock),
   };
 }

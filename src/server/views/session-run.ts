@@ -1,17 +1,20 @@
 import { gateFor } from '@/catalogue/gate';
-import { timePlan, workOf, type PlanBlock, type Records } from '@/catalogue/plan';
+import type { Book } from '@/catalogue';
+import { stepBeside, workOnCourt } from '@/catalogue/on-court';
+import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/catalogue/plan';
+import { asPlanned } from '@/core/counting/conditions';
 import type { CarePlayer } from '@/core/care/care';
 import type { Place } from '@/core/place/place';
 import type { TouchEvent } from '@/core/counting/event';
-import { eventsOfBlocks } from '@/data/log';
+import { endOfLog, eventsOfBlocks } from '@/data/log';
 import { kitCounts } from '@/data/places';
-import { evidenceOn } from '@/data/results';
+import { evidenceOn, type JudgedStep } from '@/data/results';
 import { blockPlayers, getSession, playersOfSessions } from '@/data/session';
 import { getPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { plannedBlocks } from '../blocks';
 import { bookFor } from '../book';
-import { judgedKey, judgedSteps } from '../decisions';
+import { judgedKey, judgedStep, judgedSteps } from '../decisions';
 import { careHistory } from '../care-history';
 import { recentSince } from '../days';
 import { groundOf } from '../ground';
@@ -32,6 +35,8 @@ export interface RunPlayer {
   readonly playerId: string;
   readonly target: number;
   readonly bestEver: number | null;
+  /** The best they ever did on the steps they could be moved to on court, by step. */
+  readonly bestOn?: Readonly<Record<string, number>>;
 }
 
 export interface RunBlock extends PlanBlock {
@@ -39,6 +44,8 @@ export interface RunBlock extends PlanBlock {
   /** Turns at the stations, and the seconds one of them works. */
   readonly turns: number;
   readonly turnS: number;
+  /** How many work at once. */
+  readonly atOnce: number;
 }
 
 export interface SessionRunView {
@@ -46,6 +53,12 @@ export interface SessionRunView {
   readonly players: readonly PlayerFacts[];
   readonly blocks: readonly RunBlock[];
   readonly events: readonly TouchEvent[];
+  /** The place in the server's log up to which `events` reaches: what comes after is followed from there. */
+  readonly logEnd: number;
+  /** When the booking begins, UTC milliseconds. */
+  readonly bookedStartMs: number;
+  /** Set when a helper counts one child: the token of their link, and the name they gave. */
+  readonly helper?: { readonly token: string };
   /** What the care rules look at besides. */
   readonly care: CareFacts;
 }
@@ -62,18 +75,23 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
-  const [people, own, events, evidence, records, history, ground, kit] = await Promise.all([
-    getPlayers(db, playerIds),
+  // Read before the events: what is stored in between comes twice rather than never.
+  const logEnd = await endOfLog(db);
+  const people = await getPlayers(db, playerIds);
+  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
+  const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
+  const beside = stepsBeside(book, planned, coming);
+  const judged = [...judgedSteps(book, planned, coming), ...beside.map((one) => one.judged)];
+  const [own, events, evidence, records, history, ground, kit] = await Promise.all([
     blockPlayers(db, blockIds),
     eventsOfBlocks(db, blockIds),
-    evidenceOn(db, judgedSteps(book, planned, playerIds), session, recentSince(session.day)),
+    evidenceOn(db, judged, session, recentSince(session.day)),
     recentRecords(db, playerIds, stepsOf(book, planned, playerIds), session.day),
     careHistory(db, book, playerIds, session),
     groundOf(db),
     kitCounts(db),
   ]);
-  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
-  const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
+  const shown = new Map(evidence.map((one) => [one.key, one.bestBefore]));
   const here = ground(session.placeId);
   const time = timePlan(book, planned, coming, records, session.bookedMin, here);
 
@@ -81,19 +99,55 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     const players = playerIds.flatMap<RunPlayer>((playerId) => {
       const work = workOf(book, block, playerId);
       if (!work || work.out) return [];
-      const bestEver = evidence.find((one) => one.key === judgedKey(block.id, playerId))?.bestBefore ?? null;
+      const bestEver = shown.get(judgedKey(block.id, playerId)) ?? null;
+      const bestOn = Object.fromEntries(
+        beside.flatMap((one) => {
+          const best =
+            one.blockId === block.id && one.playerId === playerId ? shown.get(one.judged.key) : null;
+          return best === null || best === undefined ? [] : [[one.judged.stepId, best]];
+        }),
+      );
       const target = own.find((row) => row.blockId === block.id && row.playerId === playerId)?.target;
-      return [{ playerId, bestEver, target: target ?? gateFor(work.step, work.dose).result }];
+      return [{ playerId, bestEver, bestOn, target: target ?? gateFor(work.step, work.dose).result }];
     });
     const timed = time.blocks.find((one) => one.id === block.id);
     const turns = timed?.turns ?? 1;
-    return { ...block, players, turns, turnS: (timed?.activeS ?? 0) / turns };
+    const atOnce = Math.max(1, Math.ceil(players.length / turns));
+    return { ...block, players, turns, atOnce, turnS: (timed?.activeS ?? 0) / turns };
   });
   return {
     session: sessionFacts(session),
     players: coming,
     blocks,
     events,
+    logEnd,
+    bookedStartMs: new Date(`${session.day}T${session.startTime}`).getTime(),
     care: { records, history, place: here.place, kit },
   };
+}
+
+interface Beside {
+  readonly blockId: string;
+  readonly playerId: string;
+  readonly judged: JudgedStep;
+}
+
+/** The steps next to each player's own that they can be moved to in the middle of a block: two up, two back. */
+function stepsBeside(book: Book, blocks: readonly PlanBlock[], players: readonly PlanPlayer[]): Beside[] {
+  return blocks.flatMap((block) =>
+    players.flatMap((player) => {
+      const work = workOf(book, block, player.id);
+      if (!work || work.out) return [];
+      return (['up', 'back'] as const).flatMap((way) => {
+        const first = stepBeside(work.drill, work.step, way);
+        const second = first && stepBeside(work.drill, first, way);
+        return [first, second].flatMap((step) => {
+          const moved = step && workOnCourt(book, block, player, { ...asPlanned, stepId: step.id });
+          if (!moved) return [];
+          const key = `${judgedKey(block.id, player.id)} ${moved.step.id}`;
+          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, player.id, moved) }];
+        });
+      });
+    }),
+  );
 }

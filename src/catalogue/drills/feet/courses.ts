@@ -1,5 +1,6 @@
 import {
   both,
+  called,
   care,
   count,
   course,
@@ -89,6 +90,7 @@ export const ladderWithASwing = drill({
       load: { contacts: 1, strongSide: 0.6 },
       ...count([1, 2, 3, 3], 30, 30, [7, 2]),
       ...pace(4, 3, 0.88),
+      ...called('ends', 3.4),
     },
   ],
 });

@@ -1,5 +1,6 @@
 import {
   both,
+  called,
   care,
   count,
   drill,
@@ -83,6 +84,7 @@ export const markerTouches = drill({
       cue: 'Land from your split step as the call comes.',
       ...count([2, 3, 4, 4], 25, 25, [8, 2, 'ours', 'practice']),
       ...pace(2.8, 2, 0.92),
+      ...called('sides', 2.4),
     },
   ],
 });
@@ -166,6 +168,7 @@ export const starOfFour = drill({
       load: { contacts: 1 },
       ...count([1, 2, 3, 3], 20, 30, [6, 2]),
       ...pace(3.3, 2, 0.9),
+      ...called('star', 2.8),
     },
     {
       id: 'with-a-swing',

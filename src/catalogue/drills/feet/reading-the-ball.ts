@@ -1,4 +1,5 @@
 import {
+  called,
   care,
   drill,
   each,
@@ -132,6 +133,7 @@ export const retreatForTheHighBall = drill({
       load: { overheads: 0.5, strongSide: 0.5 },
       ...graded([4, 6, 8, 10], rightSteps, [13, 2]),
       ...pace(7, 4, 0.7),
+      ...called('hit or catch', 4, { tossM: 4 }),
     },
     {
       id: 'hit-all',
@@ -292,6 +294,7 @@ export const whenToMoveIn = drill({
       cue: 'Two steps in, or stand tall.',
       ...graded([6, 8, 10, 10], zones(['Right answer', 1], ['Wrong answer', 0]), [9, 2]),
       ...pace(4, 1, 0.88),
+      ...called('pressed or even', 3),
     },
     {
       id: 'shown',

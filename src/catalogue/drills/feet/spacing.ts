@@ -1,4 +1,17 @@
-import { care, count, drill, each, fault, feed, pace, reps, space, station, tennis } from '../../make';
+import {
+  called,
+  care,
+  count,
+  drill,
+  each,
+  fault,
+  feed,
+  pace,
+  reps,
+  space,
+  station,
+  tennis,
+} from '../../make';
 
 const habit =
   'About 2,000 good repetitions before a pattern is a habit and several thousand for the whole skill: three, six or twelve months.';
@@ -88,6 +101,7 @@ export const spacingClosed = drill({
       cue: 'Hear it, turn, keep your space.',
       ...count([1, 2, 2, 3], 30, 30, [6, 2]),
       ...pace(4.5, 2, 0.85),
+      ...called('distance', 3.5),
     },
   ],
 });

@@ -1,4 +1,18 @@
-import { both, care, drill, each, fault, feed, graded, pace, row, space, station, zones } from '../../make';
+import {
+  both,
+  called,
+  care,
+  drill,
+  each,
+  fault,
+  feed,
+  graded,
+  pace,
+  row,
+  space,
+  station,
+  zones,
+} from '../../make';
 
 const answers = zones(['Right answer', 1], ['Wrong answer', 0]);
 
@@ -132,6 +146,7 @@ export const colourCall = drill({
       cue: 'Hear it, say it, pat it.',
       ...graded([6, 8, 10, 10], answers, [9, 1]),
       ...pace(4, 2, 0.88),
+      ...called('two colours', 2.5),
     },
     {
       id: 'hands-and-feet',
@@ -141,6 +156,7 @@ export const colourCall = drill({
       cue: 'Colour, limb, home.',
       ...graded([6, 8, 10, 10], answers, [9, 2]),
       ...pace(4.2, 2, 0.84),
+      ...called('four colours', 2.8),
     },
     {
       id: 'let-it-through',
@@ -150,6 +166,7 @@ export const colourCall = drill({
       cue: 'Listen to the end.',
       ...graded([6, 8, 10, 10], answers, [9, 2]),
       ...pace(4.2, 2, 0.82),
+      ...called('colours and none', 2.8),
     },
     {
       id: 'quick-fire',
@@ -159,6 +176,7 @@ export const colourCall = drill({
       cue: 'Home first, then the ears open.',
       ...graded([8, 10, 12, 14], answers, [12, 2]),
       ...pace(3, 2, 0.8),
+      ...called('colours and none', 2.2, { pace: 'pressed' }),
     },
   ],
 });

@@ -1,0 +1,69 @@
+import { amountOf, withAmount } from '@/core/dose/amount';
+import { breathless, scaled } from '@/core/dose/scale';
+import { changesUnder, type Conditions } from '@/core/counting/conditions';
+import { ageBandOf } from './age-band';
+import type { Book } from './book';
+import { isEased } from './changes';
+import { gateFor } from './gate';
+import { sameShape, workOf, type PlanBlock, type PlanPlayer, type Work } from './plan';
+import type { Drill, Step } from './types';
+
+/** A player's step and dose as they are on court: the plan, with what was adjusted since. */
+export interface CourtWork extends Work {
+  /** The changes that act. */
+  readonly changes: readonly string[];
+}
+
+/**
+ * What a player does under some conditions. A step moved to on court is done at the amount of the player's age; a step
+ * that is no longer on the ladder is passed over.
+ * @param share how much of the block's dose is left when it was shortened to end on time
+ */
+export function workOnCourt(
+  book: Book,
+  block: PlanBlock,
+  player: PlanPlayer,
+  conditions: Conditions,
+  share = 1,
+): CourtWork | undefined {
+  const changes = changesUnder(block.changes, conditions);
+  const stood = steppedTo(book, block, player, conditions.stepId);
+  const planned = workOf(
+    book,
+    stood
+      ? { ...block, changes, dose: stood.dose, stepId: stood.step.id, own: noOwn }
+      : { ...block, changes },
+    player.id,
+  );
+  if (!planned) return undefined;
+  const shared = share < 1 ? scaled(planned.dose, share) : planned.dose;
+  return { ...planned, changes, dose: conditions.breathless ? breathless(shared) : shared };
+}
+
+const noOwn: PlanBlock['own'] = [];
+
+function steppedTo(
+  book: Book,
+  block: PlanBlock,
+  player: PlanPlayer,
+  stepId: string | null,
+): { step: Step; dose: PlanBlock['dose'] } | undefined {
+  const planned = stepId === null ? undefined : workOf(book, block, player.id);
+  const step = planned?.drill.steps.find((one) => one.id === stepId);
+  if (!planned || !step || step.id === planned.step.id || !sameShape(step, planned.step)) return undefined;
+  return { step, dose: withAmount(block.dose, amountOf(step.doses[ageBandOf(player.age)])) };
+}
+
+/** The steps of a ladder a player can be moved to in the middle of a block: those counted and dosed in the same way. */
+export function stepBeside(drill: Drill, step: Step, way: 'up' | 'back'): Step | undefined {
+  const at = drill.steps.findIndex((one) => one.id === step.id);
+  const next = drill.steps[way === 'up' ? at + 1 : at - 1];
+  return next && sameShape(next, step) ? next : undefined;
+}
+
+/** Does an attempt stand for its step? Not under an easing, and not with a softer ball than the player's own. */
+export const easedOnCourt = (planned: readonly string[], conditions: Conditions): boolean =>
+  isEased(changesUnder(planned, conditions)) || conditions.softerBall;
+
+/** The mark of a player's step under their dose on court. */
+export const targetOnCourt = ({ step, dose }: Work): number => gateFor(step, dose).result;

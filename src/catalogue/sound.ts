@@ -1,0 +1,18 @@
+import { apexS, beatLimits } from '@/core/calls/beat';
+import type { SoundPlan } from '@/core/calls/timeline';
+import type { Step } from './types';
+
+/** The tempo a step is usually done at, beats a minute: one touch, one beat. Null where there is nothing to beat. */
+export function usualTempo(step: Step): number | null {
+  if (step.measure === 'hold' || step.measure === 'points' || step.measure === 'lap') return null;
+  const tempo = Math.round(60 / step.perTouchS.value);
+  return tempo >= beatLimits.min && tempo <= beatLimits.max ? tempo : null;
+}
+
+/** What a step is called with, at the pace its touches come; null for a step that is not called. */
+export function callsOf(step: Step): SoundPlan['calls'] {
+  if (!step.calls) return null;
+  const { set, moveS, pace, tossM } = step.calls;
+  const leadS = tossM === undefined ? 0 : apexS(tossM);
+  return { set, moveS: Math.max(moveS, leadS), pace, leadS, everyS: step.perTouchS.value };
+}

@@ -1,0 +1,50 @@
+/** A way a call looks, for those who cannot hear it: never by colour alone, a shape stands for it too. */
+export interface Call {
+  /** The spoken and written word; also the name of its sound clip, with hyphens for spaces. */
+  readonly word: string;
+  /** A colour of the call's own, where the call is a colour. */
+  readonly colour?: 'red' | 'blue' | 'green' | 'yellow';
+  readonly sign: '◀' | '▶' | '▲' | '▼' | '●' | '■' | '◆' | '✋' | '👟' | '○';
+}
+
+const call = (word: string, sign: Call['sign'], colour?: Call['colour']): Call => ({
+  word,
+  sign,
+  ...(colour && { colour }),
+});
+
+const colours = ['red', 'blue', 'green', 'yellow'] as const;
+
+/** The sets of calls a drill can be called with. */
+export const callSets = {
+  sides: [call('left', '◀'), call('right', '▶')],
+  ends: [call('forehand', '▶'), call('backhand', '◀')],
+  star: [call('left', '◀'), call('right', '▶'), call('front', '▲'), call('back', '▼')],
+  distance: [call('near', '▲'), call('side', '▶'), call('far', '▼')],
+  'hit or catch': [call('hit', '●'), call('catch', '✋')],
+  'pressed or even': [call('pressed', '▲'), call('even', '■')],
+  'two colours': colours.slice(0, 2).map((colour) => call(`${colour} hand`, '✋', colour)),
+  'four colours': [
+    call('red hand', '✋', 'red'),
+    call('blue hand', '✋', 'blue'),
+    call('green foot', '👟', 'green'),
+    call('yellow foot', '👟', 'yellow'),
+  ],
+  'colours and none': [
+    call('red hand', '✋', 'red'),
+    call('blue hand', '✋', 'blue'),
+    call('green foot', '👟', 'green'),
+    call('yellow foot', '👟', 'yellow'),
+    call('let through', '○'),
+  ],
+  'three markers': ['one', 'two', 'three'].map((word) => call(word, '◆')),
+  'four markers': ['one', 'two', 'three', 'four'].map((word) => call(word, '◆')),
+  'six markers': ['one', 'two', 'three', 'four', 'five', 'six'].map((word) => call(word, '◆')),
+} as const satisfies Record<string, readonly Call[]>;
+
+export type CallSet = keyof typeof callSets;
+export const callSetNames = Object.keys(callSets) as CallSet[];
+export const isCallSet = (name: string): name is CallSet => name in callSets;
+
+/** The file name of a call's clip, without its ending. */
+export const clipName = (word: string): string => word.replaceAll(' ', '-');

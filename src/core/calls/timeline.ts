@@ -1,0 +1,92 @@
+import { seededRandom } from '../random';
+import { signalsOf, type Phase } from '../run/phases';
+import { beats } from './beat';
+import { callSets, clipName, type Call, type CallSet } from './call-sets';
+import { callSchedule, type CallPace } from './schedule';
+
+/** What is heard of a block besides its clock. */
+export interface SoundPlan {
+  /** Beats a minute through the work; null for none. */
+  readonly tempoPerMin: number | null;
+  /** Beats from accent to accent; 0 for none. */
+  readonly accentEvery: number;
+  /** What is called through the work; null for nothing. */
+  readonly calls: {
+    readonly set: CallSet;
+    readonly everyS: number;
+    readonly moveS: number;
+    readonly pace: CallPace;
+    readonly leadS: number;
+  } | null;
+  /** The same seed gives the same calls on every device. */
+  readonly seed: number;
+}
+
+export type ToneName = 'tick' | 'go' | 'ten' | 'stop' | 'end' | 'beat' | 'accent' | 'feed';
+
+/** One thing to hear, and to see for those who cannot. */
+export interface Cue {
+  /** Running seconds from the start of the block. */
+  readonly atS: number;
+  readonly tone: ToneName | null;
+  /** Name of a spoken clip. */
+  readonly clip: string | null;
+  /** The call, with its number from 1 within the block. */
+  readonly call: (Call & { readonly number: number }) | null;
+}
+
+const spoken = { ten: 'last-ten-seconds', stop: 'rest', end: 'time' } as const;
+
+/**
+ * Everything that sounds in a block, in order: the clock's signals (spoken too where a word helps), the beat, and the calls.
+ * The core makes it once; the loudspeaker, the screen and the practice track all follow the same list.
+ */
+export function soundTimeline(phases: readonly Phase[], plan: SoundPlan): Cue[] {
+  const cues: Cue[] = signalsOf(phases).map(({ atS, kind }) => ({
+    atS,
+    tone: kind,
+    clip: kind in spoken ? spoken[kind as keyof typeof spoken] : null,
+    call: null,
+  }));
+  let startS = 0;
+  let number = 0;
+  for (const [index, phase] of phases.entries()) {
+    if (phase.kind === 'work') {
+      if (plan.tempoPerMin !== null)
+        for (const { atS, accent } of beats(plan.tempoPerMin, startS, phase.seconds, plan.accentEvery))
+          cues.push({ atS, tone: accent ? 'accent' : 'beat', clip: null, call: null });
+      if (plan.calls) {
+        const { set, leadS, ...rest } = plan.calls;
+        const options = callSets[set];
+        const random = seededRandom(plan.seed + 7919 * index);
+        const made = callSchedule({ ...rest, leadS, options: options.length, forS: phase.seconds }, random);
+        for (const { atS, option } of made) {
+          const call: Call = options[option]!;
+          // A ball that is called at the top of its flight is fed that much earlier.
+          if (leadS > 0) cues.push({ atS: startS + atS - leadS, tone: 'feed', clip: null, call: null });
+          cues.push({
+            atS: startS + atS,
+            tone: null,
+            clip: clipName(call.word),
+            call: { ...call, number: ++number },
+          });
+        }
+      }
+    }
+    startS += phase.seconds;
+  }
+  return cues.sort((a, b) => a.atS - b.atS);
+}
+
+/** The call that stands at a moment: the last one made, for as long as it can be answered; null when none does. */
+export function callAt(cues: readonly Cue[], atS: number, forS: number): Cue['call'] {
+  const last = cues.findLast((cue) => cue.call !== null && cue.atS <= atS);
+  return last && atS - last.atS <= forS ? last.call : null;
+}
+
+/** A seed from a block's id: every device in the session makes the same calls. */
+export function seedOf(id: string): number {
+  let seed = 2166136261;
+  for (const letter of id) seed = Math.imul(seed ^ letter.charCodeAt(0), 16777619);
+  return seed >>> 0;
+}
