@@ -158,7 +158,7 @@ test('a timed count and a target follow, and the session is finished', async () 
   await page.press('Next block');
   await page.sees('Ring target: Underarm throw');
   for (const zone of ['5 Middle ring', '0 Out', '10 Inner ring', '1 Outer ring'])
-    await page.press(`Mika: ${zone}`);
+    await page.tap(`Mika: ${zone}`);
   await page.becomes(count, 16);
   await page.keys(Key.BACK_SPACE);
   await page.becomes(count, 15);

@@ -138,7 +138,7 @@ test('a grade: ten catches judged by ear, and the sum of their marks', async () 
   await page.press('Next block');
   await work('Head high');
   expect(await axeViolations(browser.driver)).toEqual([]);
-  for (const mark of ['2 Silent', '1 A buzz', '2 Silent', '0 Bounced']) await page.press(`Mika: ${mark}`);
+  for (const mark of ['2 Silent', '1 A buzz', '2 Silent', '0 Bounced']) await page.tap(`Mika: ${mark}`);
   await page.becomes(count, '5');
   await page.sees('4 graded');
 });
@@ -159,7 +159,7 @@ test('laps in a time box, and points', async () => {
   await page.becomes(count, '5');
   await page.press('Next block');
   await page.sees('Underarm throw');
-  for (const zone of ['10 Inner ring', '1 Outer ring']) await page.press(`Mika: ${zone}`);
+  for (const zone of ['10 Inner ring', '1 Outer ring']) await page.tap(`Mika: ${zone}`);
   await page.becomes(count, '11');
   await page.press('Finish session');
   await page.sees('Review: One of each');

@@ -88,6 +88,7 @@ test.each([
 
 test('on court the numbers of the tiles open to their formulas', async () => {
   await browser.driver.get(`${app.url}/sessions/${ids.planned}/run`);
+  await page.press('More');
   await page.press('Numbers');
   await page.sees('Numbers of this block');
   expect(await axeViolations(browser.driver)).toEqual([]);

@@ -93,14 +93,14 @@ await page.sees('All safe on the server');
 await shot('run');
 while (!(await page.text()).includes('Ring target')) await page.press('Next block');
 for (const zone of ['10 Inner ring', '5 Middle ring', '10 Inner ring'])
-  await page.press(`Nessa Quillby: ${zone}`);
-for (const zone of ['5 Middle ring', '1 Outer ring']) await page.press(`Pia Tarnbell: ${zone}`);
+  await page.tap(`Nessa Quillby: ${zone}`);
+for (const zone of ['5 Middle ring', '1 Outer ring']) await page.tap(`Pia Tarnbell: ${zone}`);
 await page.sees('All safe on the server');
 await shot('run-points');
 await driver.manage().addCookie({ name: 'vowstep-theme', value: 'night', sameSite: 'Strict' });
 await driver.get(`${app.url}/sessions/${tennis}/run`);
 await page.sees('Ring target');
-while (!(await page.text()).includes('Palm-up bounce')) await page.press('Block before');
+while (!(await page.text()).includes('Palm-up bounce')) await page.keys('p');
 await shot('run-night');
 await driver.manage().addCookie({ name: 'vowstep-theme', value: 'day', sameSite: 'Strict' });
 await driver.get(`${app.url}/sessions/${held}/review`);

@@ -31,6 +31,7 @@ export function proxy(request: NextRequest): NextResponse {
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
     "connect-src 'self'",
+    "worker-src 'self'",
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",
@@ -47,4 +48,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|icon.svg).*)'] };
+export const config = { matcher: ['/((?!_next/static|icon.svg|calls/|sw.js).*)'] };

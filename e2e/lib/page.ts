@@ -32,6 +32,19 @@ export class Page {
     });
   }
 
+  /**
+   * Puts a finger on a counting zone. Zones of a target lie on one another as on the floor, so a click into the middle
+   * of one would land on another.
+   */
+  async tap(words: string): Promise<void> {
+    await this.settled(async () => {
+      await this.driver.executeScript(
+        `arguments[0].dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }))`,
+        await this.button(words),
+      );
+    });
+  }
+
   /** Ticks a box by its label or accessible name. */
   async tick(words: string): Promise<void> {
     await this.settled(async () => {

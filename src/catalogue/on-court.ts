@@ -54,11 +54,14 @@ function steppedTo(
   return { step, dose: withAmount(block.dose, amountOf(step.doses[ageBandOf(player.age)])) };
 }
 
-/** The steps of a ladder a player can be moved to in the middle of a block: those counted and dosed in the same way. */
+/**
+ * The step a player can be moved to in the middle of a block: the next one up or back that is counted and dosed in the
+ * same way, because everybody in a block shares its clock. Undefined when there is none.
+ */
 export function stepBeside(drill: Drill, step: Step, way: 'up' | 'back'): Step | undefined {
   const at = drill.steps.findIndex((one) => one.id === step.id);
-  const next = drill.steps[way === 'up' ? at + 1 : at - 1];
-  return next && sameShape(next, step) ? next : undefined;
+  const fits = (one: Step) => sameShape(one, step);
+  return way === 'up' ? drill.steps.slice(at + 1).find(fits) : drill.steps.slice(0, at).findLast(fits);
 }
 
 /** Does an attempt stand for its step? Not under an easing, and not with a softer ball than the player's own. */

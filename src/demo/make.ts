@@ -11,7 +11,7 @@ import type { Context } from '@/server/context';
 import { decide } from '@/server/decisions';
 import { ingestTouches } from '@/server/ingest';
 import type { DecisionForm } from '@/server/schemas/decision';
-import { createSession, finishSession, savePlan, startSession } from '@/server/sessions';
+import { createSession, finishSession, savePlan } from '@/server/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house';
 import { savePlayer } from '@/server/squad';
 import { sessionReviewView } from '@/server/views/session-review';
@@ -110,7 +110,6 @@ async function heldSession(
 ): Promise<number> {
   const context = at(day, weekly.startTime);
   const { id, blocks } = await planned(context, weekly, day, placeIds, coming);
-  must(await startSession(context, id));
   const events = logOf(context, blocks, week, coming, random, ids);
   for (let from = 0; from < events.length; from += maxBatch)
     must(await ingestTouches(context, { events: events.slice(from, from + maxBatch) }));

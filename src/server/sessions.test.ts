@@ -1,6 +1,6 @@
 import { blocksOfSessions, getSession, sessionsBetween } from '@/data/session';
 import { ingestTouches } from './ingest';
-import { createSession, finishSession, loadPlan, removeSession, savePlan, startSession } from './sessions';
+import { createSession, finishSession, loadPlan, removeSession, savePlan } from './sessions';
 import { savePlayer } from './squad';
 import { ada, booking, eventsOf, ids, oneBlockSession, problem, scratch, value } from './testing/scratch';
 
@@ -110,9 +110,13 @@ test('a block of another session cannot be drawn into a plan', async () => {
 
 test('a session is started, finished, taken off the list and put back; unknown ones are named', async () => {
   const { context } = box;
-  const { sessionId } = await oneBlockSession(context);
-  value(await startSession(context, sessionId));
-  value(await startSession({ ...context, nowMs: context.nowMs + 5000 }, sessionId));
+  const { sessionId, block } = await oneBlockSession(context);
+  const nextId = ids();
+  const start = () => ({
+    events: [{ ...eventsOf('x', block.id, null, nextId)[0]!, kind: 'start' as const }],
+  });
+  value(await ingestTouches(context, start()));
+  value(await ingestTouches({ ...context, nowMs: context.nowMs + 5000 }, start()));
   expect(await getSession(context.db, sessionId)).toMatchObject({
     state: 'running',
     startedAtMs: context.nowMs,
@@ -123,6 +127,6 @@ test('a session is started, finished, taken off the list and put back; unknown o
   expect(await sessionsBetween(context.db, '0000', '9999')).toEqual([]);
   value(await removeSession(context, sessionId, false));
   expect(await sessionsBetween(context.db, '0000', '9999')).toHaveLength(1);
-  for (const act of [startSession, finishSession, loadPlan])
+  for (const act of [finishSession, loadPlan])
     expect(problem(await act(context, 'no-such'))).toContain('not on record');
 });

@@ -218,21 +218,6 @@ function sameWork(before: PlanBlock | undefined, plan: PlanForm, blockId: string
   );
 }
 
-/** Starts a session; starting a running one again changes nothing. */
-export async function startSession(context: Context, id: string): Promise<Outcome<null>> {
-  return write(context.db, async (tx) => {
-    const session = await getSession(tx, id);
-    if (!session) return unknownSession;
-    if (session.state !== 'running')
-      await updateSession(tx, id, {
-        state: 'running',
-        startedAtMs: session.startedAtMs ?? context.nowMs,
-        finishedAtMs: null,
-      });
-    return done(null);
-  });
-}
-
 /** Ends a session and brings its results up to date. */
 export async function finishSession(context: Context, id: string): Promise<Outcome<null>> {
   const ended = await write(context.db, async (tx) => {

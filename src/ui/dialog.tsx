@@ -9,11 +9,13 @@ export interface DialogProps {
   readonly onOpenChange: (open: boolean) => void;
   readonly title: string;
   readonly intro?: string;
+  /** False where fields are only one thing among others: a sheet of switches should not call up a keyboard. */
+  readonly startsAtField?: boolean;
   readonly children: ReactNode;
 }
 
 /** A sheet laid over the page for one task. */
-export function Dialog({ open, onOpenChange, title, intro, children }: DialogProps) {
+export function Dialog({ open, onOpenChange, title, intro, startsAtField = true, children }: DialogProps) {
   // Opened by any button, not by a trigger of the library's: where the focus was is where it goes back to.
   const before = useRef<Element | null>(null);
   return (
@@ -28,7 +30,9 @@ export function Dialog({ open, onOpenChange, title, intro, children }: DialogPro
           onOpenAutoFocus={(event) => {
             before.current = document.activeElement;
             // A form starts at its first field, not at the button that closes it.
-            const first = (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea');
+            const first =
+              startsAtField &&
+              (event.target as HTMLElement).querySelector<HTMLElement>('input, select, textarea');
             if (!first) return;
             event.preventDefault();
             first.focus();

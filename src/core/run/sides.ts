@@ -1,7 +1,7 @@
 import type { Measure } from '../counting/measure';
 import type { Dose } from '../dose/dose';
 
-/** What a round is, in words a child understands; empty where rounds do not differ. */
+/** What a round is, in words a child understands; empty where rounds do not differ, or where the clock says it all. */
 export interface RoundWords {
   /** "Set 2 of 3". */
   readonly set: string;
@@ -30,8 +30,9 @@ export function roundWords(dose: Dose, measure: Measure, round: number): RoundWo
   const turnsRound = dose.kind === 'course' || (dose.kind === 'timed' && measure === 'laps');
   const rounds = 'rounds' in dose ? dose.rounds : dose.kind === 'growing' ? dose.lines : 1;
   const what = dose.kind === 'growing' ? 'Line' : 'Round';
+  const byClock = dose.kind === 'timed' || dose.kind === 'routine';
   return {
-    set: rounds > 1 ? `${what} ${Math.min(round, rounds)} of ${rounds}` : '',
+    set: rounds > 1 && !byClock ? `${what} ${Math.min(round, rounds)} of ${rounds}` : '',
     side: turnsRound && rounds > 1 ? ways[(round - 1) % 2]! : '',
   };
 }

@@ -37,6 +37,15 @@ export class SteadyClock {
     this.#lastMs = ms;
   }
 
+  /**
+   * Takes over another device's time, so that two devices agree on where a block's clock stands. Only for a device that
+   * has logged nothing yet: its time may jump back here.
+   */
+  alignTo(ms: number): void {
+    this.now();
+    this.#lastMs = ms;
+  }
+
   now(): number {
     const wall = this.#clocks.now();
     const mono = this.#clocks.mono();

@@ -1,6 +1,6 @@
 import { clockTime } from '@/core/words';
 import type { BlockClock } from '@/core/run/block-clock';
-import type { Phase, Position } from '@/core/run/phases';
+import { tenCalledFromS, type Phase, type Position } from '@/core/run/phases';
 import { cx } from '@/ui/class-names';
 
 const stateWords = { ready: 'Ready', running: '', paused: 'Paused', ended: 'Ended' } as const;
@@ -10,25 +10,32 @@ export interface BlockClockFaceProps {
   readonly clock: BlockClock;
   readonly position: Position;
   readonly phases: readonly Phase[];
+  /** Rounds of one turn, and the turns that follow one another. */
+  readonly turns: number;
+  /** Seconds the session runs over its booking, where that is worth a word; else null. */
+  readonly lateS: number | null;
+  readonly onOpen: () => void;
 }
 
 /** The block's clock: 3-2-1, work, rest, and the end, in words, colour and size. */
-export function BlockClockFace({ clock, position, phases }: BlockClockFaceProps) {
+export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }: BlockClockFaceProps) {
   const { phase, leftS, done } = position;
   const running = clock.state === 'running';
   const ready = clock.state === 'ready';
   const word = done ? 'Time' : running ? words[phase.kind] : stateWords[clock.state];
-  const rounds = phases.at(-1)?.round ?? 1;
+  const rounds = (phases.at(-1)?.round ?? 1) / turns;
+  const ten = running && !done && phase.kind === 'work' && phase.seconds >= tenCalledFromS && leftS <= 10;
   const firstWorkS = phases.find(({ kind }) => kind === 'work')?.seconds ?? 0;
   // While waiting to start, the clock shows the work to come rather than its count-in.
   const shownS = done ? 0 : Math.ceil((ready ? firstWorkS : leftS) - 1e-9);
   return (
-    <div
-      role="timer"
-      aria-label={`${word}, ${clockTime(shownS)} left`}
+    <button
+      type="button"
+      onClick={onOpen}
+      aria-label={`Time: ${word}, ${clockTime(shownS)} left${lateS === null ? '' : `, session ${clockTime(lateS)} late`}`}
       data-phase={done ? 'done' : phase.kind}
       className={cx(
-        'flex items-center gap-3 rounded-md border-3 px-4 py-0.5',
+        'flex min-h-16 flex-1 items-center justify-end gap-3 rounded-md border-3 px-4 py-0.5 sm:flex-none',
         done
           ? 'border-stop bg-stop-bg text-stop'
           : running && phase.kind === 'work'
@@ -37,16 +44,25 @@ export function BlockClockFace({ clock, position, phases }: BlockClockFaceProps)
       )}
     >
       <span className="text-right leading-tight">
-        <span className="block text-xl font-bold">{word}</span>
-        {rounds > 1 && (
-          <span className="block text-lg">
-            round {phase.round} of {rounds}
+        <span className="block text-xl font-bold">{ten ? 'Last ten seconds' : word}</span>
+        <span className="block text-lg">
+          {rounds > 1 && `round ${phase.round - (phase.turn - 1) * rounds} of ${rounds}`}
+          {rounds > 1 && turns > 1 && ', '}
+          {turns > 1 && `turn ${phase.turn} of ${turns}`}
+        </span>
+        {lateS !== null && (
+          <span className="block rounded-sm bg-care-bg px-1 text-base font-bold text-care" data-late>
+            {clockTime(lateS)} late
           </span>
         )}
       </span>
-      <span className="tabular min-w-32 text-right font-head text-6xl font-extrabold">
+      <span
+        role="timer"
+        aria-label={`${word}, ${clockTime(shownS)} left`}
+        className="tabular min-w-32 text-right font-head text-6xl font-extrabold"
+      >
         {phase.kind === 'countIn' && running && !done ? shownS : clockTime(shownS)}
       </span>
-    </div>
+    </button>
   );
 }

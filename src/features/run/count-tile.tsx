@@ -1,152 +1,213 @@
 'use client';
 
-import { memo, useMemo, type ReactNode } from 'react';
+import { Keyboard } from 'lucide-react';
+import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import type { Step } from '@/catalogue/types';
-import { better, reaches } from '@/core/counting/measure';
+import { better, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
-import { tally, type Tally } from '@/core/counting/tally';
-import type { RunPlayer } from '@/server/views/session-run';
+import { summaryOf, tally, type Tally } from '@/core/counting/tally';
+import type { Dose } from '@/core/dose/dose';
+import { roundWords as wordsOfRound } from '@/core/run/sides';
+import { roundNow } from '@/core/run/round';
+import type { Phase } from '@/core/run/phases';
 import { cx } from '@/ui/class-names';
+import { PressZone } from './press-zone';
+import { sentenceAfter } from './say';
+import { TargetZones } from './target-zones';
 
 export interface CountTileProps {
+  readonly playerId: string;
   readonly name: string;
-  /** The key that counts a touch: 1 to 6. */
+  /** The key that counts a touch: 1 to 8. */
   readonly digit: number;
   readonly step: Step;
+  readonly dose: Dose;
   /** True when this player works on a step of their own: its name stands on the tile. */
   readonly ownStep?: boolean;
-  readonly player: RunPlayer;
+  /** What else differs from the plan, in a few words. */
+  readonly under?: string;
+  readonly target: number;
+  readonly bestEver: number | null;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
-  /** Seconds of a whole hold, and of the running one so far; 0 for other measures. */
-  readonly fullHoldS: number;
+  readonly onType: (playerId: string) => void;
+  readonly onSay: (sentence: string) => void;
+  /** Seconds of the running hold so far; 0 for other measures. */
   readonly heldS: number;
+  readonly phases: readonly Phase[];
+  /** The round of the clock, from 1 within a turn. */
+  readonly round: number;
+  /** Whose turn it is where stations hold fewer than the group. */
+  readonly turn: 'now' | 'waits' | null;
 }
 
 /** One child on court: the count, and the zones that make it. */
-export const CountTile = memo(function CountTile({
-  name,
-  digit,
-  step,
-  ownStep = false,
-  player,
-  events,
-  onMark,
-  fullHoldS,
-  heldS,
-}: CountTileProps) {
-  const result = useMemo(() => tally(events, step.measure), [events, step.measure]);
-  const mark = (kind: CountKind, value?: number) => onMark(player.playerId, kind, value);
-  const bestToday = result.best ?? (step.measure === 'lap' || step.measure === 'steadiness' ? '–' : 0);
-  const best = better(step.measure, player.bestEver, result.best);
-  const there = result.best !== null && reaches(step.measure, result.best, player.target);
-  const newBest = result.best !== null && player.bestEver !== null && best !== player.bestEver;
-  const line = (
-    <p className="flex flex-wrap justify-center gap-x-[0.7em] text-[clamp(1.125rem,6cqh,2rem)] leading-tight">
-      <span className={cx(there && 'font-bold text-safe')}>
-        aim {player.target}
-        {there && ' ✓'}
-      </span>
-      <span className={cx(newBest && 'font-bold text-safe')}>
-        today <span data-best>{bestToday}</span>
-      </span>
-      <span>ever {player.bestEver ?? '–'}</span>
-    </p>
-  );
-  const title = (
-    <span className="flex items-center justify-center gap-2 text-[clamp(1.25rem,7cqh,2.5rem)] leading-tight font-bold">
-      <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{digit}</kbd> {name}
-      {ownStep && <span className="truncate text-base font-semibold text-soft">{step.title}</span>}
-    </span>
-  );
+export const CountTile = memo(function CountTile(props: CountTileProps) {
+  const { playerId, name, digit, step, dose, target, bestEver, events, onMark, onType, heldS } = props;
+  const { measure } = step;
+  const result = useMemo(() => tally(events, measure), [events, measure]);
+  useSpoken(props, result);
+  const mark = (kind: CountKind, value?: number) => onMark(playerId, kind, value);
+  const tries = result.touches + result.drops;
+  // Sets and lines go by what was done; holds and time boxes by the clock.
+  const done = dose.kind === 'reps' || dose.kind === 'course' || dose.kind === 'growing';
+  const round = done ? (roundNow(dose, props.phases, 0, tries) ?? 1) : props.round;
+  const { set, side } = wordsOfRound(dose, measure, round);
+  const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
+  const line = <Line measure={measure} result={result} target={target} bestEver={bestEver} />;
 
-  const zoneKind = step.measure === 'grade' ? 'grade' : 'zone';
-  if (step.measure === 'points' || step.measure === 'grade')
+  if (measure === 'points' || measure === 'grade') {
+    const left = Math.max(
+      0,
+      (dose.kind === 'shots' ? dose.shots : dose.kind === 'reps' ? dose.reps : 0) - result.shots,
+    );
+    const most = result.score + left * Math.max(...(step.zones ?? []).map((zone) => zone.points), 0);
     return (
-      <Frame name={name}>
-        <div className="grid min-h-0 flex-1 grid-cols-2 gap-2 p-2">
-          <div className="flex flex-col items-center justify-center">
+      <Frame {...props}>
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,5fr)_minmax(0,6fr)] grid-rows-[minmax(0,1fr)] gap-2 p-2">
+          <div className="flex min-w-0 flex-col items-center justify-between text-center">
             {title}
             <Count value={result.score} />
-            <p className="text-lg">
-              {step.measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}
-            </p>
-            {line}
+            <div className="flex w-full items-end justify-between gap-1">
+              <p className="min-w-0 flex-1 text-lg leading-tight">
+                {measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}, {left} left
+                {left > 0 && <span className="block">at most {most}</span>}
+                {line}
+              </p>
+              <TypeButton name={name} onType={() => onType(playerId)} />
+            </div>
           </div>
-          <div className="flex flex-col gap-2">
-            {step.zones?.map((zone, index) => (
-              <Zone
-                key={zone.label}
-                data-zone-of={index === 0 ? digit : undefined}
-                onPress={() => mark(zoneKind, zone.points)}
-                className="min-h-16 flex-1 rounded-md border-2 border-ink bg-sheet px-2 font-semibold active:bg-chalk"
-              >
-                <span className="sr-only">{name}: </span>
-                <span className="text-2xl font-bold">{zone.points}</span> {zone.label}
-              </Zone>
-            ))}
-          </div>
+          <TargetZones
+            name={name}
+            digit={digit}
+            step={step}
+            onZone={(points) => mark(measure === 'grade' ? 'grade' : 'zone', points)}
+          />
         </div>
       </Frame>
     );
+  }
 
-  const hold = step.measure === 'hold';
-  const lap = step.measure === 'lap';
+  const hold = measure === 'hold';
+  const lap = measure === 'lap';
+  const fullHoldS = dose.kind === 'hold' ? dose.holdS : 0;
   const press = () => (hold ? mark('hold', fullHoldS) : mark(lap ? 'lap' : 'touch'));
   return (
-    <Frame name={name}>
-      <Zone
+    <Frame {...props}>
+      <PressZone
         data-touch-of={digit}
         onPress={press}
         className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
       >
         {title}
-        <span className="sr-only">{pressWords[step.measure] ?? 'count a touch'}</span>
+        <span className="sr-only">{pressWords[measure] ?? 'count a touch'}</span>
         <Count value={shown(result, step)} />
         {line}
-      </Zone>
-      <Zone
-        data-miss-of={digit}
-        onPress={() => (hold ? mark('drop', heldS) : mark('drop'))}
-        className="min-h-16 border-t-2 border-ink bg-chalk text-xl font-bold active:bg-line"
-      >
-        <span className="sr-only">{name}: </span>
-        {hold ? 'Let go' : lap || step.measure === 'laps' ? 'Broken off' : 'Count a miss'}
-      </Zone>
+      </PressZone>
+      <div className="flex border-t-2 border-ink bg-chalk">
+        <PressZone
+          data-miss-of={digit}
+          onPress={() => (hold ? mark('drop', heldS) : mark('drop'))}
+          className="min-h-16 flex-1 text-xl font-bold active:bg-line"
+        >
+          <span className="sr-only">{name}: </span>
+          {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
+        </PressZone>
+        <TypeButton name={name} onType={() => onType(playerId)} beside />
+      </div>
     </Frame>
   );
 });
 
-interface ZoneProps {
-  readonly onPress: () => void;
-  readonly className: string;
-  readonly children: ReactNode;
-  readonly 'data-touch-of'?: number;
-  readonly 'data-miss-of'?: number;
-  readonly 'data-zone-of'?: number;
+/** Tells screen readers what a sighted coach reads at a glance, and no more. */
+function useSpoken({ name, step, target, onSay }: CountTileProps, result: Tally): void {
+  const before = useRef(result);
+  useEffect(() => {
+    const sentence = sentenceAfter(name, step.measure, target, before.current, result);
+    before.current = result;
+    if (sentence) onSay(sentence);
+  }, [name, step.measure, target, result, onSay]);
 }
 
-/** A zone that counts when the finger comes down, not when it lifts: the count follows the eye, and a sliding thumb still counts. */
-function Zone({ onPress, className, children, ...rest }: ZoneProps) {
+function Title({
+  digit,
+  name,
+  step,
+  ownStep,
+  under,
+  turn,
+  roundWords,
+}: CountTileProps & { readonly roundWords: string }) {
+  const small = [ownStep && step.title, under, roundWords, turn === 'waits' && 'waits']
+    .filter(Boolean)
+    .join(' · ');
+  return (
+    <span className="block max-w-full px-1 text-center leading-tight">
+      <span className="flex items-center justify-center gap-2 text-[clamp(1.25rem,7cqh,2.5rem)] font-bold">
+        <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{digit}</kbd>
+        <span className="truncate">{name}</span>
+      </span>
+      {small && <span className="line-clamp-2 text-[clamp(1rem,5cqh,1.5rem)] text-soft">{small}</span>}
+    </span>
+  );
+}
+
+function Line({
+  measure,
+  result,
+  target,
+  bestEver,
+}: Pick<CountTileProps, 'target' | 'bestEver'> & { readonly measure: Measure; readonly result: Tally }) {
+  // Today's best is of the step that is worked on now.
+  const own = result.attempts.filter((one) => one.conditions.stepId === result.conditions.stepId);
+  const { best } = summaryOf(own, measure);
+  const there = best !== null && reaches(measure, best, target);
+  const newBest = best !== null && bestEver !== null && better(measure, bestEver, best) !== bestEver;
+  return (
+    <span
+      className={cx(
+        'flex flex-wrap justify-center gap-x-[0.7em] leading-tight',
+        measure !== 'points' && measure !== 'grade' && 'text-[clamp(1.125rem,6cqh,2rem)]',
+      )}
+    >
+      <span className={cx(there && 'font-bold text-safe')}>
+        aim {target}
+        {there && ' ✓'}
+      </span>
+      <span className={cx(newBest && 'font-bold text-safe')}>
+        today <span data-best>{best ?? (measure === 'lap' || measure === 'steadiness' ? '–' : 0)}</span>
+      </span>
+      <span>ever {bestEver ?? '–'}</span>
+    </span>
+  );
+}
+
+/** For what was counted aloud. */
+function TypeButton({
+  name,
+  onType,
+  beside = false,
+}: {
+  name: string;
+  onType: () => void;
+  beside?: boolean;
+}) {
   return (
     <button
       type="button"
-      onPointerDown={(event) => {
-        if (event.button === 0) onPress();
-      }}
-      onClick={(event) => {
-        // Keys and assistive technology press without a pointer.
-        if (event.detail === 0) onPress();
-      }}
-      className={cx('touch-manipulation select-none', className)}
-      {...rest}
+      onClick={onType}
+      aria-label={`${name}: type a count`}
+      className={cx(
+        'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
+        beside ? 'border-l-2 border-ink' : 'shrink-0 rounded-md border-2 border-edge',
+      )}
     >
-      {children}
+      <Keyboard aria-hidden size={22} /> Type
     </button>
   );
 }
 
-const pressWords: Partial<Record<Step['measure'], string>> = {
+const pressWords: Partial<Record<Measure, string>> = {
   hold: 'held to the end',
   lap: 'lap done',
   laps: 'count a lap',
@@ -160,11 +221,15 @@ function shown(result: Tally, step: Step): number {
   return step.measure === 'reps' || step.measure === 'steadiness' ? result.touches : result.current;
 }
 
-function Frame({ name, children }: { name: string; children: ReactNode }) {
+function Frame({ name, turn, children }: Pick<CountTileProps, 'name' | 'turn'> & { children: ReactNode }) {
   return (
     <section
-      aria-label={name}
-      className="@container-size flex min-h-72 flex-col overflow-hidden rounded-md border-3 md:min-h-0 border-ink bg-sheet"
+      aria-label={turn === null ? name : `${name}, ${turn === 'now' ? 'on turn' : 'waits'}`}
+      data-turn={turn ?? undefined}
+      className={cx(
+        '@container-size flex min-h-0 flex-col overflow-hidden rounded-md border-3 bg-sheet',
+        turn === 'now' ? 'border-now' : turn === 'waits' ? 'border-dashed border-edge' : 'border-ink',
+      )}
     >
       {children}
     </section>

@@ -38,11 +38,18 @@ const tile = (
       name="Mika"
       digit={1}
       step={plainBook.step(drill, step)!}
-      player={{ playerId: 'p', target: 5, bestEver: 7 }}
+      playerId="p"
+      dose={plainBook.step(drill, step)!.doses['10-12']}
+      target={5}
+      bestEver={7}
       events={marks(kinds)}
       onMark={() => undefined}
-      fullHoldS={0}
+      onType={() => undefined}
+      onSay={() => undefined}
       heldS={0}
+      phases={phasesOf(plainBook.step(drill, step)!.doses['10-12'], 30)}
+      round={1}
+      turn={null}
       {...more}
     />,
   );
@@ -59,7 +66,7 @@ describe('a tile says', () => {
       ['touch'],
     ];
     expect(tile('palm-up-bounce', 'row-20', row)).toBe(
-      '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss',
+      '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss Type',
     );
     expect(tile('palm-up-bounce', 'row-20', [])).toContain('0 aim 5 today 0 ever 7');
   });
@@ -72,15 +79,16 @@ describe('a tile says', () => {
         ['zone', 10],
         ['zone', 0],
       ],
-      { player: { playerId: 'p', target: 40, bestEver: null } },
+      { target: 40, bestEver: null },
     );
-    expect(text).toContain('10 2 shots aim 40 today 10 ever –');
+    // Ten shots a round: eight are left, and ten points each are still possible.
+    expect(text).toContain('10 2 shots, 8 left at most 90 aim 40 today 10 ever –');
     expect(text).toMatch(/Mika: 10 Inner ring Mika: 5 Middle ring Mika: 1 Outer ring Mika: 0 Out$/);
   });
 
   test('a hold: held or let go', () => {
     expect(tile('wrist-and-forearm', 'band-outwards', [['hold', 20]])).toMatch(
-      /held to the end 20 .* Mika: Let go$/,
+      /held to the end 20 .* Mika: Let go Type$/,
     );
   });
 
@@ -105,7 +113,7 @@ describe('a tile of the other measures says', () => {
     ]);
     expect(text).toContain('lap done 6.8 ');
     expect(text).toContain('today 6.8');
-    expect(text).toMatch(/Broken off$/);
+    expect(text).toMatch(/Broken off Type$/);
     expect(tile('triangle-run', 'timed-lap', [])).toContain('today –');
   });
   test('laps and bounces: how many; steadiness has no number before four bounces', () => {
@@ -127,6 +135,9 @@ describe('the clock says', () => {
         clock={{ state, gatheredMs: 0, runningSinceMs: state === 'running' ? 0 : null }}
         position={positionAt(phases, elapsedS)}
         phases={phases}
+        turns={1}
+        lateS={null}
+        onOpen={() => undefined}
       />,
     );
   test.each([
@@ -154,6 +165,7 @@ describe('where the counts are is said', () => {
           loose: 0,
           heldBack: 0,
           trouble: null,
+          closed: null,
           reachable: true,
           ...more,
         }}

@@ -20,9 +20,9 @@ test('events rest on the device until they are removed, and another page finds t
   const [a, b] = [event(), event()];
   const store = deviceStore();
   await Promise.all([store.put(a), store.put(b), store.put(a)]);
-  const ids = async () => (await deviceStore().all()).map((one) => one.id).sort();
+  const ids = async () => (await deviceStore().waiting()).map((one) => one.id).sort();
   expect(await ids()).toEqual([a.id, b.id].sort());
-  await store.remove([a.id, 'unknown']);
+  await store.settle([a]);
   expect(await ids()).toEqual([b.id]);
 });
 

@@ -6,14 +6,15 @@ import { gateFor } from '@/catalogue/gate';
 import type { Explanation } from '@/core/explain';
 import { explainBest, explainRate, explainTouches } from '@/core/explanations/results';
 import { marksInWords, resultInWords } from '@/core/counting/measure';
-import { tally } from '@/core/counting/tally';
+import { summaryOf, tally } from '@/core/counting/tally';
 import type { PlayerFacts } from '@/server/views/player-facts';
-import type { RunPlayer } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Figure } from '@/ui/figure';
+import { AttemptsList } from './attempts-list';
+import { Chip } from './chip';
 import type { RunLog } from './run-log';
-import type { BlockRun } from './use-block';
+import type { BlockRun, PlayerNow } from './use-block';
 
 export interface NumbersSheetProps {
   readonly run: BlockRun;
@@ -24,14 +25,11 @@ export interface NumbersSheetProps {
 /** The numbers of the tiles, each opened to where it comes from: the tiles themselves are all zone. */
 export function NumbersSheet(props: NumbersSheetProps) {
   const [open, setOpen] = useState(false);
+  const [whose, setWhose] = useState<PlayerFacts | null>(props.players[0] ?? null);
   return (
     <>
-      <button
-        type="button"
-        onClick={() => setOpen(true)}
-        className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
-      >
-        <Sigma aria-hidden size={22} /> Numbers
+      <button type="button" onClick={() => setOpen(true)} className={buttonClass('plain', 'min-h-12')}>
+        <Sigma aria-hidden size={20} /> Numbers
       </button>
       <Dialog
         open={open}
@@ -56,6 +54,14 @@ export function NumbersSheet(props: NumbersSheetProps) {
             ))}
           </tbody>
         </table>
+        <div role="group" aria-label="Whose attempts" className="mt-4 flex flex-wrap gap-1.5">
+          {props.players.map((player) => (
+            <Chip key={player.id} on={player.id === whose?.id} onPress={() => setWhose(player)}>
+              {player.name}
+            </Chip>
+          ))}
+        </div>
+        {whose && <AttemptsList run={props.run} player={whose} log={props.log} />}
       </Dialog>
     </>
   );
@@ -63,11 +69,13 @@ export function NumbersSheet(props: NumbersSheetProps) {
 
 function Row({ player, run, log }: { player: PlayerFacts } & NumbersSheetProps) {
   const { block } = run;
-  const { step } = run.workOf(player.id);
-  const own = block.players.find((one) => one.playerId === player.id)!;
-  const result = tally(log.events(block.id, player.id), step.measure);
-  const results = result.attempts.map((attempt) => attempt.result);
-  const { best, ratePerMin } = result;
+  const now = run.playerNow(player.id);
+  const { step } = now.work;
+  const result = tally(log.eventsOf(block.id, player.id), step.measure);
+  const onStep = result.attempts.filter((one) => one.conditions.stepId === result.conditions.stepId);
+  const results = onStep.map((attempt) => attempt.result);
+  const { best } = summaryOf(onStep, step.measure);
+  const { ratePerMin } = result;
   return (
     <tr className="h-11 border-b border-line">
       <th scope="row" className="font-semibold">
@@ -103,27 +111,26 @@ function Row({ player, run, log }: { player: PlayerFacts } & NumbersSheetProps) 
         )}
       </td>
       <td>
-        <Figure label={`Aim ${own.target}`} explain={() => explainAim(run, own)}>
-          {own.target}
+        <Figure label={`Aim ${now.target}`} explain={() => explainAim(now)}>
+          {now.target}
         </Figure>
       </td>
       <td>
-        <Figure label={`Best ever ${own.bestEver ?? 'none'}`} explain={() => explainEver(run, own)}>
-          {own.bestEver ?? '–'}
+        <Figure label={`Best ever ${now.bestEver ?? 'none'}`} explain={() => explainEver(now)}>
+          {now.bestEver ?? '–'}
         </Figure>
       </td>
     </tr>
   );
 }
 
-function explainAim(run: BlockRun, { playerId, target }: RunPlayer): Explanation {
-  const { step, dose } = run.workOf(playerId);
+function explainAim({ work: { step, dose }, target }: PlayerNow): Explanation {
   const gate = gateFor(step, dose);
   return {
     title: 'Aim',
     value: resultInWords(step.measure, target),
     formula:
-      'What was decided in the last review of this step; without one, the step’s own mark under this dose.',
+      'What was decided in the last review of this step; without one, and after a change on court, the step’s own mark under this dose.',
     inputs: [
       {
         label: 'The step’s mark',
@@ -135,8 +142,7 @@ function explainAim(run: BlockRun, { playerId, target }: RunPlayer): Explanation
   };
 }
 
-function explainEver(run: BlockRun, { playerId, bestEver }: RunPlayer): Explanation {
-  const { step } = run.workOf(playerId);
+function explainEver({ work: { step }, bestEver }: PlayerNow): Explanation {
   return {
     title: 'Best ever',
     value: bestEver === null ? 'none yet' : resultInWords(step.measure, bestEver),

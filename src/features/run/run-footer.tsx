@@ -1,27 +1,48 @@
-import { ChevronLeft, ChevronRight, Flag, Pause, Play, Undo2 } from 'lucide-react';
+import { ChevronRight, Flag, Pause, Play, Undo2, Users } from 'lucide-react';
+import type { ReactNode } from 'react';
+import type { EventKind } from '@/core/counting/event';
 import { buttonClass } from '@/ui/button';
+import { cx } from '@/ui/class-names';
 import type { LogState } from './run-log';
 import { SafeNote } from './safe-note';
 import type { BlockRun } from './use-block';
 
-const kindWords: Record<string, string> = {
+const kindWords: Partial<Record<EventKind, string>> = {
   touch: 'touch',
   drop: 'miss',
   zone: 'shot',
   hold: 'hold',
   grade: 'grade',
   lap: 'lap',
+  result: 'typed count',
+  step: 'step',
+  change: 'change',
+  breathless: 'breathless',
+  ball: 'ball',
+  feed: 'feed',
+  held: 'checkpoint',
+  broke: 'checkpoint',
+  note: 'note',
+  fix: 'correction',
+  extend: 'more time',
+  skip: 'skip',
+  back: 'repeat',
+  share: 'shorter block',
+  out: 'left out',
+  swap: 'swap',
 };
 
 export interface RunFooterProps {
   readonly run: BlockRun;
   readonly state: LogState;
   readonly undoName: string | undefined;
-  readonly first: boolean;
   readonly last: boolean;
   readonly finishing: boolean;
+  readonly helper: boolean;
+  readonly leftHanded: boolean;
+  /** Opens what is adjusted. */
+  readonly adjust: ReactNode;
   readonly onStart: () => void;
-  readonly onBefore: () => void;
   readonly onNext: () => void;
   readonly onFinish: () => void;
   /** Shows the other players, when there are more than fit. */
@@ -30,60 +51,58 @@ export interface RunFooterProps {
 
 /** The few things to press besides the counts. */
 export function RunFooter(props: RunFooterProps) {
-  const { run, state, undoName, first, last, finishing, onStart, onBefore, onNext, onFinish, onOthers } =
-    props;
+  const { run, state, undoName, last, finishing, helper, leftHanded, adjust } = props;
   const { clock, position, lastMark, undo } = run;
   const running = clock.state === 'running';
   const over = position.done || clock.state === 'ended';
   return (
-    <footer className="grid grid-cols-2 items-stretch gap-2 md:flex">
-      <button
-        type="button"
-        onClick={onStart}
-        className={buttonClass(running || over ? 'plain' : 'now', 'min-h-16 text-xl md:min-w-44')}
-      >
-        {running ? <Pause aria-hidden /> : <Play aria-hidden />}
-        {running ? 'Pause' : clock.state === 'ready' ? 'Start block' : 'Go on'}
-      </button>
+    <footer
+      className={cx('grid grid-cols-2 items-stretch gap-2 md:flex', leftHanded && 'md:flex-row-reverse')}
+    >
+      {!helper && (
+        <button
+          type="button"
+          onClick={props.onStart}
+          className={buttonClass(running || over ? 'plain' : 'now', 'min-h-16 text-xl md:min-w-44')}
+        >
+          {running ? <Pause aria-hidden /> : <Play aria-hidden />}
+          {running ? 'Pause' : clock.state === 'ready' ? 'Start block' : 'Go on'}
+        </button>
+      )}
       <button
         type="button"
         onClick={undo}
         disabled={!lastMark}
-        className={buttonClass('plain', 'min-h-16 text-xl')}
+        className={buttonClass('plain', 'min-h-16 min-w-0 text-xl')}
       >
-        <Undo2 aria-hidden /> Undo
+        <Undo2 aria-hidden className="shrink-0" /> Undo
         {lastMark && (
-          <span className="hidden text-base font-normal md:inline">{`${kindWords[lastMark.kind]}, ${undoName}`}</span>
+          <span className="hidden truncate text-base font-normal md:inline">
+            {`${kindWords[lastMark.kind] ?? lastMark.kind}, ${undoName ?? 'everybody'}`}
+          </span>
         )}
       </button>
-      {onOthers && (
-        <button type="button" onClick={onOthers} className={buttonClass('plain', 'min-h-16 text-xl')}>
-          Other players
+      {!helper && adjust}
+      {props.onOthers && (
+        <button type="button" onClick={props.onOthers} className={buttonClass('plain', 'min-h-16 text-xl')}>
+          <Users aria-hidden /> Others
         </button>
       )}
       <SafeNote state={state} />
-      <button
-        type="button"
-        onClick={onBefore}
-        disabled={first}
-        className={buttonClass('quiet', 'min-h-16 text-lg')}
-      >
-        <ChevronLeft aria-hidden /> Block before
-      </button>
-      {last ? (
+      {helper ? null : last ? (
         <button
           type="button"
-          onClick={onFinish}
+          onClick={props.onFinish}
           disabled={finishing}
-          className={buttonClass('now', 'min-h-16 text-xl')}
+          className={buttonClass('now', 'col-span-2 min-h-16 text-xl')}
         >
           <Flag aria-hidden /> {finishing ? 'Finishing…' : 'Finish session'}
         </button>
       ) : (
         <button
           type="button"
-          onClick={onNext}
-          className={buttonClass(over ? 'now' : 'plain', 'min-h-16 text-xl')}
+          onClick={props.onNext}
+          className={buttonClass(over ? 'now' : 'plain', 'col-span-2 min-h-16 text-xl')}
         >
           Next block <ChevronRight aria-hidden />
         </button>

@@ -6,6 +6,7 @@ import { RunLog, type EventStore, type SendResult } from './run-log';
 /** A device store and a server in memory; both can be told to fail. */
 function world() {
   const kept = new Map<string, TouchEvent>();
+  const settled = new Map<string, TouchEvent>();
   const server = new Map<string, TouchEvent>();
   const jobs: (() => void)[] = [];
   let nowMs = 1_000_000;
@@ -15,7 +16,7 @@ function world() {
     sent: 0,
   };
   const store: EventStore = {
-    all: async () => {
+    waiting: async () => {
       if (state.storeFails) throw new Error('closed');
       return [...kept.values()];
     },
@@ -23,7 +24,12 @@ function world() {
       if (state.storeFails) throw new Error('full');
       kept.set(event.id, event);
     },
-    remove: async (ids) => ids.forEach((id) => kept.delete(id)),
+    settle: async (events) =>
+      events.forEach((event) => {
+        kept.delete(event.id);
+        settled.set(event.id, event);
+      }),
+    settled: async (blockIds) => [...settled.values()].filter((event) => blockIds.includes(event.blockId)),
   };
   const open = (device = 'd1') =>
     new RunLog([...server.values()], {
@@ -32,6 +38,7 @@ function world() {
         state.sent += 1;
         const kind = state.answer(events);
         if (kind === 'refused') return { kind, message: 'No.' };
+        if (kind === 'closed') return { kind, message: 'This link was withdrawn.' };
         // The worst kind of cut: stored, but the answer is lost.
         for (const event of events) server.set(event.id, event);
         return { kind };
@@ -112,7 +119,7 @@ test('a store that is full or closed is said, and touches still reach the server
   state.storeFails = true;
   const log = open();
   await log.log(touch);
-  expect(log.state()).toMatchObject({ loose: 1, trouble: expect.stringContaining('Leave this page open') });
+  expect(log.state()).toMatchObject({ loose: 1, trouble: expect.stringMatching(/[Ll]eave this page open/) });
   await log.flush();
   expect(server.size).toBe(1);
   expect(log.state()).toMatchObject({ loose: 0, safe: 1 });

@@ -1,18 +1,25 @@
 import { decodeTime, monotonicFactory } from 'ulid';
 import { maxBatch } from '@/core/counting/check';
-import type { EventKind, TouchEvent } from '@/core/counting/event';
+import { clockKinds, type EventKind, type TouchEvent } from '@/core/counting/event';
+import { forEverybody } from '@/core/counting/conditions';
 import { liveEvents } from '@/core/counting/live';
 
-/** Where events rest on this device until the server has them. */
+/** Where events rest on this device: until the server has them, and a few days longer for a reload without it. */
 export interface EventStore {
-  all(): Promise<TouchEvent[]>;
+  /** Events the server does not have yet, of any session. */
+  waiting(): Promise<TouchEvent[]>;
   put(event: TouchEvent): Promise<void>;
-  remove(ids: readonly string[]): Promise<void>;
+  /** The server has these now. */
+  settle(events: readonly TouchEvent[]): Promise<void>;
+  /** Events of blocks that the server has. */
+  settled(blockIds: readonly string[]): Promise<TouchEvent[]>;
 }
 
 export type SendResult =
   | { readonly kind: 'stored' }
   | { readonly kind: 'refused'; readonly message: string }
+  /** Nothing is taken from this device any more. */
+  | { readonly kind: 'closed'; readonly message: string }
   | { readonly kind: 'unreachable' };
 
 export interface RunPorts {
@@ -22,6 +29,14 @@ export interface RunPorts {
   /** Wall clock and monotonic clock, milliseconds. */
   readonly clock: { now(): number; mono(): number };
   readonly device: string;
+  /** Who counts here, where it is not the session's coach. */
+  readonly by?: () => string | null;
+  /** The session's blocks: what this device keeps of them is shown again. */
+  readonly blockIds?: readonly string[];
+  /** Which events left on this device may be sent from here; without it all of them. */
+  readonly mine?: (event: TouchEvent) => boolean;
+  /** Tells other tabs of this device. */
+  readonly share?: (event: TouchEvent) => void;
 }
 
 /** What is new in an event; the log adds the rest. */
@@ -32,6 +47,7 @@ export interface NewEvent {
   readonly attempt?: number;
   readonly value?: number | null;
   readonly ref?: string | null;
+  readonly text?: string | null;
 }
 
 export interface LogState {
@@ -46,9 +62,12 @@ export interface LogState {
   /** Refused by the server; kept on this device. */
   readonly heldBack: number;
   readonly trouble: string | null;
+  /** Set when the server takes nothing from this device any more. */
+  readonly closed: string | null;
   readonly reachable: boolean;
 }
 
+const clock: readonly string[] = clockKinds;
 const firstRetryMs = 500;
 const longestRetryMs = 8000;
 
@@ -80,6 +99,8 @@ export class RunLog {
   #storeTrouble: string | null = null;
   #sendTrouble: string | null = null;
   #reachable = true;
+  #closed: string | null = null;
+  readonly #merged = new Map<string, { block: unknown; own: unknown; events: readonly TouchEvent[] }>();
   #state: LogState;
 
   constructor(fromServer: readonly TouchEvent[], ports: RunPorts) {
@@ -99,8 +120,49 @@ export class RunLog {
 
   readonly state = (): LogState => this.#state;
 
+  get device(): string {
+    return this.#ports.device;
+  }
+
   events(blockId: string, playerId: string | null): readonly TouchEvent[] {
     return this.#lists.get(listKey(blockId, playerId)) ?? noEvents;
+  }
+
+  /** What a player's count is made of: their own events, and what was adjusted for everybody in the block. */
+  eventsOf(blockId: string, playerId: string): readonly TouchEvent[] {
+    const [block, own] = [this.events(blockId, null), this.events(blockId, playerId)];
+    const key = listKey(blockId, playerId);
+    const known = this.#merged.get(key);
+    if (known && known.block === block && known.own === own) return known.events;
+    const forAll = forEverybody(block);
+    // The list stays the same thing while nothing that counts here has changed.
+    const events = forAll.length === 0 ? own : [...forAll, ...own];
+    this.#merged.set(key, { block, own, events });
+    return events;
+  }
+
+  /** Takes in events of other devices, which the server has, or of another tab here, which are still on their way. */
+  receive(events: readonly TouchEvent[], from: 'server' | 'tab'): void {
+    const fresh = events.filter((event) => !this.#known.has(event.id));
+    for (const event of fresh) {
+      this.#add(event);
+      if (from === 'tab') this.#queue.set(event.id, event);
+    }
+    if (from === 'server') {
+      for (const { id } of events) {
+        this.#safe.add(id);
+        this.#queue.delete(id);
+      }
+      void this.#ports.store.settle(events).catch(() => undefined);
+    }
+    if (events.length > 0) this.#tell();
+    if (from === 'tab' && fresh.length > 0) this.#ports.later(() => void this.flush(), firstRetryMs);
+  }
+
+  /** The server takes nothing from this device any more: counting goes on, and all is kept here. */
+  close(message: string): void {
+    this.#closed = message;
+    this.#tell();
   }
 
   /** Logs an event. It shows at once; the promise resolves when it is kept on this device (or cannot be). */
@@ -110,6 +172,8 @@ export class RunLog {
       attempt: 1,
       value: null,
       ref: null,
+      text: null,
+      by: this.#ports.by?.() ?? null,
       ...fresh,
       id: this.#nextUlid(Math.max(nowMs, this.#floorMs)),
       atMs: nowMs,
@@ -119,6 +183,7 @@ export class RunLog {
     this.#add(event);
     this.#loose.set(event.id, event);
     this.#tell();
+    this.#ports.share?.(event);
     const keeping = this.#keep(event).finally(() => this.#keeping.delete(keeping));
     this.#keeping.add(keeping);
     return keeping;
@@ -128,8 +193,9 @@ export class RunLog {
   lastMark(blockId: string): TouchEvent | null {
     let last: TouchEvent | null = null;
     for (const [key, events] of this.#lists) {
-      if (!key.startsWith(`${blockId} `) || key === listKey(blockId, null)) continue;
-      const own = liveEvents(events).at(-1);
+      if (!key.startsWith(`${blockId} `)) continue;
+      // The clock has buttons of its own; what was adjusted or trimmed for everybody is taken back like a touch.
+      const own = liveEvents(events).findLast((event) => !clock.includes(event.kind));
       if (own && (!last || own.id > last.id)) last = own;
     }
     return last;
@@ -148,7 +214,13 @@ export class RunLog {
   /** Events left on this device by an earlier page are shown and sent again. */
   async #takeUpWaiting(): Promise<void> {
     try {
-      for (const event of await this.#ports.store.all()) {
+      const { store, blockIds = [], mine = () => true } = this.#ports;
+      const [waiting, settled] = await Promise.all([store.waiting(), store.settled(blockIds)]);
+      for (const event of settled) {
+        this.#add(event);
+        this.#safe.add(event.id);
+      }
+      for (const event of waiting.filter(mine)) {
         this.#add(event);
         if (!this.#safe.has(event.id)) this.#queue.set(event.id, event);
       }
@@ -174,9 +246,10 @@ export class RunLog {
   }
 
   async #sendAll(): Promise<void> {
-    while (this.#queue.size > 0) {
+    while (this.#queue.size > 0 && this.#closed === null) {
       const batch = [...this.#queue.values()].slice(0, maxBatch);
       if (!(await this.#send(batch))) {
+        if (this.#closed !== null) return;
         this.#ports.later(() => void this.flush(), this.#retryMs);
         this.#retryMs = Math.min(longestRetryMs, this.#retryMs * 2);
         return;
@@ -189,7 +262,8 @@ export class RunLog {
   async #send(batch: readonly TouchEvent[]): Promise<boolean> {
     const result = await this.#ports.send(batch);
     this.#reachable = result.kind !== 'unreachable';
-    if (result.kind === 'unreachable') {
+    if (result.kind === 'closed') this.#closed = result.message;
+    if (result.kind === 'unreachable' || result.kind === 'closed') {
       this.#tell();
       return false;
     }
@@ -208,7 +282,7 @@ export class RunLog {
         this.#loose.delete(id);
       }
       // When this fails the events are only sent again, which does no harm.
-      await this.#ports.store.remove(ids).catch(() => undefined);
+      await this.#ports.store.settle(batch).catch(() => undefined);
     }
     this.#tell();
     return true;
@@ -236,7 +310,8 @@ export class RunLog {
       waiting: this.#queue.size,
       loose: this.#loose.size,
       heldBack: this.#heldBack.size,
-      trouble: this.#sendTrouble ?? this.#storeTrouble,
+      trouble: this.#closed ?? this.#sendTrouble ?? this.#storeTrouble,
+      closed: this.#closed,
       reachable: this.#reachable,
     };
   }

@@ -1,86 +1,124 @@
 'use client';
 
-import { DoorOpen } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState } from 'react';
-import { doseInWords, type Dose } from '@/core/dose/dose';
+import { doseInWords } from '@/core/dose/dose';
+import { courtChanges, runOrder } from '@/core/run/court-changes';
+import { lateAfterS } from '@/core/run/late';
 import { counted } from '@/core/words';
-import { finishSessionAction, startSessionAction } from '@/server/actions';
-import type { SessionRunView } from '@/server/views/session-run';
+import { finishSessionAction } from '@/server/actions';
+import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { ask } from '@/ui/ask';
 import { buttonClass } from '@/ui/button';
-import { cx } from '@/ui/class-names';
 import { ErrorNote } from '@/ui/field';
+import { useBook } from '@/ui/house';
+import { AdjustSheet } from './adjust-sheet';
 import { BlockClockFace } from './block-clock-face';
+import { CallBanner } from './call-banner';
 import { CareSheet } from './care-sheet';
-import { CountTile } from './count-tile';
+import { CountPad } from './count-pad';
+import { useCourtSettings } from './court-settings';
+import { CourtGrid } from './court-grid';
+import { CourtNotes } from './court-notes';
 import { firstBlock } from './first-block';
-import { NumbersSheet } from './numbers-sheet';
+import { MoreSheet } from './more-sheet';
 import { RunFooter } from './run-footer';
+import { TimeSheet } from './time-sheet';
 import { useBlock } from './use-block';
-import { useRunLog } from './use-run';
+import { useSessionTime } from './use-late';
+import { useCourt, useNow } from './use-run';
 import { useRunKeys } from './use-run-keys';
+import { useOffline, usePhone, useWakeLock } from './use-screen';
 
-/** At most this many tiles at once; the rest are a press away. */
-const onCourt = 6;
-const grids = [
-  '',
-  'grid-cols-1',
-  'grid-cols-1 sm:grid-cols-2',
-  'grid-cols-1 sm:grid-cols-3',
-  'grid-cols-2',
-  'grid-cols-2 sm:grid-cols-3',
-  'grid-cols-2 sm:grid-cols-3',
-];
+/** Measures whose zones want room: fewer tiles at once. */
+const roomy = (measure: string) => measure === 'points' || measure === 'grade';
 
-/** Courtside: count, time, undo, next. */
+/** Courtside: count, time, call, adjust, undo, next. */
 export function Run({ view }: { view: SessionRunView }) {
-  const { blocks, players, session } = view;
+  const { players, session } = view;
   const router = useRouter();
-  const { log, state } = useRunLog(view);
-  const [index, setIndex] = useState(() =>
-    firstBlock(
-      blocks.map((block) => block.id),
-      log,
-    ),
-  );
-  // Blocks may have ended on this device that the server does not know of yet.
-  useEffect(() => {
-    void log.opened.then(() =>
-      setIndex(
+  const court = useCourt(view);
+  const { log, state } = court;
+  const book = useBook(session.coach);
+  const [settings, setSettings] = useCourtSettings();
+  const awake = useWakeLock(true);
+  const phone = usePhone();
+  useOffline();
+
+  const clockLists = view.blocks.map((block) => log.events(block.id, null));
+  const blocks = runOrder(
+    view.blocks.map((block) => block.id),
+    clockLists.flat(),
+  ).flatMap<RunBlock>((id) => view.blocks.find((block) => block.id === id) ?? []);
+  const [blockId, setBlockId] = useState(
+    () =>
+      blocks[
         firstBlock(
           blocks.map((block) => block.id),
           log,
-        ),
-      ),
-    );
-  }, [log, blocks]);
+        )
+      ]?.id,
+  );
+  // Blocks may have ended on this device that the server does not know of yet; a helper goes where the coach is.
+  const follows = view.helper !== undefined;
+  const started = clockLists.map((list) => list.length).join();
+  useEffect(() => {
+    const turn = () =>
+      setBlockId(
+        blocks[
+          firstBlock(
+            blocks.map((block) => block.id),
+            log,
+          )
+        ]?.id,
+      );
+    if (follows) turn();
+    else void log.opened.then(turn);
+    // A coach's own screen turns by itself once, when it opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [log, follows ? started : '']);
+  const index = Math.max(
+    0,
+    blocks.findIndex((block) => block.id === blockId),
+  );
+
   const [page, setPage] = useState(0);
   const [problem, setProblem] = useState<string | null>(null);
   const [finishing, setFinishing] = useState(false);
-  const run = useBlock(view, blocks[index], log);
+  const [sheet, setSheet] = useState<'adjust' | 'time' | null>(null);
+  const [typing, setTyping] = useState<string | null>(null);
+  const [said, setSaid] = useState('');
+  const run = useBlock(view, blocks[index], court, settings);
+  const now = useNow(court.clock, false);
+  const time = useSessionTime(view, blocks, run, log, now);
   const leave = run?.leave;
-  const toggleClock = run?.toggleClock;
-  const last = index === blocks.length - 1;
+  const isOut = (block: RunBlock | undefined) =>
+    block !== undefined && courtChanges(log.events(block.id, null)).out;
+  const nextBlock = blocks.slice(index + 1).find((block) => !isOut(block));
+  const beforeBlock = blocks.slice(0, index).findLast((block) => !isOut(block));
 
-  const start = useCallback(() => {
-    toggleClock?.();
-    if (session.state !== 'running') void ask(() => startSessionAction(session.id));
-  }, [toggleClock, session]);
-  const turnTo = useCallback(
-    (to: number) => {
-      if (to < 0 || to >= blocks.length) return;
-      leave?.(to > index ? 'end' : 'pause');
-      setIndex(to);
-      setPage(0);
-    },
-    [leave, index, blocks.length],
-  );
-  const next = useCallback(() => turnTo(index + 1), [turnTo, index]);
-  const before = useCallback(() => turnTo(index - 1), [turnTo, index]);
-  const undo = useCallback(() => run?.undo(), [run]);
-  useRunKeys({ undo, toggleClock: start, next, before });
+  const start = useCallback(() => run?.toggleClock(), [run]);
+  const turnTo = (to: RunBlock | undefined, how: 'end' | 'pause') => {
+    if (!to) return;
+    leave?.(how);
+    setBlockId(to.id);
+    setPage(0);
+  };
+  const next = () => turnTo(nextBlock, 'end');
+  const before = () => turnTo(beforeBlock, 'pause');
+  const typeFor = useCallback((playerId: string) => setTyping(playerId), []);
+
+  const working = players.filter((player) => run?.block.players.some((one) => one.playerId === player.id));
+  useRunKeys({
+    undo: () => run?.undo(),
+    toggleClock: start,
+    next,
+    before,
+    adjust: () => setSheet('adjust'),
+    time: () => setSheet('time'),
+    typeCount: () => setTyping(run?.lastMark?.playerId ?? working[0]?.id ?? null),
+  });
 
   const finish = async () => {
     setFinishing(true);
@@ -108,76 +146,104 @@ export function Run({ view }: { view: SessionRunView }) {
       </main>
     );
 
-  const { block, drill, step, position } = run;
-  const working = players.filter((player) => block.players.some((one) => one.playerId === player.id));
-  const shown = working.slice(page * onCourt, (page + 1) * onCourt);
-  const pages = Math.ceil(working.length / onCourt);
+  const { block, drill, step, position, shared } = run;
+  const fits = phone ? 1 : roomy(step.measure) ? 4 : 8;
+  const pages = Math.max(1, Math.ceil(working.length / fits));
+  const shown = working.slice((page % pages) * fits, ((page % pages) + 1) * fits);
+  const typist = players.find((player) => player.id === typing);
+  const titleOf = (id: string) => {
+    const other = blocks.find((one) => one.id === id)!;
+    return book.drill(other.drillId)?.title ?? 'a block';
+  };
   return (
-    <main className="flex min-h-dvh flex-col gap-2 p-2 md:h-dvh">
+    <main className="flex h-dvh flex-col gap-2 p-2">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
-        <Link
-          href={`/sessions/${session.id}/plan`}
-          prefetch={false}
-          className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
-        >
-          <DoorOpen aria-hidden size={22} /> Leave
-        </Link>
-        <div className="min-w-0 flex-1 basis-56">
-          <h1 className="text-2xl md:truncate">
+        <div className="min-w-0 flex-1 basis-full sm:basis-56">
+          <h1 className="truncate text-xl sm:text-2xl">
             <span className="tabular text-soft">
               {index + 1}/{blocks.length}
             </span>{' '}
             {drill.title}: {step.title}
           </h1>
-          <p className="text-lg text-soft md:truncate">
-            {doseInWords(run.workOf('').dose)}
-            {block.changes.length > 0 && ` · ${block.changes.join(', ')}`}
-            {block.turns > 1 && ` · ${block.turns} turns`}
+          <p className="truncate text-soft sm:text-lg">
+            {isOut(block) && 'Left out · '}
+            {doseInWords(shared.dose)}
+            {shared.changes.length > 0 && ` · ${shared.changes.join(', ')}`}
             {step.target && drill.bounceRule && ` · ${drill.bounceRule}`} · “{step.cue}”
           </p>
         </div>
-        <CareSheet view={view} run={run} log={log} />
-        <NumbersSheet run={run} players={shown} log={log} />
-        <BlockClockFace clock={run.clock} position={position} phases={run.phases} />
+        {!view.helper && <CareSheet view={view} run={run} log={log} />}
+        <MoreSheet
+          view={view}
+          run={run}
+          log={log}
+          settings={settings}
+          onSettings={setSettings}
+          awake={awake}
+        />
+        <BlockClockFace
+          clock={run.clock}
+          position={position}
+          phases={run.phases}
+          turns={block.turns}
+          lateS={time.endMs !== null && time.overS > lateAfterS ? Math.round(time.overS) : null}
+          onOpen={() => setSheet('time')}
+        />
       </header>
       {problem && <ErrorNote>{problem}</ErrorNote>}
-      {state.trouble && <ErrorNote>{state.trouble}</ErrorNote>}
-      <div className={cx('grid min-h-0 flex-1 auto-rows-fr gap-2', grids[shown.length])}>
-        {shown.map((player, place) => (
-          <CountTile
-            key={`${block.id} ${player.id}`}
-            name={player.name}
-            digit={place + 1}
-            step={run.workOf(player.id).step}
-            ownStep={run.workOf(player.id).step.id !== step.id}
-            player={block.players.find((one) => one.playerId === player.id)!}
-            events={log.events(block.id, player.id)}
-            onMark={run.mark}
-            fullHoldS={fullHold(run.workOf(player.id).dose)}
-            heldS={block.dose.kind === 'hold' ? heldFor(position) : 0}
-          />
-        ))}
-      </div>
+      <CourtNotes state={state} twins={court.twins} setBackS={court.clock.setBackS} />
+      {step.calls && settings.calls && (
+        <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
+      )}
+      <CourtGrid run={run} players={shown} all={working} log={log} onType={typeFor} onSay={setSaid} />
       <RunFooter
         run={run}
         state={state}
         undoName={players.find((player) => player.id === run.lastMark?.playerId)?.name}
-        first={index === 0}
-        last={last}
+        last={nextBlock === undefined}
         finishing={finishing}
+        helper={view.helper !== undefined}
+        leftHanded={settings.leftHanded}
+        adjust={
+          <AdjustSheet
+            run={run}
+            players={working}
+            log={log}
+            open={sheet === 'adjust'}
+            onOpenChange={(open) => setSheet(open ? 'adjust' : null)}
+          />
+        }
         onStart={start}
-        onBefore={before}
         onNext={next}
         onFinish={() => void finish()}
         onOthers={pages > 1 ? () => setPage((page + 1) % pages) : null}
       />
+      {!view.helper && (
+        <TimeSheet
+          run={run}
+          time={time}
+          titleOf={titleOf}
+          nextId={nextBlock?.id ?? null}
+          first={!beforeBlock}
+          onLog={(fresh) => void log.log(fresh)}
+          onBefore={before}
+          open={sheet === 'time'}
+          onOpenChange={(open) => setSheet(open ? 'time' : null)}
+        />
+      )}
+      <CountPad
+        title={typist ? `${typist.name}: we counted aloud` : null}
+        intro="The result of one attempt. It is marked as reported."
+        measure={typist ? run.playerNow(typist.id).work.step.measure : step.measure}
+        onClose={() => setTyping(null)}
+        onKeep={(value) => {
+          run.mark(typing!, 'result', value);
+          setTyping(null);
+        }}
+      />
+      <p role="status" aria-live="polite" className="sr-only">
+        {said}
+      </p>
     </main>
   );
-}
-
-const fullHold = (dose: Dose): number => (dose.kind === 'hold' ? dose.holdS : 0);
-
-/** Whole seconds of the hold so far. */
-function heldFor({ phase, leftS }: { phase: { kind: string; seconds: number }; leftS: number }): number {
-  return phase.kind === 'work' ? Math.floor(phase.seconds - leftS) : 0;
 }

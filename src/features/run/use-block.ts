@@ -1,102 +1,230 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import { workOf, type Work } from '@/catalogue/plan';
+import type { Book } from '@/catalogue';
+import { workOnCourt, targetOnCourt, type CourtWork } from '@/catalogue/on-court';
+import { callsOf, usualTempo } from '@/catalogue/sound';
 import type { Drill, Step } from '@/catalogue/types';
-import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
-import { inTurns, phasesOf, positionAt, signalsOf, type Phase, type Position } from '@/core/run/phases';
-import type { CountKind, TouchEvent } from '@/core/counting/event';
-import { roundNow } from '@/core/run/round';
+import { beatLimits } from '@/core/calls/beat';
+import { callAt, seedOf, soundTimeline, type Cue } from '@/core/calls/timeline';
+import { asPlanned, conditionsNow, type Conditions } from '@/core/counting/conditions';
+import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
 import { tally } from '@/core/counting/tally';
-import type { RunBlock, SessionRunView } from '@/server/views/session-run';
-import type { RunLog } from './run-log';
+import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
+import { courtChanges, extended } from '@/core/run/court-changes';
+import { inTurns, phasesOf, positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
+import { lateTapS, roundNow } from '@/core/run/round';
+import type { RunBlock, RunPlayer, SessionRunView } from '@/server/views/session-run';
 import { useBook } from '@/ui/house';
-import { useNow, useSignals } from './use-run';
+import type { CourtSettings } from './court-settings';
+import type { NewEvent, RunLog } from './run-log';
+import { useCues, useNow, type Court } from './use-run';
+
+/** What one player does now, and what they aim at. */
+export interface PlayerNow {
+  readonly work: CourtWork;
+  readonly conditions: Conditions;
+  readonly target: number;
+  readonly bestEver: number | null;
+}
 
 export interface BlockRun {
   readonly block: RunBlock;
   readonly drill: Drill;
+  /** The step of the block, and its dose as it is run. */
+  readonly shared: CourtWork;
   readonly step: Step;
-  /** Each player's own step and dose. */
-  readonly workOf: (playerId: string) => Work;
+  readonly playerNow: (playerId: string) => PlayerNow;
   readonly clock: BlockClock;
   readonly phases: readonly Phase[];
   readonly position: Position;
+  /** Rounds of one turn. */
+  readonly rounds: number;
+  /** Everything that sounds, and the call that stands now. */
+  readonly cues: readonly Cue[];
+  readonly call: Cue['call'];
+  readonly tempoPerMin: number | null;
   readonly lastMark: TouchEvent | null;
   readonly mark: (playerId: string, kind: CountKind, value?: number) => void;
+  /** Logs anything else about this block. */
+  readonly say: (fresh: Omit<NewEvent, 'blockId'>) => void;
   readonly undo: () => void;
   readonly toggleClock: () => void;
   /** Logs that the block has ended, or is paused to go back to an earlier one. */
   readonly leave: (how: 'end' | 'pause') => void;
 }
 
+/** A call can be answered for so long, or until the next one, seconds: ours. */
+const answerS = 6;
+
+/** What a player does in a block now. */
+function nowOf(
+  view: SessionRunView,
+  block: RunBlock,
+  log: RunLog,
+  book: Book,
+  share: number,
+  playerId: string,
+): PlayerNow {
+  const conditions = conditionsNow(log.eventsOf(block.id, playerId));
+  const player = view.players.find((one) => one.id === playerId) ?? { id: playerId, age: 10 };
+  const own: RunPlayer | undefined = block.players.find((one) => one.playerId === playerId);
+  const done = workOnCourt(book, block, player, conditions, share)!;
+  const planned = workOnCourt(book, block, player, asPlanned)!;
+  const moved = done.step.id !== planned.step.id;
+  const asItWas = !moved && JSON.stringify(done.dose) === JSON.stringify(planned.dose);
+  return {
+    work: done,
+    conditions,
+    target: asItWas && own ? own.target : targetOnCourt(done),
+    bestEver: (moved ? own?.bestOn?.[done.step.id] : own?.bestEver) ?? null,
+  };
+}
+
+/** Works out what players do, anew only when something of their log has changed: tiles are drawn many times a second. */
+function playersNow(
+  view: SessionRunView,
+  block: RunBlock,
+  log: RunLog,
+  book: Book,
+  share: number,
+): BlockRun['playerNow'] {
+  const known = new Map<string, { events: readonly TouchEvent[]; now: PlayerNow }>();
+  return (playerId) => {
+    const events = log.eventsOf(block.id, playerId);
+    const before = known.get(playerId);
+    if (before?.events === events) return before.now;
+    const now = nowOf(view, block, log, book, share, playerId);
+    known.set(playerId, { events, now });
+    return now;
+  };
+}
+
 /** One block on court: its clock from the log, and what can be logged. Null when there is no such block. */
-export function useBlock(view: SessionRunView, block: RunBlock | undefined, log: RunLog): BlockRun | null {
+export function useBlock(
+  view: SessionRunView,
+  block: RunBlock | undefined,
+  { log, clock: steady }: Court,
+  settings: CourtSettings,
+): BlockRun | null {
   const book = useBook(view.session.coach);
-  const shared = block && workOf(book, block);
-  const clockEvents = log.events(block?.id ?? '', null);
-  const clock = useMemo(() => blockClock(clockEvents), [clockEvents]);
+  const blockEvents = log.events(block?.id ?? '', null);
+  const clock = useMemo(() => blockClock(blockEvents), [blockEvents]);
+  const changes = useMemo(() => courtChanges(blockEvents), [blockEvents]);
   const running = clock.state === 'running';
-  const now = useNow(running);
+  const now = useNow(steady, running);
+
+  const shared = useMemo(() => {
+    if (!block) return undefined;
+    // Everybody shares the clock: what was adjusted for all of them shapes it, what is one player's own does not.
+    const conditions = conditionsNow(blockEvents);
+    return workOnCourt(book, block, { id: '', age: 10 }, { ...conditions, stepId: null }, changes.share);
+  }, [book, block, blockEvents, changes.share]);
 
   const phases = useMemo(() => {
-    if (!block) return [];
-    return inTurns(phasesOf(shared?.dose ?? block.dose, Math.max(5, block.turnS)), block.turns);
-  }, [block, shared?.dose]);
-  const signals = useMemo(() => signalsOf(phases), [phases]);
-  useSignals(block?.id ?? '', running, signals, () => elapsedS(clock, Date.now()));
+    if (!block || !shared) return [];
+    const planned = inTurns(phasesOf(shared.dose, Math.max(5, block.turnS * changes.share)), block.turns);
+    return extended(planned, changes.extraS);
+  }, [block, shared, changes]);
+
+  const step = shared?.step;
+  const tempoPerMin = useMemo(() => {
+    const usual = step ? usualTempo(step) : null;
+    if (usual === null) return null;
+    const { min, max } = beatLimits;
+    return Math.min(max, Math.max(min, Math.round((usual * settings.tempoPercent) / 100)));
+  }, [step, settings.tempoPercent]);
+  const cues = useMemo(() => {
+    if (!block || !step) return [];
+    return soundTimeline(phases, {
+      tempoPerMin: settings.beat ? tempoPerMin : null,
+      accentEvery: settings.accentEvery,
+      calls: settings.calls ? callsOf(step) : null,
+      seed: seedOf(block.id),
+    });
+  }, [block, step, phases, tempoPerMin, settings.beat, settings.calls, settings.accentEvery]);
+  const heard = useMemo(() => {
+    if (!settings.sound) return [];
+    return settings.spoken ? cues : cues.map((cue) => ({ ...cue, clip: null }));
+  }, [cues, settings.sound, settings.spoken]);
+  useCues(running && !view.helper, heard, () => elapsedS(clock, steady.now()));
+
+  const playerNow = useMemo(
+    () => playersNow(view, block!, log, book, changes.share),
+    [view, block, log, book, changes.share],
+  );
 
   const mark = useCallback(
     (playerId: string, kind: CountKind, value: number | null = null) => {
-      const work = block && workOf(book, block, playerId);
-      if (!block || !work) return;
-      const events = log.events(block.id, playerId);
-      const { touches, drops, attempts } = tally(events, work.step.measure);
-      const passedS = elapsedS(blockClock(log.events(block.id, null)), Date.now());
-      const attempt = roundNow(work.dose, phases, passedS, touches + drops);
+      if (!block || !shared) return;
+      const { work } = playerNow(playerId);
+      const { touches, drops, attempts } = tally(log.eventsOf(block.id, playerId), work.step.measure);
+      const passedS = elapsedS(blockClock(log.events(block.id, null)), steady.now());
+      const attempt =
+        kind === 'result' ? attempts.length + 1 : roundNow(work.dose, phases, passedS, touches + drops);
       if (attempt === null) return;
-      const lapS = kind === 'lap' ? sinceS(attempts.at(-1)?.endedMs, phases, passedS) : value;
-      void log.log({ blockId: block.id, playerId, kind, attempt, value: lapS });
+      const lapS =
+        kind === 'lap' && value === null
+          ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, steady.now())
+          : value;
+      // An answer comes a moment after its call, and is noted with it.
+      const text = callAt(cues, passedS, answerS + lateTapS)?.word ?? null;
+      void log.log({ blockId: block.id, playerId, kind, attempt, value: lapS, text });
     },
-    [block, book, log, phases],
+    [block, shared, playerNow, log, phases, cues, steady],
+  );
+
+  const say = useCallback(
+    (fresh: Omit<NewEvent, 'blockId'>) => {
+      if (block) void log.log({ blockId: block.id, ...fresh });
+    },
+    [block, log],
   );
 
   const undo = useCallback(() => {
     const last = block && log.lastMark(block.id);
-    if (last) void log.log({ blockId: last.blockId, playerId: last.playerId, kind: 'undo', ref: last.id });
-  }, [block, log]);
+    if (last) say({ playerId: last.playerId, kind: 'undo', ref: last.id });
+  }, [block, log, say]);
 
   const toggleClock = useCallback(() => {
     if (!block) return;
     const { state } = blockClock(log.events(block.id, null));
-    void log.log({ blockId: block.id, playerId: null, kind: state === 'running' ? 'pause' : 'start' });
-  }, [block, log]);
+    say({ playerId: null, kind: state === 'running' ? 'pause' : 'start' });
+  }, [block, log, say]);
 
   const leave = useCallback(
     (how: 'end' | 'pause') => {
       if (!block) return;
       const { state } = blockClock(log.events(block.id, null));
-      if (how === 'end' ? state !== 'ended' : state === 'running')
-        void log.log({ blockId: block.id, playerId: null, kind: how });
+      if (
+        how === 'end'
+          ? state !== 'ended' && !courtChanges(log.events(block.id, null)).out
+          : state === 'running'
+      )
+        say({ playerId: null, kind: how as EventKind });
     },
-    [block, log],
+    [block, log, say],
   );
 
   if (!block || !shared) return null;
-  const { drill, step } = shared;
-  const own = (playerId: string) => workOf(book, block, playerId) ?? shared;
-  const position = positionAt(phases, elapsedS(clock, now || (clock.runningSinceMs ?? 0)));
-  const lastMark = log.lastMark(block.id);
+  const passedS = elapsedS(clock, now || (clock.runningSinceMs ?? 0));
+  const position = positionAt(phases, passedS);
   return {
     block,
-    drill,
-    step,
-    workOf: own,
+    drill: shared.drill,
+    shared,
+    step: shared.step,
+    playerNow,
     clock,
     phases,
     position,
-    lastMark,
+    rounds: roundsOf(shared.dose),
+    cues,
+    call: running && position.phase.kind === 'work' && !position.done ? callAt(cues, passedS, answerS) : null,
+    tempoPerMin,
+    lastMark: log.lastMark(block.id),
     mark,
+    say,
     undo,
     toggleClock,
     leave,
@@ -107,9 +235,14 @@ export function useBlock(view: SessionRunView, block: RunBlock | undefined, log:
  * Seconds of a lap, to a tenth: from the end of the lap before it, or from where this stretch of work began.
  * A lap that was started in an earlier stretch begins with this one.
  */
-function sinceS(lastMs: number | undefined, phases: readonly Phase[], passedS: number): number {
+function sinceS(
+  lastMs: number | undefined,
+  phases: readonly Phase[],
+  passedS: number,
+  nowMs: number,
+): number {
   const { phase, leftS } = positionAt(phases, passedS);
   const intoS = phase.kind === 'work' ? phase.seconds - leftS : 0;
-  const agoS = lastMs === undefined ? Infinity : (Date.now() - lastMs) / 1000;
+  const agoS = lastMs === undefined ? Infinity : (nowMs - lastMs) / 1000;
   return Math.max(0.1, Math.round(10 * Math.min(intoS || passedS, agoS)) / 10);
 }

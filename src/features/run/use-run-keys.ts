@@ -7,6 +7,9 @@ export interface RunKeys {
   readonly toggleClock: () => void;
   readonly next: () => void;
   readonly before: () => void;
+  readonly adjust: () => void;
+  readonly time: () => void;
+  readonly typeCount: () => void;
 }
 
 /** Presses a zone of a tile as a finger would, so that keys and fingers log the same. */
@@ -16,28 +19,44 @@ function pressZone(name: 'touch' | 'miss', digit: string): boolean {
   return zone !== null;
 }
 
+/** Where keys mean letters or belong to an open sheet. */
+const elsewhere = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('input, textarea, select, [role=dialog]') !== null;
+
 /**
- * The whole run by keyboard: 1 to 6 count a touch, with shift a miss; U or backspace undoes;
- * space starts and pauses; N and P turn to the next block and the one before.
+ * The whole run by keyboard: 1 to 8 count a touch, with shift a miss; C types a count; U or backspace undoes; space
+ * starts and pauses; A adjusts; T is for time; N and P turn to the next block and the one before.
  */
-export function useRunKeys({ undo, toggleClock, next, before }: RunKeys): void {
+export function useRunKeys(keys: RunKeys): void {
   useEffect(() => {
+    const letters: Readonly<Record<string, () => void>> = {
+      u: keys.undo,
+      backspace: keys.undo,
+      a: keys.adjust,
+      t: keys.time,
+      c: keys.typeCount,
+      n: keys.next,
+      p: keys.before,
+    };
     const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat) return;
-      const digit = /^(?:Digit|Numpad)([1-6])$/.exec(event.code)?.[1];
+      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || elsewhere(event.target)) return;
+      const digit = /^(?:Digit|Numpad)([1-8])$/.exec(event.code)?.[1];
       const onButton = event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement;
       if (digit) {
         // Points have zones of their own: the digit brings the first one to hand.
         if (!pressZone(event.shiftKey ? 'miss' : 'touch', digit))
           document.querySelector<HTMLElement>(`[data-zone-of="${digit}"]`)?.focus();
-      } else if (event.key === 'Backspace' || event.key.toLowerCase() === 'u') undo();
-      else if (event.key === ' ' && !onButton) toggleClock();
-      else if (event.key.toLowerCase() === 'n') next();
-      else if (event.key.toLowerCase() === 'p') before();
-      else return;
+      } else if (event.key === ' ') {
+        if (onButton) return;
+        keys.toggleClock();
+      } else {
+        const act = letters[event.key.toLowerCase()];
+        if (!act) return;
+        act();
+      }
       event.preventDefault();
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
-  }, [undo, toggleClock, next, before]);
+  }, [keys]);
 }

@@ -1,0 +1,72 @@
+'use client';
+
+import { Pencil } from 'lucide-react';
+import { useState } from 'react';
+import { measures, resultInWords } from '@/core/counting/measure';
+import { tally, type Attempt } from '@/core/counting/tally';
+import { answersByCall } from '@/core/calls/answers';
+import type { PlayerFacts } from '@/server/views/player-facts';
+import { Chip } from './chip';
+import { conditionWords } from './condition-words';
+import { CountPad } from './count-pad';
+import type { RunLog } from './run-log';
+import type { BlockRun } from './use-block';
+
+interface Props {
+  readonly run: BlockRun;
+  readonly player: PlayerFacts;
+  readonly log: RunLog;
+}
+
+/** One player's attempts in this block, any of which can be put right, and their answers call by call. */
+export function AttemptsList({ run, player, log }: Props) {
+  const { block, drill } = run;
+  const { measure } = run.playerNow(player.id).work.step;
+  const events = log.eventsOf(block.id, player.id);
+  const { attempts } = tally(events, measure);
+  const answers = answersByCall(events);
+  const [fixing, setFixing] = useState<Attempt | null>(null);
+  return (
+    <section aria-label={`Attempts of ${player.name}`} className="mt-3">
+      <h3 className="text-lg">{player.name}, attempt by attempt</h3>
+      {attempts.length === 0 && <p className="text-soft">Nothing counted yet.</p>}
+      <ol>
+        {attempts.map((attempt) => (
+          <li key={attempt.eventId} className="flex items-center gap-3 border-b border-line py-1">
+            <span className="tabular w-8 text-soft">{attempt.number}</span>
+            <span className="flex-1">
+              <b>{attempt.result === null ? 'no result' : resultInWords(measure, attempt.result)}</b>
+              {attempt.reported && ' · counted aloud'}
+              {attempt.fixed && ` · ${fixWords(attempt)}`}
+              <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>
+            </span>
+            <Chip label={`Correct attempt ${attempt.number}`} onPress={() => setFixing(attempt)}>
+              <Pencil aria-hidden size={16} /> Correct
+            </Chip>
+          </li>
+        ))}
+      </ol>
+      {answers.length > 0 && (
+        <p className="mt-2" data-answers>
+          Right answers:{' '}
+          {answers.map(({ word, right, wrong }) => `${word} ${right} of ${right + wrong}`).join(', ')}.
+        </p>
+      )}
+      <CountPad
+        title={fixing && `${player.name}: correct attempt ${fixing.number}`}
+        intro={`What it should be, ${measures[measure].unit}. The first count stays in the log; Undo takes the correction back.`}
+        measure={measure}
+        onClose={() => setFixing(null)}
+        onKeep={(value) => {
+          run.say({ playerId: player.id, kind: 'fix', ref: fixing!.eventId, value });
+          setFixing(null);
+        }}
+      />
+    </section>
+  );
+}
+
+function fixWords({ fixed }: Attempt): string {
+  const at = new Date(fixed!.atMs);
+  return `corrected by ${fixed!.by ?? 'the coach'} on ${at.toLocaleDateString('en-GB')} at ${at.toTimeString().slice(0, 5)}`;
+}

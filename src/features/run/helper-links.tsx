@@ -1,0 +1,69 @@
+'use client';
+
+import { useState } from 'react';
+import { makeHelperLinkAction, withdrawHelperLinksAction } from '@/server/actions';
+import type { PlayerFacts } from '@/server/views/player-facts';
+import { ask, problemsText } from '@/ui/ask';
+import { Chip, ChipRow } from './chip';
+
+interface Props {
+  readonly sessionId: string;
+  readonly players: readonly PlayerFacts[];
+}
+
+/** A link lets a helper count one child on their own phone. Making a new one ends the old one. */
+export function HelperLinks({ sessionId, players }: Props) {
+  const [link, setLink] = useState<{ playerId: string; url: string } | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const make = async (player: PlayerFacts) => {
+    const outcome = await ask(() => makeHelperLinkAction(sessionId, player.id));
+    if (!outcome.ok) return setSaid(problemsText(outcome));
+    setSaid(null);
+    setLink({ playerId: player.id, url: `${location.origin}/help/${outcome.value.token}` });
+  };
+  const withdraw = async (player: PlayerFacts) => {
+    const outcome = await ask(() => withdrawHelperLinksAction(sessionId, player.id));
+    if (link?.playerId === player.id) setLink(null);
+    setSaid(outcome.ok ? `The link for ${player.name} is withdrawn.` : problemsText(outcome));
+  };
+  const chosen = players.find((player) => player.id === link?.playerId);
+  return (
+    <div className="space-y-2">
+      <ChipRow label="Helper for">
+        {players.map((player) => (
+          <Chip
+            key={player.id}
+            on={link?.playerId === player.id}
+            label={`Link to count ${player.name}`}
+            onPress={() => void make(player)}
+          >
+            {player.name}
+          </Chip>
+        ))}
+      </ChipRow>
+      {link && chosen && (
+        <div className="flex flex-wrap items-center gap-2 rounded-md border-2 border-line p-2">
+          <label className="min-w-0 flex-1">
+            <span className="block text-sm text-soft">
+              Open this on a helper’s phone: it counts {chosen.name} and shows nobody else, for twelve hours.
+            </span>
+            <input
+              readOnly
+              data-helper-link
+              aria-label={`Link to count ${chosen.name}`}
+              value={link.url}
+              onFocus={(event) => event.target.select()}
+              className="min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-2 text-sm"
+            />
+          </label>
+          <Chip onPress={() => void withdraw(chosen)}>Withdraw</Chip>
+        </div>
+      )}
+      {said && (
+        <p role="status" className="text-sm">
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}

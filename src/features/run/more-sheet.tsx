@@ -1,0 +1,189 @@
+'use client';
+
+import { DoorOpen, Ellipsis, Expand, Hand, Moon, Shrink, Sun } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { callsOf } from '@/catalogue/sound';
+import { seedOf } from '@/core/calls/timeline';
+import type { SessionRunView } from '@/server/views/session-run';
+import { buttonClass } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { Chip, ChipRow } from './chip';
+import type { CourtSettings } from './court-settings';
+import { HelperLinks } from './helper-links';
+import { NumbersSheet } from './numbers-sheet';
+import type { RunLog } from './run-log';
+import type { BlockRun } from './use-block';
+import { toggleFullscreen, useFullscreen } from './use-screen';
+
+interface Props {
+  readonly view: SessionRunView;
+  readonly run: BlockRun;
+  readonly log: RunLog;
+  readonly settings: CourtSettings;
+  readonly onSettings: (change: Partial<CourtSettings>) => void;
+  readonly awake: boolean | null;
+}
+
+const tempoStep = 5;
+
+/** What is set now and then: numbers, sound, screen, helpers, and the way out. */
+export function MoreSheet({ view, run, log, settings, onSettings, awake }: Props) {
+  const [open, setOpen] = useState(false);
+  const players = view.players.filter((player) =>
+    run.block.players.some((one) => one.playerId === player.id),
+  );
+  return (
+    <>
+      <button
+        type="button"
+        onClick={() => setOpen(true)}
+        className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
+      >
+        <Ellipsis aria-hidden size={22} /> More
+      </button>
+      <Dialog open={open} onOpenChange={setOpen} title="More" startsAtField={false}>
+        <div className="space-y-4">
+          <div className="flex flex-wrap gap-2">
+            <NumbersSheet run={run} players={players} log={log} />
+            {!view.helper && (
+              <Link
+                href={`/sessions/${view.session.id}/plan`}
+                prefetch={false}
+                className={buttonClass('plain', 'min-h-12')}
+              >
+                <DoorOpen aria-hidden size={20} /> Leave the court
+              </Link>
+            )}
+          </div>
+          <SoundSettings run={run} settings={settings} onSettings={onSettings} />
+          <ScreenSettings settings={settings} onSettings={onSettings} awake={awake} />
+          <label className="flex items-center gap-2 font-semibold">
+            <span className="w-20 text-base font-normal text-soft">Who counts</span>
+            <input
+              value={settings.name}
+              maxLength={60}
+              placeholder={view.helper ? 'Your name' : view.session.coach || 'The coach'}
+              aria-label="Who counts on this device"
+              onChange={(event) => onSettings({ name: event.target.value })}
+              className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
+            />
+          </label>
+          {!view.helper && <HelperLinks sessionId={view.session.id} players={view.players} />}
+        </div>
+      </Dialog>
+    </>
+  );
+}
+
+function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'settings' | 'onSettings'>) {
+  const { step, tempoPerMin, block, drill } = run;
+  const calls = callsOf(step);
+  const hears = settings.beat || calls !== null;
+  const track = new URLSearchParams({
+    title: `${drill.title}: ${step.title}`,
+    name: `${drill.id}-${step.id}`,
+    seed: String(seedOf(block.id)),
+    accentEvery: String(settings.accentEvery),
+    ...(tempoPerMin !== null && (settings.beat || !calls) && { tempoPerMin: String(tempoPerMin) }),
+    ...(calls && {
+      set: calls.set,
+      everyS: String(calls.everyS),
+      moveS: String(calls.moveS),
+      pace: calls.pace,
+      leadS: String(calls.leadS),
+    }),
+  });
+  return (
+    <>
+      <ChipRow label="Sound">
+        <Chip on={settings.sound} onPress={() => onSettings({ sound: !settings.sound })}>
+          Signals
+        </Chip>
+        {tempoPerMin !== null && (
+          <Chip on={settings.beat} onPress={() => onSettings({ beat: !settings.beat })}>
+            Beat {tempoPerMin} a minute
+          </Chip>
+        )}
+        {calls && (
+          <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
+            Calls: {calls.set}
+          </Chip>
+        )}
+        <Chip on={settings.spoken} onPress={() => onSettings({ spoken: !settings.spoken })}>
+          Spoken words
+        </Chip>
+      </ChipRow>
+      {tempoPerMin !== null && (
+        <ChipRow label="Beat">
+          <Chip
+            disabled={settings.tempoPercent <= 50}
+            onPress={() => onSettings({ tempoPercent: settings.tempoPercent - tempoStep })}
+          >
+            Slower
+          </Chip>
+          <Chip
+            disabled={settings.tempoPercent >= 150}
+            onPress={() => onSettings({ tempoPercent: settings.tempoPercent + tempoStep })}
+          >
+            Faster
+          </Chip>
+          {[0, 2, 4].map((every) => (
+            <Chip
+              key={every}
+              on={settings.accentEvery === every}
+              onPress={() => onSettings({ accentEvery: every })}
+            >
+              {every === 0 ? 'no accents' : `accent every ${every}`}
+            </Chip>
+          ))}
+        </ChipRow>
+      )}
+      {(hears || tempoPerMin !== null) && (
+        <ChipRow label="To take">
+          <a href={`/api/track?${track}&format=wav`} download className={buttonClass('plain', 'min-h-12')}>
+            Practice track (WAV)
+          </a>
+          <a href={`/api/track?${track}&format=vtt`} download className={buttonClass('plain', 'min-h-12')}>
+            Its words (WebVTT)
+          </a>
+        </ChipRow>
+      )}
+    </>
+  );
+}
+
+function ScreenSettings({ settings, onSettings, awake }: Pick<Props, 'settings' | 'onSettings' | 'awake'>) {
+  const full = useFullscreen();
+  const [night, setNight] = useState(
+    () => typeof document !== 'undefined' && document.documentElement.dataset.theme === 'night',
+  );
+  const change = () => {
+    const next = night ? 'day' : 'night';
+    document.documentElement.dataset.theme = next;
+    document.cookie = `vowstep-theme=${next}; path=/; max-age=31536000; samesite=strict`;
+    setNight(!night);
+  };
+  return (
+    <>
+      <ChipRow label="Screen">
+        <Chip on={full} onPress={toggleFullscreen}>
+          {full ? <Shrink aria-hidden size={18} /> : <Expand aria-hidden size={18} />} Full screen
+        </Chip>
+        <Chip on={night} onPress={change}>
+          {night ? <Moon aria-hidden size={18} /> : <Sun aria-hidden size={18} />} Night hall
+        </Chip>
+        <Chip on={settings.leftHanded} onPress={() => onSettings({ leftHanded: !settings.leftHanded })}>
+          <Hand aria-hidden size={18} /> Left-handed
+        </Chip>
+      </ChipRow>
+      <p className="text-sm text-soft">
+        {awake === true
+          ? 'The screen is kept awake.'
+          : 'This browser may let the screen go dark: a touch brings it back, and the clock goes on.'}{' '}
+        Keys: 1 to 8 count, with shift a miss; C types a count for who was counted last; U undoes, space
+        starts and pauses, A adjusts, T is for time, N and P turn to the next block and the one before.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,32 @@
+import type { CSSProperties, ReactNode } from 'react';
+import { cx } from '@/ui/class-names';
+
+export interface PressZoneProps {
+  readonly onPress: () => void;
+  readonly className: string;
+  readonly style?: CSSProperties;
+  readonly children: ReactNode;
+  readonly 'data-touch-of'?: number;
+  readonly 'data-miss-of'?: number;
+  readonly 'data-zone-of'?: number;
+}
+
+/** A zone that counts when the finger comes down, not when it lifts: the count follows the eye, and a sliding thumb still counts. */
+export function PressZone({ onPress, className, children, ...rest }: PressZoneProps) {
+  return (
+    <button
+      type="button"
+      onPointerDown={(event) => {
+        if (event.button === 0) onPress();
+      }}
+      onClick={(event) => {
+        // Keys and assistive technology press without a pointer.
+        if (event.detail === 0) onPress();
+      }}
+      className={cx('touch-manipulation select-none', className)}
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}

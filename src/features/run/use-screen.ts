@@ -1,0 +1,93 @@
+'use client';
+
+import { useEffect, useState, useSyncExternalStore } from 'react';
+
+/** Keeps the screen awake while a session is run, where the browser can. Null: it cannot. */
+export function useWakeLock(wanted: boolean): boolean | null {
+  const [awake, setAwake] = useState<boolean | null>(null);
+  useEffect(() => {
+    if (!wanted || !('wakeLock' in navigator)) return;
+    let lock: WakeLockSentinel | null = null;
+    let gone = false;
+    const hold = async () => {
+      if (document.visibilityState !== 'visible') return;
+      try {
+        lock = await navigator.wakeLock.request('screen');
+        if (gone) return void lock.release();
+        setAwake(true);
+        lock.addEventListener('release', () => setAwake(false));
+      } catch {
+        // A low battery may forbid it: the sheet says that the screen may go dark.
+        setAwake(false);
+      }
+    };
+    void hold();
+    // The lock goes when the page is hidden: it is taken again when it comes back.
+    document.addEventListener('visibilitychange', hold);
+    return () => {
+      gone = true;
+      document.removeEventListener('visibilitychange', hold);
+      void lock?.release();
+    };
+  }, [wanted]);
+  return awake;
+}
+
+export function toggleFullscreen(): void {
+  if (document.fullscreenElement) void document.exitFullscreen();
+  else void document.documentElement.requestFullscreen?.().catch(() => undefined);
+}
+
+const onFullscreen = (listener: () => void) => {
+  document.addEventListener('fullscreenchange', listener);
+  return () => document.removeEventListener('fullscreenchange', listener);
+};
+
+export const useFullscreen = (): boolean =>
+  useSyncExternalStore(
+    onFullscreen,
+    () => document.fullscreenElement !== null,
+    () => false,
+  );
+
+const phone = '(max-width: 639px)';
+const onPhone = (listener: () => void) => {
+  const media = window.matchMedia(phone);
+  media.addEventListener('change', listener);
+  return () => media.removeEventListener('change', listener);
+};
+
+/** True on a screen that has room for one player. */
+export const usePhone = (): boolean =>
+  useSyncExternalStore(
+    onPhone,
+    () => window.matchMedia(phone).matches,
+    () => false,
+  );
+
+/** Lets the run screen be opened again without the server: the service worker keeps this page and what it is made of. */
+export function useOffline(): void {
+  useEffect(() => {
+    if (!('serviceWorker' in navigator)) return;
+    const keep = async () => {
+      try {
+        await navigator.serviceWorker.register('/sw.js');
+        const { active } = await navigator.serviceWorker.ready;
+        const parts = performance
+          .getEntriesByType('resource')
+          .map(({ name }) => new URL(name))
+          .filter(
+            ({ origin, pathname }) => origin === location.origin && pathname.startsWith('/_next/static/'),
+          );
+        active?.postMessage({
+          kind: 'keep',
+          page: location.pathname,
+          parts: [...new Set(parts.map(({ pathname }) => pathname))],
+        });
+      } catch {
+        // A private window has no service worker: counting goes on, only a reload needs the server.
+      }
+    };
+    void keep();
+  }, []);
+}
