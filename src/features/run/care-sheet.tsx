@@ -6,7 +6,9 @@ import { evaluatePlan } from '@/catalogue/evaluate';
 import { kitAtHand } from '@/catalogue/kit';
 import { deferral, type Warning } from '@/core/care/care';
 import { tally } from '@/core/counting/tally';
+import { scaled } from '@/core/dose/scale';
 import { blockClock } from '@/core/run/block-clock';
+import { courtChanges } from '@/core/run/court-changes';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { CareLine } from '@/ui/care-line';
@@ -64,9 +66,22 @@ function useCareNow(view: SessionRunView, log: RunLog): Warning[] {
   const book = useBook(view.session.coach);
   const over = view.blocks.filter((block) => blockClock(log.events(block.id, null)).state === 'ended');
   const overIds = over.map((block) => block.id).join(' ');
+  // What was shortened or left out on court is judged as it will be run.
+  const trimmed = view.blocks
+    .map((block) => {
+      const { share, out } = courtChanges(log.events(block.id, null));
+      return out ? 0 : share;
+    })
+    .join(' ');
   return useMemo(() => {
     const ended = new Set(overIds.split(' '));
-    const { care, session, players, blocks } = view;
+    const { care, session, players } = view;
+    const shares = trimmed.split(' ').map(Number);
+    const blocks = view.blocks.flatMap((block, index) => {
+      const share = shares[index]!;
+      if (share === 0) return [];
+      return [share < 1 ? { ...block, dose: scaled(block.dose, share) } : block];
+    });
     const doneTries = (blockId: string, playerId: string) => {
       const block = ended.has(blockId) && blocks.find((one) => one.id === blockId);
       const step = block && book.step(block.drillId, block.stepId);
@@ -86,5 +101,5 @@ function useCareNow(view: SessionRunView, log: RunLog): Warning[] {
       doneTries,
     });
     return warnings.filter((one) => one.blockId === null || !ended.has(one.blockId));
-  }, [view, book, log, overIds]);
+  }, [view, book, log, overIds, trimmed]);
 }
