@@ -21,7 +21,7 @@ const bodyPx = 72;
 /** A ladder as a flight of stairs to press: every step a tread, the players as balls on the one they stand on. */
 export function Flight({ steps, chosen, onChoose }: Props) {
   return (
-    <ol className="flex items-end overflow-x-auto" aria-label="The ladder, easiest first">
+    <ol className="relative flex items-end overflow-x-auto" aria-label="The ladder, easiest first">
       {steps.map((step, index) => (
         <li key={step.id} className="min-w-20 flex-1">
           <ul

@@ -32,7 +32,6 @@ export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }
     <button
       type="button"
       onClick={onOpen}
-      aria-label={`Time: ${word}, ${clockTime(shownS)} left${lateS === null ? '' : `, session ${clockTime(lateS)} late`}`}
       data-phase={done ? 'done' : phase.kind}
       className={cx(
         'flex min-h-16 flex-1 items-center justify-end gap-3 rounded-md border-3 px-4 py-0.5 sm:flex-none',
@@ -44,6 +43,7 @@ export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }
       )}
     >
       <span className="text-right leading-tight">
+        <span className="sr-only">Time: </span>
         <span className="block text-xl font-bold">{ten ? 'Last ten seconds' : word}</span>
         <span className="block text-lg">
           {rounds > 1 && `round ${phase.round - (phase.turn - 1) * rounds} of ${rounds}`}
@@ -56,11 +56,7 @@ export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }
           </span>
         )}
       </span>
-      <span
-        role="timer"
-        aria-label={`${word}, ${clockTime(shownS)} left`}
-        className="tabular min-w-32 text-right font-head text-6xl font-extrabold"
-      >
+      <span className="tabular min-w-32 text-right font-head text-6xl font-extrabold">
         {phase.kind === 'countIn' && running && !done ? shownS : clockTime(shownS)}
       </span>
     </button>

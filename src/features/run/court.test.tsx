@@ -150,7 +150,7 @@ describe('the clock says', () => {
     ['running', 53, 'Time round 2 of 2 0:00'],
     ['ended', 40, 'Ended round 2 of 2 0:13'],
   ] as const)('%s after %d s: %s', (state, elapsedS, text) => {
-    expect(face(state, elapsedS)).toBe(text);
+    expect(face(state, elapsedS)).toBe(`Time: ${text}`);
   });
 });
 

@@ -8,7 +8,8 @@ const within = (name: string, min: number, max: number) =>
     .typeError(`${name} must be a number.`)
     .min(min, `${name} must be from ${min} to ${max}.`)
     .max(max, `${name} must be from ${min} to ${max}.`);
-const optional = (value: unknown) => (value === '' || value === undefined ? null : value);
+/** An empty field of a query means nothing asked for. */
+const optional = (value: unknown, original: unknown) => (original === '' ? null : value);
 
 /** What a practice track is made of. It comes as a link's query: every field is text there. */
 export const trackSchema = object({
