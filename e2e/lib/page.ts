@@ -14,14 +14,17 @@ export class Page {
     ) as unknown as Promise<WebElement>;
   }
 
-  /** A button, link or tab by the words on it or its accessible name. */
+  /** A button, link or tab by the words on it or its accessible name: in the topmost sheet if one is open, else on the page. */
   async button(words: string): Promise<WebElement> {
-    const xpath = `//*[self::button or self::a or self::summary][contains(normalize-space(.), "${words}") or contains(@aria-label, "${words}")]`;
-    return this.driver.wait(
-      until.elementLocated(By.xpath(xpath)),
-      patienceMs,
-      `No button says ${words}`,
-    ) as unknown as Promise<WebElement>;
+    const own = `*[self::button or self::a or self::summary][contains(normalize-space(.), "${words}") or contains(@aria-label, "${words}")]`;
+    const find = async () => {
+      for (const xpath of [`(//*[@role="dialog"])[last()]//${own}`, `//${own}`]) {
+        const [found] = await this.driver.findElements(By.xpath(xpath));
+        if (found) return found;
+      }
+      return null;
+    };
+    return (await this.driver.wait(find, patienceMs, `No button says ${words}`))!;
   }
 
   async press(words: string): Promise<void> {

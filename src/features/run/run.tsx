@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import { courtChanges, runOrder } from '@/core/run/court-changes';
 import { lateAfterS } from '@/core/run/late';
@@ -63,16 +63,19 @@ export function Run({ view }: { view: SessionRunView }) {
   // Blocks may have ended on this device that the server does not know of yet; a helper goes where the coach is.
   const follows = view.helper !== undefined;
   const started = clockLists.map((list) => list.length).join();
+  const turned = useRef(false);
   useEffect(() => {
-    const turn = () =>
-      setBlockId(
-        blocks[
-          firstBlock(
-            blocks.map((block) => block.id),
-            log,
-          )
-        ]?.id,
-      );
+    const turn = () => {
+      if (!turned.current)
+        setBlockId(
+          blocks[
+            firstBlock(
+              blocks.map((block) => block.id),
+              log,
+            )
+          ]?.id,
+        );
+    };
     if (follows) turn();
     else void log.opened.then(turn);
     // A coach's own screen turns by itself once, when it opens.
@@ -102,6 +105,7 @@ export function Run({ view }: { view: SessionRunView }) {
   const turnTo = (to: RunBlock | undefined, how: 'end' | 'pause') => {
     if (!to) return;
     leave?.(how);
+    turned.current = true;
     setBlockId(to.id);
     setPage(0);
   };
@@ -227,6 +231,12 @@ export function Run({ view }: { view: SessionRunView }) {
           first={!beforeBlock}
           onLog={(fresh) => void log.log(fresh)}
           onBefore={before}
+          onSwap={(withId) => {
+            // The other block is on now; what was begun of this one waits, paused, at the other's place.
+            run.say({ playerId: null, kind: 'swap', text: withId });
+            leave?.('pause');
+            setBlockId(withId);
+          }}
           open={sheet === 'time'}
           onOpenChange={(open) => setSheet(open ? 'time' : null)}
         />

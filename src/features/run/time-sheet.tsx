@@ -19,6 +19,8 @@ interface Props {
   readonly first: boolean;
   readonly onLog: (fresh: NewEvent) => void;
   readonly onBefore: () => void;
+  /** This block and another change places. */
+  readonly onSwap: (withId: string) => void;
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
 }
@@ -27,7 +29,7 @@ const extraS = 30;
 
 /** The block's clock and the session's: longer, shorter, again, in another order, and what could be trimmed. */
 export function TimeSheet(props: Props) {
-  const { run, time, titleOf, nextId, first, onLog, onBefore, open, onOpenChange } = props;
+  const { run, time, titleOf, nextId, first, onLog, onBefore, onSwap, open, onOpenChange } = props;
   const { position, phases, say, clock } = run;
   const { phase, leftS, index, done } = position;
   const word = phase.kind === 'work' ? 'work' : phase.kind === 'rest' ? 'rest' : 'count-in';
@@ -69,7 +71,7 @@ export function TimeSheet(props: Props) {
           type="button"
           disabled={nextId === null}
           onClick={() => {
-            if (nextId) onLog({ blockId: run.block.id, playerId: null, kind: 'swap', text: nextId });
+            if (nextId) onSwap(nextId);
             close();
           }}
           className={big()}

@@ -1,0 +1,114 @@
+import { openApp, type App } from './lib/app';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+import { bookSession, count, onDevice, onServer, phase, tap, waiting, type Booked } from './lib/session';
+
+/* With the server away: counting goes on, a reload works, a second block is run, and everything arrives once. */
+let app: App;
+let browser: Browser;
+let page: Page;
+let at: Booked;
+const run = () => `${app.url}/sessions/${at.sessionId}/run`;
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  page = new Page(browser.driver);
+  at = await bookSession(
+    app,
+    page,
+    ['Mika', 'Robin'],
+    [
+      ['palm-up-bounce', 'row-20'],
+      ['clap-and-catch', 'five-claps'],
+      ['turn-over-bounce', 'same-height'],
+    ],
+  );
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+/** The service worker keeps the page and what it is made of, and says when it has. */
+const kept = `caches.open('vowstep-court-1').then((cache) => Promise.all([cache.match(location.pathname), cache.match('/calls/rest.wav')])).then(([page, clip]) => !!page && !!clip)`;
+
+test('two blocks without the server, with a reload in between, arrive exactly as they were counted', async () => {
+  await browser.driver.get(run());
+  await page.sees('Start block');
+  await browser.driver.wait(
+    () => browser.driver.executeAsyncScript<boolean>(`${kept}.then(arguments[0])`),
+    20_000,
+    'The run screen is never kept.',
+  );
+  await page.press('Start block');
+  await page.becomes(phase, 'work');
+  await tap(page, 1, 5);
+  await page.becomes(waiting, '0');
+  await page.sees('All safe on the server');
+
+  await app.kill();
+  await tap(page, 1, 3);
+  await tap(page, 2, 4);
+  await tap(page, 2, 1, 'miss');
+  await page.sees('Server out of reach');
+  await page.sees('safe here, on the way');
+
+  // A reload without the server: the clock and every count are still there.
+  await browser.driver.navigate().refresh();
+  await page.becomes(count(0), '8');
+  await page.becomes(`document.querySelectorAll('[data-best]')[1].textContent`, '4');
+  await page.sees('Pause');
+  await tap(page, 2, 6);
+  await page.becomes(count(1), '6');
+
+  // A second block, and another reload in the middle of it.
+  await page.press('Next block');
+  await page.sees('Clap and catch');
+  await page.press('Start block');
+  await page.becomes(phase, 'work');
+  await tap(page, 1, 7);
+  // Safe here: a reload before that asks first.
+  await page.becomes(`document.body.innerText.includes('not kept yet')`, false);
+  await browser.driver.navigate().refresh();
+  await page.sees('Clap and catch');
+  await page.becomes(count(0), '7');
+  await page.press('Undo');
+  await page.becomes(count(0), '6');
+
+  const counted = await onDevice(page, at.blockIds);
+  expect(await onServer(app, at.blockIds)).not.toEqual(counted);
+  await app.start();
+  await page.becomes(waiting, '0');
+  await page.sees('All safe on the server');
+  // start, 8 + 4 + 1 + 6 marks, end, start, 7 marks and an undo: nothing lost, nothing doubled.
+  expect(counted).toHaveLength(1 + 19 + 1 + 1 + 7 + 1);
+  expect(await onServer(app, at.blockIds)).toEqual(counted);
+});
+
+test('a page that was never opened says so when the server is away', async () => {
+  await app.kill();
+  await browser.driver.get(`${app.url}/squad`);
+  await page.sees('The server is out of reach');
+  await page.sees('Nothing is lost');
+  await app.start();
+  await page.press('Try again');
+  await page.sees('2 players.');
+});
+
+test('the session cannot be finished while counts are on their way, and can when they are there', async () => {
+  await browser.driver.get(run());
+  await page.sees('Clap and catch');
+  await page.press('Next block');
+  await page.press('Start block');
+  await page.becomes(phase, 'work');
+  await app.kill();
+  await tap(page, 1, 3);
+  await page.press('Finish session');
+  await page.sees('The server cannot be reached');
+  await app.start();
+  await page.becomes(waiting, '0');
+  await page.press('Finish session');
+  await page.sees('Review: On court');
+  const [row] = await app.query('select state from session');
+  expect(row!.state).toBe('finished');
+});

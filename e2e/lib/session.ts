@@ -1,0 +1,98 @@
+import { monotonicFactory } from 'ulid';
+import { plainBook } from '@/catalogue';
+import { ageBandOf } from '@/catalogue/age-band';
+import type { App } from './app';
+import type { Page } from './page';
+
+const newId = monotonicFactory();
+
+export interface Booked {
+  readonly sessionId: string;
+  readonly blockIds: readonly string[];
+  readonly playerIds: readonly string[];
+}
+
+/** Adds players by hand, books a session for them, and puts steps into its plan. */
+export async function bookSession(
+  app: App,
+  page: Page,
+  names: readonly string[],
+  steps: readonly (readonly [drillId: string, stepId: string])[],
+  bookedMin = 60,
+): Promise<Booked> {
+  for (const name of names) {
+    await page.driver.get(`${app.url}/squad`);
+    await page.press('Add a player');
+    await page.type('Name', name);
+    await page.type('Birth year', '2016');
+    await page.press('Add player');
+    await page.sees(name);
+  }
+  await page.driver.get(`${app.url}/sessions`);
+  await page.press('Plan a session');
+  await page.type('Title', 'On court');
+  for (const name of names) await page.tick(name);
+  await page.type('Minutes', String(bookedMin));
+  await page.press('Open the plan');
+  await page.sees('The tape is empty.');
+  const [session] = await app.query('select id from session order by created_at_ms desc limit 1');
+  const sessionId = session!.id as string;
+  const players = await app.query(
+    `select player_id as id from session_player where session_id = ? order by position`,
+    [sessionId],
+  );
+  const playerIds = players.map((row) => row.id as string);
+  const blockIds: string[] = [];
+  for (const [position, [drillId, stepId]] of steps.entries()) {
+    const id = newId();
+    const dose = JSON.stringify(plainBook.step(drillId, stepId)!.doses[ageBandOf(10)]);
+    await app.query(
+      `insert into block (id, session_id, position, drill_id, step_id, dose) values (?, ?, ?, ?, ?, ?)`,
+      [id, sessionId, position, drillId, stepId, dose],
+    );
+    for (const playerId of playerIds)
+      await app.query(`insert into block_player (block_id, player_id) values (?, ?)`, [id, playerId]);
+    blockIds.push(id);
+  }
+  return { sessionId, blockIds, playerIds };
+}
+
+/** Presses a player's zone so many times, as a finger does. */
+export async function tap(page: Page, digit: number, times: number, zone = 'touch'): Promise<void> {
+  await page.driver.executeScript(
+    `for (let i = 0; i < ${times}; i++) document.querySelector('[data-${zone}-of="${digit}"]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }))`,
+  );
+}
+
+export const count = (player = 0) => `document.querySelectorAll('[data-count]')[${player}].textContent`;
+export const phase = `document.querySelector('[data-phase]').dataset.phase`;
+export const waiting = `document.querySelector('[data-waiting]').dataset.waiting`;
+
+/** Every event this device holds, waiting or settled, as `id kind player value text`, in order. */
+export async function onDevice(page: Page, blockIds: readonly string[]): Promise<string[]> {
+  return page.driver.executeAsyncScript(
+    `const [blockIds, done] = arguments;
+     const open = indexedDB.open('vowstep');
+     open.onsuccess = async () => {
+       const tx = open.result.transaction(['events', 'settled']);
+       const all = (name) => new Promise((give) => { const ask = tx.objectStore(name).getAll(); ask.onsuccess = () => give(ask.result); });
+       const events = [...(await all('events')), ...(await all('settled'))];
+       open.result.close();
+       done([...new Set(events.filter((e) => blockIds.includes(e.blockId)).map((e) => JSON.stringify([e.id, e.kind, e.playerId, e.attempt, e.value, e.ref, e.text ?? null, e.atMs])))].sort());
+     };`,
+    blockIds,
+  );
+}
+
+/** The same of the server. */
+export async function onServer(app: App, blockIds: readonly string[]): Promise<string[]> {
+  const rows = await app.query(
+    `select id, kind, player_id, attempt, value, ref, text, at_ms from touch_event where block_id in (${blockIds.map(() => '?').join(',')})`,
+    [...blockIds],
+  );
+  return rows
+    .map((row) =>
+      JSON.stringify([row.id, row.kind, row.player_id, row.attempt, row.value, row.ref, row.text, row.at_ms]),
+    )
+    .sort();
+}
