@@ -195,7 +195,7 @@ export function Run({ view }: { view: SessionRunView }) {
         />
       </header>
       {problem && <ErrorNote>{problem}</ErrorNote>}
-      <CourtNotes state={state} twins={court.twins} setBackS={court.clock.setBackS} />
+      <CourtNotes state={state} twins={court.twins} setBackS={now > 0 ? court.clock.setBackS : 0} />
       {step.calls && settings.calls && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}
