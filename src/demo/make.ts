@@ -1,9 +1,10 @@
 import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/catalogue';
+import type { Drill } from '@/catalogue/types';
 import { newBlock } from '@/catalogue/place-block';
 import { workOf, type PlanBlock } from '@/catalogue/plan';
 import { maxBatch } from '@/core/counting/check';
-import type { TouchEvent } from '@/core/counting/event';
+import type { RemarkKind, TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/outcome';
 import { normal, seededRandom, type Random } from '@/core/random';
 import { dayAfter } from '@/server/days';
@@ -170,6 +171,21 @@ function sparing(block: PlanBlock, coming: readonly Member[]): PlanBlock {
   return { ...block, own: block.own.map((one) => ({ ...one, out: out(one.playerId) })) };
 }
 
+const phrases = ['Best effort today', 'Quiet hands', 'Helped a partner', 'Tired today'] as const;
+
+/** A few things a coach noted in a block: what held, what broke, and now and then a word. No chance of its own. */
+function remarksOn(drill: Drill, turn: number, players: number) {
+  const [first] = drill.checkpoints;
+  const last = drill.checkpoints.at(-1);
+  return Array.from({ length: players }, (_, seat) => seat).flatMap((seat) => {
+    const made: { seat: number; kind: RemarkKind; text: string }[] = [];
+    if ((seat + turn) % 4 === 0 && first) made.push({ seat, kind: 'held', text: first });
+    if ((seat + 2 * turn) % 9 === 5 && last) made.push({ seat, kind: 'broke', text: last });
+    if ((3 * seat + turn) % 13 === 6) made.push({ seat, kind: 'note', text: phrases[turn % 4]! });
+    return made;
+  });
+}
+
 /** Every mark of a session, in the order made. */
 function logOf(
   context: Context,
@@ -182,7 +198,7 @@ function logOf(
   const drafts: Omit<TouchEvent, 'id'>[] = [];
   const base = { ref: null, device: 'bench-tablet' } as const;
   let startMs = context.nowMs;
-  for (const block of blocks) {
+  for (const [place, block] of blocks.entries()) {
     const drill = plainBook.drill(block.drillId)!;
     startMs += drill.setUpS.value * 1000;
     let lastMs = startMs;
@@ -197,6 +213,12 @@ function logOf(
         lastMs = Math.max(lastMs, atMs);
         drafts.push({ ...base, blockId: block.id, playerId, ...mark, atMs, monoMs: atMs - context.nowMs });
       }
+    }
+    for (const { seat, ...remark } of remarksOn(drill, week + place, coming.length)) {
+      const playerId = coming[seat]!.id;
+      if (workOf(plainBook, block, playerId)!.out) continue;
+      const said = { ...base, blockId: block.id, playerId, attempt: 1, value: null, atMs: lastMs + 200 };
+      drafts.push({ ...said, ...remark, monoMs: said.atMs - context.nowMs });
     }
     const clock = { ...base, blockId: block.id, playerId: null, attempt: 1, value: null };
     drafts.push({ ...clock, kind: 'start', atMs: startMs, monoMs: startMs - context.nowMs });

@@ -104,6 +104,8 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             <span data-total>{marksInWords(step.measure, tally.touches)}</span>
           </Figure>
           , {tally.drops} dropped
+          {line.reported > 0 && `, ${counted(line.reported, 'attempt')} counted aloud`}
+          {line.fixed > 0 && `, ${counted(line.fixed, 'attempt')} corrected`}
           {tally.ratePerMin !== null && (
             <>
               ,{' '}
@@ -133,6 +135,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             On their own step, “{step.title}”: mark {gate.result} on {counted(gate.days, 'day')}.
           </p>
         )}
+        {line.remarks.length > 0 && <p data-remarks>{remarkWords(line)}</p>}
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
             The other school says {words[other.verdict].toLowerCase()}: {other.reason}
@@ -195,4 +198,13 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
       {problem && <p className="col-span-full text-right text-sm font-semibold text-stop">{problem}</p>}
     </li>
   );
+}
+
+/** What was seen and said on court, in one line. */
+function remarkWords({ remarks }: ReviewLine): string {
+  const words = { held: 'Held', broke: 'Broke', note: 'Note' } as const;
+  return remarks
+    .map(({ kind, text, by }) => `${words[kind]}: ${text.replace(/\.$/, '')}${by ? ` (${by})` : ''}`)
+    .join('. ')
+    .concat('.');
 }

@@ -59,9 +59,9 @@ export function Review({ view }: { view: SessionReviewView }) {
         actions={
           <>
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
-            {session.state !== 'finished' && (
-              <ButtonLink href={`/sessions/${session.id}/run`}>Back on court</ButtonLink>
-            )}
+            <ButtonLink href={`/sessions/${session.id}/run`}>
+              {session.state === 'finished' ? 'Correct counts' : 'Back on court'}
+            </ButtonLink>
             <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
               <Check aria-hidden size={18} />{' '}
               {open.length === 0 ? 'All decided' : `Accept ${open.length} proposals`}

@@ -46,6 +46,7 @@ function world() {
       later: (job) => void jobs.push(job),
       clock: { now: () => (nowMs += 100), mono: () => nowMs },
       device,
+      blockIds: ['b'],
     });
   const runJobs = () => jobs.splice(0).forEach((job) => job());
   return { kept, server, state, open, runJobs, setClock: (ms: number) => (nowMs = ms) };
@@ -187,4 +188,70 @@ test('whatever fails and whenever pages go, every touch arrives once', async () 
     }),
     { numRuns: 150 },
   );
+});
+
+describe('with other devices and tabs', () => {
+  const foreign = (n: number): TouchEvent => ({
+    id: `01ARZ3NDEKTSV4RRFFQ69G5F${String(n).padStart(2, '0')}`,
+    blockId: 'b',
+    playerId: 'p',
+    kind: 'touch',
+    attempt: 1,
+    value: null,
+    ref: null,
+    atMs: 1,
+    monoMs: 1,
+    device: 'd2',
+  });
+
+  test('what the server tells of is shown once, is safe, and rests here for a reload', async () => {
+    const { open, kept } = world();
+    const log = open();
+    log.receive([foreign(1), foreign(2)], 'server');
+    log.receive([foreign(2)], 'server');
+    expect(log.events('b', 'p')).toHaveLength(2);
+    expect(log.state()).toMatchObject({ safe: 2, waiting: 0 });
+    expect(kept.size).toBe(0);
+    // The server knows nothing of them in this test: they come from the device alone.
+    const again = open();
+    await again.opened;
+    expect(again.events('b', 'p')).toHaveLength(2);
+    expect(again.state()).toMatchObject({ safe: 2, waiting: 0 });
+  });
+
+  test('what another tab tells of is shown, and sent from here too', async () => {
+    const { open, server } = world();
+    const log = open();
+    log.receive([foreign(1)], 'tab');
+    expect(log.state()).toMatchObject({ safe: 0, waiting: 1 });
+    await log.flush();
+    expect([...server.keys()]).toEqual([foreign(1).id]);
+  });
+
+  test('a player’s list holds what was adjusted for everybody, and stays the same while nothing changes', async () => {
+    const { open } = world();
+    const log = open();
+    await log.log({ blockId: 'b', playerId: null, kind: 'start' });
+    await log.log(touch);
+    const before = log.eventsOf('b', 'p');
+    expect(before.map((event) => event.kind)).toEqual(['touch']);
+    expect(log.eventsOf('b', 'p')).toBe(before);
+    await log.log({ blockId: 'b', playerId: null, kind: 'breathless', value: 1 });
+    expect(log.eventsOf('b', 'p').map((event) => event.kind)).toEqual(['breathless', 'touch']);
+    // What was done for everybody is the newest thing to take back; the clock is not.
+    expect(log.lastMark('b')?.kind).toBe('breathless');
+  });
+
+  test('when its link is closed nothing more is sent, counting goes on, and all of it stays here', async () => {
+    const { open, kept, state } = world();
+    state.answer = () => 'closed';
+    const log = open();
+    await log.log(touch);
+    await log.flush();
+    await log.log(touch);
+    await log.flush();
+    expect(state.sent).toBe(1);
+    expect(log.state()).toMatchObject({ closed: 'This link was withdrawn.', waiting: 2 });
+    expect(kept.size).toBe(2);
+  });
 });
