@@ -3,6 +3,7 @@ import { copyFileSync, rmSync } from 'node:fs';
 import { ulid } from 'ulid';
 import { maxBatch } from '../src/core/counting/check';
 import type { TouchEvent } from '../src/core/counting/event';
+import { RunLog } from '../src/features/run/run-log';
 import { demoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
 
@@ -82,6 +83,53 @@ for (const [name, size] of [
   const perSecond = (ms: number) => (size * 1000) / ms;
   report(name, perSecond(median(route)), 'touches/s', perSecond(median(reference)));
 }
+
+/*
+ * Eight devices at four touches a second each, at once: each runs the run screen's own log against the route. Nothing
+ * may be lost or stored twice; what is measured is how many are safe a second against how many are made.
+ */
+const seconds = 10;
+const kept = new Map<string, Set<string>>();
+const devices = Array.from({ length: 8 }, (_, device) => {
+  const name = `device-${device}`;
+  kept.set(name, new Set());
+  const { block, player } = rows[device % rows.length] as unknown as { block: string; player: string };
+  const log = new RunLog([], {
+    store: {
+      waiting: async () => [],
+      put: async (event) => void kept.get(name)!.add(event.id),
+      settle: async () => undefined,
+      settled: async () => [],
+    },
+    send: async (events) => {
+      const answer = await fetch(`${server.url}/api/touches`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ events }),
+      }).catch(() => null);
+      return { kind: answer?.ok ? 'stored' : 'unreachable' };
+    },
+    later: (work, ms) => void setTimeout(work, ms),
+    clock: { now: () => Date.now(), mono: () => performance.now() },
+    device: name,
+  });
+  return { log, touch: () => log.log({ blockId: block, playerId: player, kind: 'touch' }) };
+});
+const from = performance.now();
+for (let n = 0; n < 4 * seconds; n++) {
+  for (const { touch } of devices) void touch();
+  await new Promise((done) => setTimeout(done, Math.max(0, from + 250 * (n + 1) - performance.now())));
+}
+await Promise.all(devices.map(({ log }) => log.flush()));
+const tookS = (performance.now() - from) / 1000;
+const inLog = await server.client.execute(`select id, device from touch_event where device like 'device-%'`);
+const made = [...kept.values()].reduce((sum, ids) => sum + ids.size, 0);
+const lost = [...kept.values()]
+  .flatMap((ids) => [...ids])
+  .filter((id) => !inLog.rows.some((row) => row.id === id));
+const doubled = inLog.rows.length - new Set(inLog.rows.map((row) => row.id)).size;
+if (lost.length + doubled > 0) throw new Error(`${lost.length} lost, ${doubled} doubled.`);
+report('ingest-eight-devices', inLog.rows.length / tookS, 'touches/s safe', made / seconds);
 raw.close();
 for (const ending of ['', '-wal', '-shm']) rmSync(copy + ending, { force: true });
 await server.stop();

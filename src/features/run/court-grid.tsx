@@ -1,12 +1,14 @@
 'use client';
 
+import { memo } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
-import { CountTile } from './count-tile';
+import { CountTile, type CountTileProps } from './count-tile';
 import type { RunLog } from './run-log';
 import type { BlockRun } from './use-block';
+import { useEventsOf } from './use-run';
 
 const grids = [
   '',
@@ -42,7 +44,7 @@ export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
         const { work, conditions, target, bestEver } = run.playerNow(player.id);
         const turn = Math.floor(all.indexOf(player) / block.atOnce) + 1;
         return (
-          <CountTile
+          <LiveTile
             key={`${block.id} ${player.id}`}
             playerId={player.id}
             name={player.name}
@@ -58,7 +60,8 @@ export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
               .join(': ')}
             target={target}
             bestEver={bestEver}
-            events={log.eventsOf(block.id, player.id)}
+            log={log}
+            blockId={block.id}
             onMark={run.mark}
             onType={onType}
             onSay={onSay}
@@ -72,3 +75,13 @@ export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
     </div>
   );
 }
+
+interface LiveTileProps extends Omit<CountTileProps, 'events'> {
+  readonly log: RunLog;
+  readonly blockId: string;
+}
+
+/** A tile that follows its own player's log: a touch draws this tile at once, and nothing else has to wait for it. */
+const LiveTile = memo(function LiveTile({ log, blockId, ...tile }: LiveTileProps) {
+  return <CountTile events={useEventsOf(log, blockId, tile.playerId)} {...tile} />;
+});

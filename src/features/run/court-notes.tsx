@@ -1,18 +1,20 @@
 import { counted } from '@/core/words';
 import { ErrorNote } from '@/ui/field';
-import type { LogState } from './run-log';
+import type { RunLog } from './run-log';
+import { useLogState } from './use-run';
 
 interface Props {
-  readonly state: LogState;
+  readonly log: RunLog;
   readonly twins: number;
   readonly setBackS: number;
 }
 
 /** What is not as it should be on this device, in plain words; nothing of it loses a count. */
-export function CourtNotes({ state, twins, setBackS }: Props) {
+export function CourtNotes({ log, twins, setBackS }: Props) {
+  const { trouble } = useLogState(log);
   return (
     <>
-      {state.trouble && <ErrorNote>{state.trouble}</ErrorNote>}
+      {trouble && <ErrorNote>{trouble}</ErrorNote>}
       {twins > 0 && (
         <p role="status" className="rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care">
           This session is open in {counted(twins, 'other tab')} on this device. All count into the same log

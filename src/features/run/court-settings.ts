@@ -47,23 +47,32 @@ export function readSettings(text: string | null): CourtSettings {
   }
 }
 
-function current(): CourtSettings {
-  let text: string | null = known?.text ?? null;
+function read(): void {
+  let text = known?.text ?? null;
   try {
     text = localStorage.getItem(key);
   } catch {
     // A private window keeps nothing: what was set holds until the page goes.
   }
   if (!known || known.text !== text) known = { text, settings: readSettings(text) };
-  return known.settings;
+}
+
+/** Read once: the store is asked again only when another tab has written to it. */
+function current(): CourtSettings {
+  if (!known) read();
+  return known!.settings;
 }
 
 const subscribe = (listener: () => void) => {
+  const elsewhere = () => {
+    read();
+    listener();
+  };
   listeners.add(listener);
-  window.addEventListener('storage', listener);
+  window.addEventListener('storage', elsewhere);
   return () => {
     listeners.delete(listener);
-    window.removeEventListener('storage', listener);
+    window.removeEventListener('storage', elsewhere);
   };
 };
 

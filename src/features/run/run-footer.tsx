@@ -3,9 +3,10 @@ import type { ReactNode } from 'react';
 import type { EventKind } from '@/core/counting/event';
 import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
-import type { LogState } from './run-log';
+import type { RunLog } from './run-log';
 import { SafeNote } from './safe-note';
 import type { BlockRun } from './use-block';
+import { useLogState } from './use-run';
 
 const kindWords: Partial<Record<EventKind, string>> = {
   touch: 'touch',
@@ -34,7 +35,7 @@ const kindWords: Partial<Record<EventKind, string>> = {
 
 export interface RunFooterProps {
   readonly run: BlockRun;
-  readonly state: LogState;
+  readonly log: RunLog;
   readonly undoName: string | undefined;
   readonly last: boolean;
   readonly finishing: boolean;
@@ -49,9 +50,11 @@ export interface RunFooterProps {
   readonly onOthers: (() => void) | null;
 }
 
+const LiveSafeNote = ({ log }: { log: RunLog }) => <SafeNote state={useLogState(log)} />;
+
 /** The few things to press besides the counts. */
 export function RunFooter(props: RunFooterProps) {
-  const { run, state, undoName, last, finishing, helper, leftHanded, adjust } = props;
+  const { run, log, undoName, last, finishing, helper, leftHanded, adjust } = props;
   const { clock, position, lastMark, undo } = run;
   const running = clock.state === 'running';
   const over = position.done || clock.state === 'ended';
@@ -88,7 +91,7 @@ export function RunFooter(props: RunFooterProps) {
           <Users aria-hidden /> Others
         </button>
       )}
-      <SafeNote state={state} />
+      <LiveSafeNote log={log} />
       {helper ? null : last ? (
         <button
           type="button"

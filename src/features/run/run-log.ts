@@ -35,6 +35,8 @@ export interface RunPorts {
   readonly blockIds?: readonly string[];
   /** Which events left on this device may be sent from here; without it all of them. */
   readonly mine?: (event: TouchEvent) => boolean;
+  /** Resolves when the screen has had its turn; at once without it. */
+  readonly drawn?: () => Promise<void>;
   /** Tells other tabs of this device. */
   readonly share?: (event: TouchEvent) => void;
 }
@@ -68,6 +70,8 @@ export interface LogState {
 }
 
 const clock: readonly string[] = clockKinds;
+/** Touches are gathered for so long before they are sent: one batch for a quick hand, not one for every touch. Ours. */
+const gatherMs = 120;
 const firstRetryMs = 500;
 const longestRetryMs = 8000;
 
@@ -100,6 +104,8 @@ export class RunLog {
   #sendTrouble: string | null = null;
   #reachable = true;
   #closed: string | null = null;
+  #version = 0;
+  readonly #lives = new Map<string, { events: readonly TouchEvent[]; live: readonly TouchEvent[] }>();
   readonly #merged = new Map<string, { block: unknown; own: unknown; events: readonly TouchEvent[] }>();
   #state: LogState;
 
@@ -119,6 +125,9 @@ export class RunLog {
   };
 
   readonly state = (): LogState => this.#state;
+
+  /** Goes up with every event that is new here: what counts are drawn from has changed. */
+  readonly version = (): number => this.#version;
 
   get device(): string {
     return this.#ports.device;
@@ -183,8 +192,9 @@ export class RunLog {
     this.#add(event);
     this.#loose.set(event.id, event);
     this.#tell();
-    this.#ports.share?.(event);
+    // The disk first; other tabs can wait until this one has drawn the count.
     const keeping = this.#keep(event).finally(() => this.#keeping.delete(keeping));
+    void (this.#ports.drawn?.() ?? Promise.resolve()).then(() => this.#ports.share?.(event));
     this.#keeping.add(keeping);
     return keeping;
   }
@@ -195,10 +205,19 @@ export class RunLog {
     for (const [key, events] of this.#lists) {
       if (!key.startsWith(`${blockId} `)) continue;
       // The clock has buttons of its own; what was adjusted or trimmed for everybody is taken back like a touch.
-      const own = liveEvents(events).findLast((event) => !clock.includes(event.kind));
+      const own = this.#live(key, events).findLast((event) => !clock.includes(event.kind));
       if (own && (!last || own.id > last.id)) last = own;
     }
     return last;
+  }
+
+  /** What stands of a list: worked out anew only when the list has grown. */
+  #live(key: string, events: readonly TouchEvent[]): readonly TouchEvent[] {
+    const known = this.#lives.get(key);
+    if (known?.events === events) return known.live;
+    const live = liveEvents(events);
+    this.#lives.set(key, { events, live });
+    return live;
   }
 
   /** Sends all that was logged until now. Resolves when nothing is left, or the server cannot be reached. */
@@ -242,7 +261,7 @@ export class RunLog {
     }
     this.#queue.set(event.id, event);
     this.#tell();
-    this.#ports.later(() => void this.flush(), 0);
+    this.#ports.later(() => void this.flush(), gatherMs);
   }
 
   async #sendAll(): Promise<void> {
@@ -291,6 +310,7 @@ export class RunLog {
   #add(event: TouchEvent): void {
     if (this.#known.has(event.id)) return;
     this.#known.add(event.id);
+    this.#version += 1;
     const key = listKey(event.blockId, event.playerId);
     this.#lists.set(key, [...(this.#lists.get(key) ?? noEvents), event]);
     // Never below an event of another device whose clock is ahead: an undo must come after what it takes back.

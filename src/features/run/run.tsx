@@ -39,7 +39,7 @@ export function Run({ view }: { view: SessionRunView }) {
   const { players, session } = view;
   const router = useRouter();
   const court = useCourt(view);
-  const { log, state } = court;
+  const { log } = court;
   const book = useBook(session.coach);
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
@@ -195,14 +195,14 @@ export function Run({ view }: { view: SessionRunView }) {
         />
       </header>
       {problem && <ErrorNote>{problem}</ErrorNote>}
-      <CourtNotes state={state} twins={court.twins} setBackS={now > 0 ? court.clock.setBackS : 0} />
+      <CourtNotes log={log} twins={court.twins} setBackS={now > 0 ? court.clock.setBackS : 0} />
       {step.calls && settings.calls && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}
       <CourtGrid run={run} players={shown} all={working} log={log} onType={typeFor} onSay={setSaid} />
       <RunFooter
         run={run}
-        state={state}
+        log={log}
         undoName={players.find((player) => player.id === run.lastMark?.playerId)?.name}
         last={nextBlock === undefined}
         finishing={finishing}

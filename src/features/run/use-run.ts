@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { startTransition, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { clipName } from '@/core/calls/call-sets';
 import type { Cue } from '@/core/calls/timeline';
 import type { TouchEvent } from '@/core/counting/event';
@@ -16,7 +16,6 @@ import { findTwins, type Twins } from './twins';
 export interface Court {
   readonly log: RunLog;
   readonly clock: SteadyClock;
-  readonly state: LogState;
   /** Other tabs of this device with the same session. */
   readonly twins: number;
 }
@@ -56,6 +55,7 @@ export function useCourt(view: SessionRunView): Court {
       mine: view.helper
         ? (event) => event.playerId === playerId && blockIds.includes(event.blockId)
         : undefined,
+      drawn: afterPaint,
       share: (event) => twinsRef.current?.share(event),
     });
     void log.opened.then(() => {
@@ -67,7 +67,7 @@ export function useCourt(view: SessionRunView): Court {
     });
     return { log, clock };
   });
-  const state = useSyncExternalStore(log.subscribe, log.state, log.state);
+  useLater(log);
   const [twins, setTwins] = useState(0);
   useEffect(() => {
     const found = findTwins(view.session.id, (event) => log.receive([event], 'tab'), setTwins);
@@ -116,8 +116,63 @@ export function useCourt(view: SessionRunView): Court {
       window.removeEventListener('beforeunload', leave);
     };
   }, [log]);
-  return { log, clock, state, twins };
+  return { log, clock, twins };
 }
+
+/**
+ * Draws what surrounds the counts anew when something was logged, as soon as there is time for it: the tile that was
+ * pressed draws its own count at once.
+ */
+function useLater(log: RunLog): void {
+  const [, setVersion] = useState(0);
+  useEffect(() => {
+    let gone = false;
+    let waits = false;
+    const draw = () => {
+      waits = false;
+      if (!gone) startTransition(() => setVersion(log.version()));
+    };
+    const later = () => {
+      if (waits) return;
+      waits = true;
+      void afterPaint().then(draw);
+    };
+    draw();
+    const stop = log.subscribe(later);
+    return () => {
+      gone = true;
+      stop();
+    };
+  }, [log]);
+}
+
+/** What a player's count is made of, drawn the moment it grows. */
+export const useEventsOf = (log: RunLog, blockId: string, playerId: string): readonly TouchEvent[] => {
+  const events = () => log.eventsOf(blockId, playerId);
+  return useSyncExternalStore(log.subscribe, events, events);
+};
+
+/** Where the counts of a log are: changes several times with every touch. */
+export const useLogState = (log: RunLog): LogState =>
+  useSyncExternalStore(log.subscribe, log.state, log.state);
+
+/** A hidden page draws nothing: it does not wait longer than this, milliseconds. */
+const hiddenMs = 60;
+
+/** Resolves when what was changed on the page has been painted. */
+const afterPaint = (): Promise<void> =>
+  new Promise((done) => {
+    const timer = setTimeout(done, hiddenMs);
+    requestAnimationFrame(() => {
+      const { port1, port2 } = new MessageChannel();
+      port1.onmessage = () => {
+        port1.close();
+        clearTimeout(timer);
+        done();
+      };
+      port2.postMessage(null);
+    });
+  });
 
 const noStore: EventStore = {
   waiting: async () => [],

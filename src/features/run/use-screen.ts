@@ -50,9 +50,10 @@ export const useFullscreen = (): boolean =>
     () => false,
   );
 
-const phone = '(max-width: 639px)';
+let phoneMedia: MediaQueryList | null = null;
+const phone = () => (phoneMedia ??= window.matchMedia('(max-width: 639px)'));
 const onPhone = (listener: () => void) => {
-  const media = window.matchMedia(phone);
+  const media = phone();
   media.addEventListener('change', listener);
   return () => media.removeEventListener('change', listener);
 };
@@ -61,7 +62,7 @@ const onPhone = (listener: () => void) => {
 export const usePhone = (): boolean =>
   useSyncExternalStore(
     onPhone,
-    () => window.matchMedia(phone).matches,
+    () => phone().matches,
     () => false,
   );
 
