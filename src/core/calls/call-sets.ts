@@ -4,7 +4,8 @@ export interface Call {
   readonly word: string;
   /** A colour of the call's own, where the call is a colour. */
   readonly colour?: 'red' | 'blue' | 'green' | 'yellow';
-  readonly sign: '◀' | '▶' | '▲' | '▼' | '●' | '■' | '◆' | '✋' | '👟' | '○';
+  /** A shape that stands for it; a hand and a foot are drawn. */
+  readonly sign: '◀' | '▶' | '▲' | '▼' | '●' | '■' | '◆' | 'hand' | 'foot' | '○';
 }
 
 const call = (word: string, sign: Call['sign'], colour?: Call['colour']): Call => ({
@@ -21,20 +22,20 @@ export const callSets = {
   ends: [call('forehand', '▶'), call('backhand', '◀')],
   star: [call('left', '◀'), call('right', '▶'), call('front', '▲'), call('back', '▼')],
   distance: [call('near', '▲'), call('side', '▶'), call('far', '▼')],
-  'hit or catch': [call('hit', '●'), call('catch', '✋')],
+  'hit or catch': [call('hit', '●'), call('catch', 'hand')],
   'pressed or even': [call('pressed', '▲'), call('even', '■')],
-  'two colours': colours.slice(0, 2).map((colour) => call(`${colour} hand`, '✋', colour)),
+  'two colours': colours.slice(0, 2).map((colour) => call(`${colour} hand`, 'hand', colour)),
   'four colours': [
-    call('red hand', '✋', 'red'),
-    call('blue hand', '✋', 'blue'),
-    call('green foot', '👟', 'green'),
-    call('yellow foot', '👟', 'yellow'),
+    call('red hand', 'hand', 'red'),
+    call('blue hand', 'hand', 'blue'),
+    call('green foot', 'foot', 'green'),
+    call('yellow foot', 'foot', 'yellow'),
   ],
   'colours and none': [
-    call('red hand', '✋', 'red'),
-    call('blue hand', '✋', 'blue'),
-    call('green foot', '👟', 'green'),
-    call('yellow foot', '👟', 'yellow'),
+    call('red hand', 'hand', 'red'),
+    call('blue hand', 'hand', 'blue'),
+    call('green foot', 'foot', 'green'),
+    call('yellow foot', 'foot', 'yellow'),
     call('let through', '○'),
   ],
   'three markers': ['one', 'two', 'three'].map((word) => call(word, '◆')),

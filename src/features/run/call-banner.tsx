@@ -1,3 +1,4 @@
+import { Footprints, Hand } from 'lucide-react';
 import type { Cue } from '@/core/calls/timeline';
 import { cx } from '@/ui/class-names';
 
@@ -21,9 +22,15 @@ export function CallBanner({ call, silent }: { call: Cue['call']; silent: boolea
     >
       {call ? (
         <>
-          <span aria-hidden className="text-6xl">
-            {call.sign}
-          </span>
+          {call.sign === 'hand' ? (
+            <Hand aria-hidden size={64} />
+          ) : call.sign === 'foot' ? (
+            <Footprints aria-hidden size={64} />
+          ) : (
+            <span aria-hidden className="text-6xl">
+              {call.sign}
+            </span>
+          )}
           <span key={call.number}>{call.word}</span>
         </>
       ) : (

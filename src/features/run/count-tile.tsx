@@ -64,10 +64,10 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
     const most = result.score + left * Math.max(...(step.zones ?? []).map((zone) => zone.points), 0);
     return (
       <Frame {...props}>
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,5fr)_minmax(0,6fr)] grid-rows-[minmax(0,1fr)] gap-2 p-2">
+        <div className="grid min-h-0 flex-1 grid-rows-[auto_minmax(0,1fr)] gap-2 p-2 @md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] @md:grid-rows-[minmax(0,1fr)]">
           <div className="flex min-w-0 flex-col items-center justify-between text-center">
             {title}
-            <Count value={result.score} />
+            <Count value={result.score} roomy />
             <div className="flex w-full items-end justify-between gap-1">
               <p className="min-w-0 flex-1 text-lg leading-tight">
                 {measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}, {left} left
@@ -236,11 +236,15 @@ function Frame({ name, turn, children }: Pick<CountTileProps, 'name' | 'turn'> &
   );
 }
 
-function Count({ value }: { value: number }) {
+function Count({ value, roomy = false }: { value: number; roomy?: boolean }) {
   return (
     <span
       data-count
-      className="tabular font-head text-[clamp(120px,44cqh,280px)] leading-none font-extrabold"
+      className={cx(
+        'tabular font-head leading-none font-extrabold',
+        // Where zones want room the count takes less of it.
+        roomy ? 'text-[120px] @md:text-[clamp(120px,44cqh,280px)]' : 'text-[clamp(120px,44cqh,280px)]',
+      )}
     >
       {value}
     </span>
