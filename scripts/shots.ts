@@ -64,9 +64,6 @@ await page.press('Undo');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
-await page.press('Time of this block');
-await page.sees('Source:');
-await shot('plan-opened-number');
 
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);
@@ -91,22 +88,50 @@ await press(1, 1, 'miss');
 await press(1, 3);
 await page.sees('All safe on the server');
 await shot('run');
+await page.press('Adjust');
+await page.press('Corin Oakhaven');
+await page.press('walking');
+await page.sees('What you press holds from the next attempt on');
+await shot('run-adjust');
+await page.keys('\uE00C');
 while (!(await page.text()).includes('Ring target')) await page.press('Next block');
 for (const zone of ['10 Inner ring', '5 Middle ring', '10 Inner ring'])
   await page.tap(`Nessa Quillby: ${zone}`);
 for (const zone of ['5 Middle ring', '1 Outer ring']) await page.tap(`Pia Tarnbell: ${zone}`);
 await page.sees('All safe on the server');
 await shot('run-points');
-await driver.manage().addCookie({ name: 'vowstep-theme', value: 'night', sameSite: 'Strict' });
-await driver.get(`${app.url}/sessions/${tennis}/run`);
-await page.sees('Ring target');
-while (!(await page.text()).includes('Palm-up bounce')) await page.keys('p');
-await shot('run-night');
-await driver.manage().addCookie({ name: 'vowstep-theme', value: 'day', sameSite: 'Strict' });
+while (!(await page.text()).includes('Marker touches')) await page.keys('p');
+await page.press('Go on').catch(() => page.press('Start block'));
+await page.becomes(`document.querySelector('[data-call]').dataset.call !== ''`, true);
+await press(1, 2);
+await shot('run-calls');
 await driver.get(`${app.url}/sessions/${held}/review`);
 await page.press('Turn-over bounce');
 await page.sees(/Accept \d+ proposals/);
 await shot('review');
+
+// Four players in a row.
+await driver.get(`${app.url}/sessions`);
+await page.press('Plan a session');
+await page.type('Title', 'Four in a row');
+for (const name of ['Pia', 'Corin', 'Nessa', 'Juno']) await page.tick(name);
+await page.press('Open the plan');
+await page.press('Add Turn-over bounce');
+await page.sees('1. Turn-over bounce');
+await page.press('Run');
+await page.press('Start block');
+await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
+for (const [digit, times] of [
+  [1, 9],
+  [2, 14],
+  [3, 6],
+  [4, 3],
+] as const)
+  await press(digit, times);
+await press(3, 1, 'miss');
+await press(3, 4);
+await page.sees('All safe on the server');
+await shot('run-row');
 
 // One player on a phone.
 await driver.get(`${app.url}/sessions`);
@@ -117,7 +142,8 @@ await page.press('Open the plan');
 await page.press('Add Turn-over bounce');
 await page.sees('1. Turn-over bounce');
 await page.press('Run');
-await page.sees('Start block');
+await page.press('Start block');
+await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
 await setViewport(driver, 390, 844);
 await press(1, 8);
 await page.sees('All safe on the server');

@@ -135,7 +135,6 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             On their own step, “{step.title}”: mark {gate.result} on {counted(gate.days, 'day')}.
           </p>
         )}
-        {line.remarks.length > 0 && <p data-remarks>{remarkWords(line)}</p>}
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
             The other school says {words[other.verdict].toLowerCase()}: {other.reason}
@@ -195,6 +194,11 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           {settled ? 'Decided' : decided ? 'Change' : 'Accept'}
         </Button>
       </div>
+      {line.remarks.length > 0 && (
+        <p data-remarks className="col-span-full text-sm text-soft">
+          {remarkWords(line)}
+        </p>
+      )}
       {problem && <p className="col-span-full text-right text-sm font-semibold text-stop">{problem}</p>}
     </li>
   );
