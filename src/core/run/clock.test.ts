@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { EventKind, TouchEvent } from '../counting/event';
 import { blockClock, elapsedS } from './block-clock';
+import { changeoverNow } from './changeover';
 import { courtChanges, extended, runOrder } from './court-changes';
 import { inTurns, phasesOf, positionAt, signalsOf } from './phases';
 import { roundWords } from './sides';
@@ -118,6 +119,25 @@ describe('what is decided on court', () => {
         expect(runOrder(ids, [...there, ...back])).toEqual(ids);
       }),
     );
+  });
+});
+
+describe('the changeover to the next block', () => {
+  const ended = (endMs: number) => [mark('start', 0), mark('end', endMs)];
+  test('counts down what was planned since the newest end, and past it', () => {
+    const others = [ended(60_000), ended(200_000), []];
+    expect(changeoverNow(others, 45, 210_000)).toEqual({ leftS: 35 });
+    expect(changeoverNow(others, 45, 260_000)).toEqual({ leftS: -15 });
+    expect(changeoverNow(others, 45, 100_000)).toEqual({ leftS: 45 });
+  });
+  test('there is none before anything has ended, while another block runs, or when the end was taken back', () => {
+    expect(changeoverNow([[], [mark('start', 0), mark('pause', 5)]], 45, 9)).toBeNull();
+    expect(changeoverNow([ended(10), [mark('start', 20)]], 45, 30)).toBeNull();
+    const end = mark('end', 10);
+    const undone = [mark('start', 0), end, mark('undo', 12, { ref: end.id }), mark('pause', 13)];
+    expect(changeoverNow([undone], 45, 30)).toBeNull();
+    // Half an hour later it is no changeover any more.
+    expect(changeoverNow([ended(0)], 45, 1_800_001)).toBeNull();
   });
 });
 

@@ -12,22 +12,41 @@ export interface BlockClockFaceProps {
   readonly phases: readonly Phase[];
   /** Rounds of one turn, and the turns that follow one another. */
   readonly turns: number;
+  /** Seconds left of the changeover to this block, while it waits; null when there is none. */
+  readonly changeoverS: number | null;
   /** Seconds the session runs over its booking, where that is worth a word; else null. */
   readonly lateS: number | null;
   readonly onOpen: () => void;
 }
 
 /** The block's clock: 3-2-1, work, rest, and the end, in words, colour and size. */
-export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }: BlockClockFaceProps) {
+export function BlockClockFace({
+  clock,
+  position,
+  phases,
+  turns,
+  changeoverS,
+  lateS,
+  onOpen,
+}: BlockClockFaceProps) {
   const { phase, leftS, done } = position;
   const running = clock.state === 'running';
   const ready = clock.state === 'ready';
-  const word = done ? 'Time' : running ? words[phase.kind] : stateWords[clock.state];
+  const changes = ready && changeoverS !== null;
+  const word = changes
+    ? 'Change over'
+    : done
+      ? 'Time'
+      : running
+        ? words[phase.kind]
+        : stateWords[clock.state];
   const rounds = (phases.at(-1)?.round ?? 1) / turns;
   const ten = running && !done && phase.kind === 'work' && phase.seconds >= tenCalledFromS && leftS <= 10;
   const firstWorkS = phases.find(({ kind }) => kind === 'work')?.seconds ?? 0;
   // While waiting to start, the clock shows the work to come rather than its count-in.
-  const shownS = done ? 0 : Math.ceil((ready ? firstWorkS : leftS) - 1e-9);
+  const shownS = done
+    ? 0
+    : Math.ceil((changes ? Math.max(0, changeoverS) : ready ? firstWorkS : leftS) - 1e-9);
   return (
     <button
       type="button"
@@ -49,6 +68,7 @@ export function BlockClockFace({ clock, position, phases, turns, lateS, onOpen }
           {rounds > 1 && `round ${phase.round - (phase.turn - 1) * rounds} of ${rounds}`}
           {rounds > 1 && turns > 1 && ', '}
           {turns > 1 && `turn ${phase.turn} of ${turns}`}
+          {changes && changeoverS < 0 && ` ${clockTime(Math.round(-changeoverS))} longer`}
         </span>
         {lateS !== null && (
           <span className="block rounded-sm bg-care-bg px-1 text-base font-bold text-care" data-late>

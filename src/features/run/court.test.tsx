@@ -129,13 +129,18 @@ describe('a tile of the other measures says', () => {
 
 describe('the clock says', () => {
   const phases = phasesOf({ kind: 'timed', rounds: 2, workS: 20, restS: 10 }, 40);
-  const face = (state: 'ready' | 'running' | 'paused' | 'ended', elapsedS: number) =>
+  const face = (
+    state: 'ready' | 'running' | 'paused' | 'ended',
+    elapsedS: number,
+    changeoverS: number | null = null,
+  ) =>
     words(
       <BlockClockFace
         clock={{ state, gatheredMs: 0, runningSinceMs: state === 'running' ? 0 : null }}
         position={positionAt(phases, elapsedS)}
         phases={phases}
         turns={1}
+        changeoverS={changeoverS}
         lateS={null}
         onOpen={() => undefined}
       />,
@@ -151,6 +156,12 @@ describe('the clock says', () => {
     ['ended', 40, 'Ended round 2 of 2 0:13'],
   ] as const)('%s after %d s: %s', (state, elapsedS, text) => {
     expect(face(state, elapsedS)).toBe(`Time: ${text}`);
+  });
+  test('between two blocks: what is left of the changeover, and by how much it takes longer', () => {
+    expect(face('ready', 0, 34.2)).toBe('Time: Change over round 1 of 2 0:35');
+    expect(face('ready', 0, -15)).toBe('Time: Change over round 1 of 2 0:15 longer 0:00');
+    // Once it runs, the block's own clock counts.
+    expect(face('running', 3, 20)).toBe('Time: Work round 1 of 2 0:20');
   });
 });
 

@@ -31,7 +31,7 @@ function world() {
       }),
     settled: async (blockIds) => [...settled.values()].filter((event) => blockIds.includes(event.blockId)),
   };
-  const open = (device = 'd1') =>
+  const open = (device = 'd1', mine?: (event: TouchEvent) => boolean) =>
     new RunLog([...server.values()], {
       store,
       send: async (events) => {
@@ -47,6 +47,7 @@ function world() {
       clock: { now: () => (nowMs += 100), mono: () => nowMs },
       device,
       blockIds: ['b'],
+      mine,
     });
   const runJobs = () => jobs.splice(0).forEach((job) => job());
   return { kept, server, state, open, runJobs, setClock: (ms: number) => (nowMs = ms) };
@@ -226,6 +227,18 @@ describe('with other devices and tabs', () => {
     expect(log.state()).toMatchObject({ safe: 0, waiting: 1 });
     await log.flush();
     expect([...server.keys()]).toEqual([foreign(1).id]);
+  });
+
+  test('what is not a helper’s to count is neither taken over from another tab nor sent from here', async () => {
+    const { open, server, kept } = world();
+    kept.set(foreign(9).id, { ...foreign(9), playerId: 'q' });
+    const log = open('d1', (event) => event.playerId === 'p');
+    log.receive([{ ...foreign(1), playerId: 'q' }, foreign(2)], 'tab');
+    await log.flush();
+    expect([...server.keys()]).toEqual([foreign(2).id]);
+    expect(log.events('b', 'q')).toEqual([]);
+    // It stays for the coach's own page to send.
+    expect([...kept.keys()]).toEqual([foreign(9).id]);
   });
 
   test('a player’s list holds what was adjusted for everybody, and stays the same while nothing changes', async () => {

@@ -152,7 +152,9 @@ export class RunLog {
 
   /** Takes in events of other devices, which the server has, or of another tab here, which are still on their way. */
   receive(events: readonly TouchEvent[], from: 'server' | 'tab'): void {
-    const fresh = events.filter((event) => !this.#known.has(event.id));
+    // A helper's tab does not take over what a coach's tab on the same device counts for others.
+    const taken = from === 'server' ? events : events.filter(this.#ports.mine ?? (() => true));
+    const fresh = taken.filter((event) => !this.#known.has(event.id));
     for (const event of fresh) {
       this.#add(event);
       if (from === 'tab') this.#queue.set(event.id, event);

@@ -2,8 +2,9 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { doseInWords } from '@/core/dose/dose';
+import { changeoverNow } from '@/core/run/changeover';
 import { courtChanges, runOrder } from '@/core/run/court-changes';
 import { lateAfterS } from '@/core/run/late';
 import { counted } from '@/core/words';
@@ -64,23 +65,22 @@ export function Run({ view }: { view: SessionRunView }) {
   const follows = view.helper !== undefined;
   const started = clockLists.map((list) => list.length).join();
   const turned = useRef(false);
+  const turn = useEffectEvent(() => {
+    if (!turned.current)
+      setBlockId(
+        blocks[
+          firstBlock(
+            blocks.map((block) => block.id),
+            log,
+          )
+        ]?.id,
+      );
+  });
+  // A coach's own screen turns by itself once, when it opens; a helper's whenever a block is started or ended.
+  const followed = follows ? started : '';
   useEffect(() => {
-    const turn = () => {
-      if (!turned.current)
-        setBlockId(
-          blocks[
-            firstBlock(
-              blocks.map((block) => block.id),
-              log,
-            )
-          ]?.id,
-        );
-    };
-    if (follows) turn();
-    else void log.opened.then(turn);
-    // A coach's own screen turns by itself once, when it opens.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [log, follows ? started : '']);
+    void log.opened.then(() => turn());
+  }, [log, followed]);
   const index = Math.max(
     0,
     blocks.findIndex((block) => block.id === blockId),
@@ -154,6 +154,16 @@ export function Run({ view }: { view: SessionRunView }) {
   const fits = phone ? 1 : roomy(step.measure) ? 4 : 8;
   const pages = Math.max(1, Math.ceil(working.length / fits));
   const shown = working.slice((page % pages) * fits, ((page % pages) + 1) * fits);
+  const endedBefore = blocks.slice(0, index).findLast((one) => !isOut(one));
+  const clearS = (endedBefore && book.drill(endedBefore.drillId)?.changeoverS.value) ?? 0;
+  const changeover =
+    run.clock.state === 'ready' && now > 0
+      ? changeoverNow(
+          blocks.filter((one) => one !== block).map((one) => log.events(one.id, null)),
+          clearS + drill.setUpS.value,
+          now,
+        )
+      : null;
   const typist = players.find((player) => player.id === typing);
   const titleOf = (id: string) => {
     const other = blocks.find((one) => one.id === id)!;
@@ -190,6 +200,7 @@ export function Run({ view }: { view: SessionRunView }) {
           position={position}
           phases={run.phases}
           turns={block.turns}
+          changeoverS={changeover?.leftS ?? null}
           lateS={time.endMs !== null && time.overS > lateAfterS ? Math.round(time.overS) : null}
           onOpen={() => setSheet('time')}
         />
@@ -235,6 +246,7 @@ export function Run({ view }: { view: SessionRunView }) {
             // The other block is on now; what was begun of this one waits, paused, at the other's place.
             run.say({ playerId: null, kind: 'swap', text: withId });
             leave?.('pause');
+            turned.current = true;
             setBlockId(withId);
           }}
           open={sheet === 'time'}

@@ -181,13 +181,13 @@ const noStore: EventStore = {
   settled: async () => [],
 };
 
-/** The steady time, read anew several times a second while something is running, else every few seconds. */
+/** The steady time, read anew several times a second while something is running, else every second. */
 export function useNow(clock: SteadyClock, running: boolean): number {
   const [now, setNow] = useState(0);
   useEffect(() => {
     const read = () => setNow(clock.now());
     read();
-    const timer = setInterval(read, running ? 100 : 5000);
+    const timer = setInterval(read, running ? 100 : 1000);
     return () => clearInterval(timer);
   }, [clock, running]);
   return now;
