@@ -2,10 +2,10 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import { changeoverNow } from '@/core/run/changeover';
-import { courtChanges, runOrder } from '@/core/run/court-changes';
+import { courtChanges } from '@/core/run/court-changes';
 import { lateAfterS } from '@/core/run/late';
 import { counted } from '@/core/words';
 import { finishSessionAction } from '@/server/actions';
@@ -22,7 +22,7 @@ import { CountPad } from './count-pad';
 import { useCourtSettings } from './court-settings';
 import { CourtGrid } from './court-grid';
 import { CourtNotes } from './court-notes';
-import { firstBlock } from './first-block';
+import { blocksInOrder, blockToOpen } from './first-block';
 import { MoreSheet } from './more-sheet';
 import { RunFooter } from './run-footer';
 import { TimeSheet } from './time-sheet';
@@ -47,40 +47,18 @@ export function Run({ view }: { view: SessionRunView }) {
   const phone = usePhone();
   useOffline();
 
-  const clockLists = view.blocks.map((block) => log.events(block.id, null));
-  const blocks = runOrder(
-    view.blocks.map((block) => block.id),
-    clockLists.flat(),
-  ).flatMap<RunBlock>((id) => view.blocks.find((block) => block.id === id) ?? []);
-  const [blockId, setBlockId] = useState(
-    () =>
-      blocks[
-        firstBlock(
-          blocks.map((block) => block.id),
-          log,
-        )
-      ]?.id,
-  );
-  // Blocks may have ended on this device that the server does not know of yet; a helper goes where the coach is.
-  const follows = view.helper !== undefined;
-  const started = clockLists.map((list) => list.length).join();
+  const blocks = blocksInOrder(view.blocks, log);
+  const [blockId, setBlockId] = useState(() => blockToOpen(view.blocks, log));
   const turned = useRef(false);
-  const turn = useEffectEvent(() => {
-    if (!turned.current)
-      setBlockId(
-        blocks[
-          firstBlock(
-            blocks.map((block) => block.id),
-            log,
-          )
-        ]?.id,
-      );
-  });
-  // A coach's own screen turns by itself once, when it opens; a helper's whenever a block is started or ended.
-  const followed = follows ? started : '';
+  // A coach's own screen turns by itself once, when it opens: blocks may have ended, or changed places, on this device
+  // that the server does not know of yet. A helper's turns whenever a block is started or ended.
+  const started = view.helper ? view.blocks.map((block) => log.events(block.id, null).length).join() : '';
   useEffect(() => {
-    void log.opened.then(() => turn());
-  }, [log, followed]);
+    void log.opened.then(() => {
+      // Read from the log, which may know more by then than what is drawn.
+      if (!turned.current) setBlockId(blockToOpen(view.blocks, log));
+    });
+  }, [log, view.blocks, started]);
   const index = Math.max(
     0,
     blocks.findIndex((block) => block.id === blockId),
