@@ -66,7 +66,13 @@ function FloorTarget({ name, digit, step, onZone }: Props) {
               className={cx(
                 'absolute bottom-1 leading-none font-bold',
                 // Beside the curve of its ring, not on it.
-                index === 0 ? 'top-1.5 bottom-auto left-2' : rings ? 'left-5' : 'left-2',
+                index === 0
+                  ? 'top-1.5 bottom-auto left-2'
+                  : best
+                    ? 'right-2 text-right'
+                    : rings
+                      ? 'left-5'
+                      : 'left-2',
               )}
               style={{ width: index === 0 ? '100%' : `calc(${100 / (place + 1)}% - 1.5rem)` }}
             >
