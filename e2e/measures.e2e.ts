@@ -6,7 +6,7 @@ import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
 
-/* Every measure a step of the catalogue can have is recorded on court and read in the review. */
+/* A whole session of every measure a step of the catalogue can have, in the demo's own book: recorded on court, read in the review. */
 let app: App;
 let browser: Browser;
 let page: Page;
@@ -27,7 +27,7 @@ const blocks: readonly (readonly [drillId: string, stepId: string])[] = [
 ];
 
 beforeAll(async () => {
-  [app, browser] = await Promise.all([openApp(), openBrowser()]);
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
   await browser.driver.get(`${app.url}/squad`);
   await page.press('Add a player');
@@ -41,8 +41,8 @@ beforeAll(async () => {
   await page.tick('Mika');
   await page.press('Open the plan');
   await page.sees('The tape is empty.');
-  sessionId = (await app.query('select id from session'))[0]!.id as string;
-  const playerId = (await app.query('select id from player'))[0]!.id as string;
+  sessionId = (await app.query(`select id from session where title = 'One of each'`))[0]!.id as string;
+  const playerId = (await app.query(`select id from player where name = 'Mika'`))[0]!.id as string;
   const newId = monotonicFactory();
   for (const [position, [drillId, stepId]] of blocks.entries()) {
     const id = newId();
