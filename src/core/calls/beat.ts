@@ -1,3 +1,5 @@
+import { g } from '../gravity';
+
 /** One beat of a metronome. */
 export interface Beat {
   readonly atS: number;
@@ -25,9 +27,6 @@ export function beats(tempoPerMin: number, fromS: number, forS: number, accentEv
     accent: accentEvery > 0 && index % accentEvery === 0,
   }));
 }
-
-/** Standard gravity, m/s². */
-const g = 9.80665;
 
 /** Seconds from the hand to the top of a toss or lob of height h, metres: t = √(2h/g), without drag. */
 export const apexS = (heightM: number): number => Math.sqrt((2 * heightM) / g);

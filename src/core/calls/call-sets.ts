@@ -45,7 +45,6 @@ export const callSets = {
 
 export type CallSet = keyof typeof callSets;
 export const callSetNames = Object.keys(callSets) as CallSet[];
-export const isCallSet = (name: string): name is CallSet => name in callSets;
 
 /** The file name of a call's clip, without its ending. */
 export const clipName = (word: string): string => word.replaceAll(' ', '-');

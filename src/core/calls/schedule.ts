@@ -40,17 +40,16 @@ export function callSchedule(plan: CallPlan, random: Random): TimedCall[] {
     throw new RangeError('A call schedule needs times above 0 seconds.');
   const moveS = typeof plan.moveS === 'number' ? () => plan.moveS as number : plan.moveS;
   const fastest = leastMoveS(moveS, options);
-  const most = Math.floor(forS / Math.max(0.1, Math.min(everyS, fastest || everyS))) + 1;
-  const order = dealCalls(options, Math.min(most, callsThatFit(plan, everyS, fastest)), random);
+  const order = dealCalls(options, callsThatFit(plan, everyS, fastest), random);
   const calls: TimedCall[] = [];
   let atS = leadS;
-  for (const [index, option] of order.entries()) {
+  for (const option of order) {
     const before = calls.at(-1);
     if (before) {
       const done = before.atS / forS;
       const wanted = pace === 'even' ? everyS : everyS - (everyS - Math.min(everyS, fastest)) * done;
       atS = before.atS + Math.max(wanted, moveS(before.option, option));
-    } else if (index > 0) break;
+    }
     // The answer to the last call still fits in.
     if (atS + moveS(option, option) > forS + 1e-9) break;
     calls.push({ atS, option });

@@ -1,5 +1,5 @@
-/** Standard gravity, m/s². */
-const g = 9.80665;
+import { g } from '../gravity';
+
 /** Fewer bounces than this say nothing about steadiness: ours. */
 const fewestHeights = 4;
 

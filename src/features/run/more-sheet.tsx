@@ -8,6 +8,7 @@ import { seedOf } from '@/core/calls/timeline';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
+import { setTheme } from '@/ui/theme';
 import { Chip, ChipRow } from './chip';
 import type { CourtSettings } from './court-settings';
 import { HelperLinks } from './helper-links';
@@ -160,8 +161,7 @@ function ScreenSettings({ settings, onSettings, awake }: Pick<Props, 'settings' 
   );
   const change = () => {
     const next = night ? 'day' : 'night';
-    document.documentElement.dataset.theme = next;
-    document.cookie = `vowstep-theme=${next}; path=/; max-age=31536000; samesite=strict`;
+    setTheme(next);
     setNight(!night);
   };
   return (

@@ -2,14 +2,14 @@
 
 import { Moon, Sun } from 'lucide-react';
 import { useState } from 'react';
+import { setTheme } from '@/ui/theme';
 
 /** Day for paper light, night for a dim hall. Kept in a cookie, so that the first paint is right. */
 export function ThemeSwitch({ theme }: { theme: 'day' | 'night' }) {
   const [now, setNow] = useState(theme);
   const other = now === 'day' ? 'night' : 'day';
   const change = () => {
-    document.documentElement.dataset.theme = other;
-    document.cookie = `vowstep-theme=${other}; path=/; max-age=31536000; samesite=strict`;
+    setTheme(other);
     setNow(other);
   };
   return (
