@@ -1,0 +1,146 @@
+import { ballNumbers, balls, type BallKind } from '../balls';
+import { fine, Flight } from '../flight';
+import { flyTo } from '../fly';
+import { degrees, fromPerMinute, launched, radians, X, Y } from '../motion';
+import { netHeightAt, type Court } from './courts';
+
+/** Where a ball is met: metres from the net on this side, to the right of the middle, over the floor. */
+export interface ContactPoint {
+  readonly fromNetM: number;
+  readonly sideM: number;
+  readonly heightM: number;
+}
+
+/** A stretch of the far side, metres beyond the net; null when nothing of it can be hit. */
+export type Stretch = { readonly fromM: number; readonly toM: number } | null;
+
+/** The far side in one direction. */
+export interface Ray {
+  /** Where the direction meets the far baseline's width, as the side there. */
+  readonly sideAtBaselineM: number;
+  readonly stretch: Stretch;
+}
+
+/**
+ * What can be hit on a straight line: the line from the contact point just over the net meets the court nearest; all that
+ * is deeper, to the baseline, is within reach too. Geometry.
+ * @param clearanceM metres of air over the net under the ball's centre
+ */
+export function straightStretch(
+  court: Court,
+  contact: ContactPoint,
+  clearanceM: number,
+  sideAtBaselineM: number,
+): Stretch {
+  const half = court.lengthM / 2;
+  const share = contact.fromNetM / (contact.fromNetM + half);
+  const sideAtNet = contact.sideM + share * (sideAtBaselineM - contact.sideM);
+  const overNet = netHeightAt(court, sideAtNet) + clearanceM - court.levelM;
+  const height = contact.heightM - court.levelM;
+  if (height <= overNet) return null;
+  const nearest = (contact.fromNetM * overNet) / (height - overNet);
+  return nearest <= half ? { fromM: nearest, toM: half } : null;
+}
+
+/** How a ball is hit. */
+export interface Hit {
+  readonly ball: BallKind;
+  readonly speedMps: number;
+  readonly spinPerMin: number;
+}
+
+/** What a hit of one speed and spin can reach in one direction, and the angles that do it. */
+export interface Reachable {
+  readonly stretch: NonNullable<Stretch>;
+  /** Lowest and highest elevation that clears the net and lands in, degrees. */
+  readonly fromDeg: number;
+  readonly toDeg: number;
+}
+
+/** Angles looked at, degrees. */
+const lookFrom = -30;
+const lookTo = 60;
+const lookStep = 0.5;
+
+/**
+ * The part of the far side a hit reaches in one direction at one speed and spin, over the net with the clearance wanted:
+ * all elevations are flown, half a degree apart, and the ends found by halving.
+ * @returns null when none clears the net and lands in
+ */
+export function flownStretch(
+  court: Court,
+  contact: ContactPoint,
+  hit: Hit,
+  clearanceM: number,
+  sideAtBaselineM: number,
+): Reachable | null {
+  const half = court.lengthM / 2;
+  const side = Math.atan2(sideAtBaselineM - contact.sideM, contact.fromNetM + half);
+  const ball = ballNumbers(balls[hit.ball]);
+  const flight = new Flight(fine);
+  /** Metres beyond the net where it lands; NaN when it is in the net, wide or long. */
+  const landing = (elevationDeg: number): number => {
+    const motion = launched(
+      [-contact.fromNetM, contact.heightM, contact.sideM],
+      {
+        speedMps: hit.speedMps,
+        elevation: radians(elevationDeg),
+        side,
+        topspin: fromPerMinute(hit.spinPerMin),
+      },
+      1,
+    );
+    const ground = { name: 'ground', axis: Y, level: court.levelM + ball.radiusM, toward: -1 } as const;
+    const net = { name: 'net', axis: X, level: 0, toward: 1 } as const;
+    if (flyTo(flight, ball, motion, [net, ground]).gate !== 'net') return NaN;
+    if (motion[1]! - ball.radiusM < netHeightAt(court, motion[2]!) + clearanceM) return NaN;
+    if (flyTo(flight, ball, motion, [ground]).gate !== 'ground') return NaN;
+    const inside = motion[0]! <= half && Math.abs(motion[2]!) <= court.widthM / 2;
+    return inside ? motion[0]! : NaN;
+  };
+  const good: { readonly at: number; readonly there: number }[] = [];
+  for (let at = lookFrom; at <= lookTo; at += lookStep) {
+    const there = landing(at);
+    if (!Number.isNaN(there)) good.push({ at, there });
+  }
+  if (good.length === 0) return null;
+  const edge = (good: number, bad: number): number => {
+    let [a, b] = [good, bad];
+    for (let round = 0; round < 16; round++) {
+      const middle = (a + b) / 2;
+      if (Number.isNaN(landing(middle))) b = middle;
+      else a = middle;
+    }
+    return a;
+  };
+  const [fromDeg, toDeg] = [
+    edge(good[0]!.at, good[0]!.at - lookStep),
+    edge(good.at(-1)!.at, good.at(-1)!.at + lookStep),
+  ];
+  const ends = [...good.map(({ there }) => there), landing(fromDeg), landing(toDeg)];
+  return { stretch: { fromM: Math.min(...ends), toM: Math.max(...ends) }, fromDeg, toDeg };
+}
+
+/** Every direction across the far side, so many of them. */
+export function directions(court: Court, count: number): number[] {
+  const half = court.widthM / 2 - 1e-6;
+  return Array.from({ length: count }, (_, k) => -half + (2 * half * k) / (count - 1));
+}
+
+/** Share of the far side that can be hit: stretches of all directions, weighed by how wide the fan is there. */
+export function shareOfFarSide(court: Court, contact: ContactPoint, rays: readonly Ray[]): number {
+  const half = court.lengthM / 2;
+  const area = (fromM: number, toM: number) =>
+    (toM * toM - fromM * fromM) / 2 + contact.fromNetM * (toM - fromM);
+  const whole = rays.length * area(0, half);
+  const reached = rays.reduce(
+    (sum, { stretch }) => sum + (stretch ? area(stretch.fromM, stretch.toM) : 0),
+    0,
+  );
+  return whole === 0 ? 0 : reached / whole;
+}
+
+/** The angle of the straight line over the net, downwards, degrees: how steep such a hit is. */
+export function steepness(contact: ContactPoint, levelM: number, landM: number): number {
+  return degrees(Math.atan2(contact.heightM - levelM, contact.fromNetM + landM));
+}

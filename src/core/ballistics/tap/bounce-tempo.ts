@@ -1,0 +1,77 @@
+import { ballNumbers, balls, type BallKind } from '../balls';
+import { fall, heightOfThrow, rise } from '../drop';
+import { faces, type FaceKind } from './faces';
+
+/** A ball kept bouncing to one height on a racket face. */
+export interface Tapping {
+  readonly heightM: number;
+  /** Seconds from touch to touch, and touches a minute. */
+  readonly periodS: number;
+  readonly perMin: number;
+  /** Speeds when it comes down and when it goes up again, m/s. */
+  readonly downMps: number;
+  readonly upMps: number;
+  /** Upward speed the face needs at the touch to keep the height, m/s: u = (v_up − e v_down)/(1 + e). */
+  readonly faceMps: number;
+  /** Height it would come up to from a face that is held still, metres. */
+  readonly aloneM: number;
+}
+
+/** Bounces kept to a height, with drag. @param heightM over the face, 0.01 to 6 */
+export function tapping(ball: BallKind, face: FaceKind, heightM: number): Tapping {
+  const { dragPerM } = ballNumbers(balls[ball]);
+  const e = restitutionOn(ball, face);
+  const up = rise(heightM, dragPerM);
+  const down = fall(heightM, dragPerM);
+  const periodS = up.seconds + down.seconds;
+  return {
+    heightM,
+    periodS,
+    perMin: 60 / periodS,
+    downMps: down.speedMps,
+    upMps: up.speedMps,
+    faceMps: (up.speedMps - e * down.speedMps) / (1 + e),
+    aloneM: heightOfThrow(e * down.speedMps, dragPerM),
+  };
+}
+
+const restitutionOn = (ball: BallKind, face: FaceKind): number =>
+  Math.min(0.97, balls[ball].restitution.value * faces[face].liveliness.value);
+
+/** The height that gives a tempo, metres, with drag. @param perMin touches a minute, > 0 */
+export function heightForTempo(ball: BallKind, perMin: number): number {
+  const { dragPerM } = ballNumbers(balls[ball]);
+  const periodAt = (heightM: number) => rise(heightM, dragPerM).seconds + fall(heightM, dragPerM).seconds;
+  let [low, high] = [1e-4, 30];
+  for (let round = 0; round < 60; round++) {
+    const middle = (low + high) / 2;
+    if (periodAt(middle) * perMin < 60) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/**
+ * Spread of height from spread of time: h grows with the square of the period, so a share of the time is twice that
+ * share of the height. Without drag.
+ * @param spreadS standard deviation of the times between touches, seconds
+ */
+export function heightSpreadM(heightM: number, periodS: number, spreadS: number): number {
+  return (2 * heightM * spreadS) / periodS;
+}
+
+/** Spread of time that a spread of height allows: the other way round. */
+export function timeSpreadS(heightM: number, periodS: number, spreadM: number): number {
+  return (spreadM * periodS) / (2 * heightM);
+}
+
+/** Tries before a ball that nobody moves lies nearly still: bounces over five centimetres. Shows how dead it is. */
+export function bouncesAlone(ball: BallKind, face: FaceKind, heightM: number): number {
+  let height = heightM;
+  let bounces = 0;
+  while (height > 0.05 && bounces < 99) {
+    height = tapping(ball, face, height).aloneM;
+    if (height > 0.05) bounces++;
+  }
+  return bounces;
+}
