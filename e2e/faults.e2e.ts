@@ -58,7 +58,7 @@ test('health says ok, version and schema version', async () => {
   expect(await answer.json()).toEqual({
     ok: true,
     version: expect.stringMatching(/^\d+\.\d+\.\d+$/),
-    schemaVersion: 3,
+    schemaVersion: 4,
   });
 });
 

@@ -2,7 +2,21 @@ import type { Measure } from '@/core/counting/measure';
 import type { Dose, RoutinePart } from '@/core/dose/dose';
 import { noLoad, type Load } from '@/core/dose/load';
 import type { Origin, Sourced } from '@/core/origin';
-import type { AgeBand, Drill, Feed, KitNeed, Space, SpaceNeed, Sport, Step, StepCalls, Zone } from './types';
+import { tapping } from '@/core/ballistics/tap/bounce-tempo';
+import { clapsS } from '@/core/ballistics/tap/toss';
+import type {
+  AgeBand,
+  Drill,
+  Feed,
+  KitNeed,
+  Space,
+  SpaceNeed,
+  Sport,
+  Step,
+  StepCalls,
+  StepRally,
+  Zone,
+} from './types';
 
 /*
  * The short hand the catalogue is written in. Every builder gives whole Drill and Step values:
@@ -154,6 +168,11 @@ export const called = (
   more: Partial<Pick<StepCalls, 'pace' | 'tossM'>> = {},
 ): { calls: StepCalls } => ({ calls: { set, moveS, pace: 'even', origin: 'ours', ...more } });
 
+/** A step that is a rally with a wall: the shot, the distance and the mark on the wall, metres. */
+export const against = (shot: StepRally['shot'], distanceM: number, markM: number): { rally: StepRally } => ({
+  rally: { shot, distanceM, markM },
+});
+
 export const part = (name: string, partS: number, sides: 1 | 2 = 1): RoutinePart => ({ name, partS, sides });
 
 type Paced = Pick<Step, 'perTouchS' | 'dropCostS' | 'usualRate'>;
@@ -167,6 +186,32 @@ export const pace = (perTouchS: number, dropCostS: number, usualRate: number, no
   dropCostS: practice(dropCostS),
   usualRate: ours(usualRate),
 });
+
+const hundredths = (seconds: number): number => Math.round(seconds * 100) / 100;
+
+/**
+ * The pace of a ball kept bouncing on strings: its tempo is the flight's, as on the toss and tap bench. The height is
+ * common practice.
+ */
+export const bouncePace = (heightCm: number, dropCostS: number, usualRate: number): Paced =>
+  pace(
+    hundredths(tapping('yellow', 'strings', heightCm / 100).periodS),
+    dropCostS,
+    usualRate,
+    `a bounce of ${heightCm} cm on strings takes so long (toss and tap bench)`,
+  );
+
+/** Claps a second of a practised child, and seconds to catch, breathe and toss again: common practice. */
+const [clapsAS, tossAgainS] = [5, 2];
+
+/** The pace of a toss with claps: the air time those claps need, as on the toss and tap bench, and a breath. */
+export const clapPace = (claps: number, dropCostS: number, usualRate: number): Paced =>
+  pace(
+    hundredths(clapsS(claps, clapsAS) + tossAgainS),
+    dropCostS,
+    usualRate,
+    `${claps === 1 ? 'one clap' : `${claps} claps`} at ${clapsAS} a second and one beat to get ready (toss and tap bench), ${tossAgainS} s to catch and toss again`,
+  );
 
 const need =
   (per: KitNeed['per']) =>

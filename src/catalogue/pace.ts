@@ -1,3 +1,4 @@
+import { settingTouchS, type BlockSetting } from '@/core/setting';
 import type { Pace } from '@/core/dose/time';
 import { demonstrationsFor } from '@/core/fit/fit';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
@@ -21,18 +22,40 @@ export function showS(step: Step, youngestAge: number): number {
   );
 }
 
+/** What a block puts on its step: spices and easings, and a setting from a bench. */
+export interface BlockManner {
+  readonly changes: readonly string[];
+  readonly setting: BlockSetting | null;
+}
+const asItIs: BlockManner = { changes: [], setting: null };
+
+/** Can a setting hold for a step? A wall rally for a step that is one; a feeder for a step that is fed. */
+export function settingFits(
+  drill: Pick<Drill, 'feed'>,
+  step: Step,
+  { kind }: Pick<BlockSetting, 'kind'>,
+): boolean {
+  return kind === 'wall' ? step.rally !== undefined : drill.feed.how !== 'none' && drill.feed.how !== 'self';
+}
+
+/** Seconds from touch to touch: as the block is set out, or else as the step is usually done. */
+function touchS(step: Step, setting: BlockSetting | null): number {
+  if (setting === null || (setting.kind === 'wall' && step.rally === undefined)) return step.perTouchS.value;
+  return settingTouchS(setting);
+}
+
 /** What a dose of this step costs this player in time, under the changes put on the block. */
 export function paceOn(
   drill: Drill,
   step: Step,
   youngestAge: number,
   record?: TouchRecord,
-  changes: readonly string[] = [],
+  on: BlockManner = asItIs,
 ): Pace {
   return {
-    perTouchS: changedTempo(step.perTouchS.value, changes),
+    perTouchS: changedTempo(touchS(step, on.setting), on.changes),
     dropCostS: step.dropCostS.value,
-    successRate: changedRate(rateOn(step, record).value, changes),
+    successRate: changedRate(rateOn(step, record).value, on.changes),
     setUpS: drill.setUpS.value,
     showS: showS(step, youngestAge),
     changeoverS: drill.changeoverS.value,

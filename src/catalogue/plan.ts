@@ -4,6 +4,7 @@ import type { KitAtHand } from '@/core/place/needs';
 import { fitsHere, type Fit } from '@/core/place/fits';
 import type { Place } from '@/core/place/place';
 import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
+import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from './age-band';
 import type { Book } from './book';
@@ -35,6 +36,8 @@ export interface PlanBlock {
   readonly breakS: number;
   /** True when it opens the session as a retest of an earlier one. */
   readonly retest: boolean;
+  /** How it is set out, where a bench has worked it out; null for the drill's own way. */
+  readonly setting: BlockSetting | null;
   /** Players who do not simply do what the block says. */
   readonly own: readonly OwnWork[];
 }
@@ -43,7 +46,7 @@ export interface PlanBlock {
 export function blockOf(
   core: Pick<PlanBlock, 'id' | 'drillId' | 'stepId' | 'dose'> & Partial<PlanBlock>,
 ): PlanBlock {
-  return { changes: [], stations: 1, breakS: 0, retest: false, own: [], ...core };
+  return { changes: [], stations: 1, breakS: 0, retest: false, setting: null, own: [], ...core };
 }
 
 export interface PlanPlayer {
@@ -162,7 +165,7 @@ export function plannedPlayers(
     if (!work || work.out) return [];
     const { drill, step, dose } = work;
     const record = recordOf(records, player.id, drill.id, step.id);
-    const pace = paceOn(drill, step, youngest, record, block.changes);
+    const pace = paceOn(drill, step, youngest, record, block);
     return [{ playerId: player.id, dose, pace, load: changedLoad(step.load, block.changes) }];
   });
 }

@@ -1,5 +1,6 @@
 import type { CallSet } from '@/core/calls/call-sets';
 import type { CallPace } from '@/core/calls/schedule';
+import type { Shot } from '@/core/ballistics/wall/setup';
 import type { FitKey } from '@/core/fit/fit';
 import type { KitNeed, Space } from '@/core/place/needs';
 import type { Measure } from '@/core/counting/measure';
@@ -165,6 +166,14 @@ export interface StepCalls {
   readonly origin: Origin;
 }
 
+/** The rally with a wall a step is made of: every touch is a hit that comes back. Metres. */
+export interface StepRally {
+  readonly shot: Shot;
+  readonly distanceM: number;
+  /** Height of the mark on the wall. */
+  readonly markM: number;
+}
+
 /** One rung of a drill's ladder. */
 export interface Step {
   readonly id: string;
@@ -197,6 +206,7 @@ export interface Step {
   readonly moves: readonly Move[];
   readonly limit?: StepLimit;
   readonly calls?: StepCalls;
+  readonly rally?: StepRally;
 }
 
 export interface Drill {

@@ -90,6 +90,17 @@ export const ownDrill = sqliteTable('own_drill', {
   removedAtMs: integer('removed_at_ms'),
 });
 
+/** What was dialled on the feeder machine, kept by name with the drill it is for. */
+export const feederSetting = sqliteTable('feeder_setting', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  drillId: text('drill_id').notNull(),
+  /** Settings and place of the machine, as JSON; checked on the way in. */
+  settings: text('settings').notNull(),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
 /** Which school a coach chose, for all their work, one drill, or one player. */
 export const schoolChoice = sqliteTable(
   'school_choice',
@@ -178,6 +189,8 @@ export const block = sqliteTable(
     /** Seconds of drink break after it. */
     breakS: integer('break_s').notNull().default(0),
     retest: integer('retest', { mode: 'boolean' }).notNull().default(false),
+    /** How it is set out, where a bench worked it out: a setting of the core, as JSON; checked on the way in. */
+    setting: text('setting'),
   },
   (t) => [index('block_by_session').on(t.sessionId, t.position)],
 );

@@ -128,6 +128,7 @@ export async function putBlocks(db: Executor, sessionId: string, blocks: readonl
         stations: sql`excluded.stations`,
         breakS: sql`excluded.break_s`,
         retest: sql`excluded.retest`,
+        setting: sql`excluded.setting`,
       },
     });
 }

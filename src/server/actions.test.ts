@@ -135,5 +135,5 @@ describe('the doors of the house', () => {
 });
 
 test('health reads the schema', async () => {
-  expect(await health()).toMatchObject({ ok: true, schemaVersion: 3 });
+  expect(await health()).toMatchObject({ ok: true, schemaVersion: 4 });
 });

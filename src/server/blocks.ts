@@ -1,4 +1,5 @@
 import type { PlanBlock } from '@/catalogue/plan';
+import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';
 import type { Executor } from '@/data/client';
@@ -27,6 +28,7 @@ function planBlock(row: BlockRow, players: readonly BlockPlayerRow[]): PlannedRo
     retest,
     dose: JSON.parse(row.dose) as Dose,
     changes: JSON.parse(row.changes) as string[],
+    setting: row.setting === null ? null : (JSON.parse(row.setting) as BlockSetting),
     own: players.flatMap(({ playerId, stepId: own, amount, sitsOut }) =>
       own === null ? [] : [{ playerId, stepId: own, amount, out: sitsOut }],
     ),

@@ -80,6 +80,7 @@ export async function savePlan(
         position,
         dose: JSON.stringify(block.dose),
         changes: JSON.stringify(block.changes),
+        setting: block.setting ? JSON.stringify(block.setting) : null,
       })),
     );
     await putParts(tx, book, playerIds, blocks as readonly PlanBlock[]);

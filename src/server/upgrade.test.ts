@@ -56,6 +56,7 @@ test('plans, counts, decisions and targets of the first version are all there, a
       stepId: 'row-20',
       dose: JSON.parse(dose) as unknown,
       changes: [],
+      setting: null,
       stations: 1,
       breakS: 0,
       retest: false,

@@ -66,7 +66,7 @@ export function BlockEditor(props: BlockEditorProps) {
   const partOf = (player: PlayerFacts): DosePart => {
     const work = workOf(book, block, player.id)!;
     const record = recordOf(view.records, player.id, drill.id, work.step.id);
-    const pace = paceOn(work.drill, work.step, youngest, record, block.changes);
+    const pace = paceOn(work.drill, work.step, youngest, record, block);
     const { dose } = work;
     return {
       dose,

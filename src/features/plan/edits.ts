@@ -1,5 +1,6 @@
 import type { Book } from '@/catalogue';
 import { ageBandOf } from '@/catalogue/age-band';
+import { settingFits } from '@/catalogue/pace';
 import { newBlock, type StandsOn } from '@/catalogue/place-block';
 import { ownWorkFor, type OwnWork, type PlanBlock, type PlanPlayer } from '@/catalogue/plan';
 import type { Change } from '@/catalogue/types';
@@ -55,8 +56,16 @@ export function setStep(knows: Knows, doc: PlanDoc, id: string, stepId: string):
   return changed(doc, id, (block) => {
     const { book, standsOn } = knows;
     const fresh = newBlock(book, block.drillId, coming(knows, doc), standsOn(block.drillId), id, stepId);
-    return { ...block, stepId: fresh.stepId, dose: fresh.dose, own: fresh.own };
+    const { setting } = block;
+    const drill = book.drill(block.drillId)!;
+    const kept = setting && settingFits(drill, book.step(block.drillId, stepId)!, setting) ? setting : null;
+    return { ...block, stepId: fresh.stepId, dose: fresh.dose, own: fresh.own, setting: kept };
   });
+}
+
+/** Takes off what a bench wrote into a block: it is done in the drill's own way again. */
+export function clearSetting(doc: PlanDoc, id: string): PlanDoc {
+  return changed(doc, id, (block) => ({ ...block, setting: null }));
 }
 
 /** A dose of the coach's own: the amount that was typed holds for everybody. */

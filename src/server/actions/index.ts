@@ -14,6 +14,8 @@ import {
   saveKit,
   savePlace,
 } from '../house';
+import { removeFeeder, saveFeeder, writeSetting } from '../benches';
+import type { BlockSetting } from '@/core/setting';
 import { addToSession } from '../add-to-session';
 import { makeHelperLink, withdrawHelperLinks } from '../helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions';
@@ -111,6 +113,22 @@ export async function overruleFitAction(playerId: string, input: unknown): Promi
 
 export async function addToSessionAction(sessionId: string, drillId: string): Promise<Outcome<null>> {
   return changed(await addToSession(await requestContext(), asId(sessionId), asId(drillId)));
+}
+
+export async function writeSettingAction(
+  sessionId: string,
+  blockId: string,
+  setting: unknown,
+): Promise<Outcome<{ before: BlockSetting | null }>> {
+  return changed(await writeSetting(await requestContext(), asId(sessionId), asId(blockId), setting));
+}
+
+export async function saveFeederAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
+  return changed(await saveFeeder(await requestContext(), input, id === undefined ? undefined : asId(id)));
+}
+
+export async function removeFeederAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return changed(await removeFeeder(await requestContext(), asId(id), removed === true));
 }
 
 export async function placePlayerAction(input: unknown): Promise<Outcome<{ before: string | null }>> {

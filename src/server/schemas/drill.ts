@@ -22,6 +22,7 @@ import {
   warmths,
   type Drill,
 } from '@/catalogue/types';
+import { shots, wallLimits } from '@/core/ballistics/wall/setup';
 import { callSetNames } from '@/core/calls/call-sets';
 import { callPaces } from '@/core/calls/schedule';
 import { measures, type Measure } from '@/core/counting/measure';
@@ -145,6 +146,11 @@ const stepSchema = object({
     pace: oneOf('Pace of the calls', callPaces),
     tossM: number().min(0.2, 'Toss must be from 0.2 to 12 m.').max(12, 'Toss must be from 0.2 to 12 m.'),
     origin: origin('Calls'),
+  }).default(undefined),
+  rally: object({
+    shot: oneOf('Shot of the rally', shots),
+    distanceM: within('Distance from the wall', wallLimits.distanceM.min, wallLimits.distanceM.max),
+    markM: within('Mark on the wall', wallLimits.targetM.min, wallLimits.targetM.max),
   }).default(undefined),
 }).test('doses', (step, context) => {
   const kinds = ageBands.map((band) => (step.doses?.[band] as Dose | undefined)?.kind);

@@ -4,6 +4,7 @@ import { findChange } from '@/catalogue/changes';
 import type { PlanBlock } from '@/catalogue/plan';
 import type { Dose } from '@/core/dose/dose';
 import { doseFields, doseProblems, onlyDoseFields } from '@/core/dose/limits';
+import { settingSchema } from './setting';
 
 export const minutes = { min: 5, max: 240 } as const;
 const maxPlayers = 12;
@@ -125,6 +126,7 @@ const blockSchema = (book: Book) =>
     stations: whole('Stations', 1, 8, 1),
     breakS: whole('Break', 0, 600, 0),
     retest: boolean().default(false),
+    setting: settingSchema,
     own: array().of(ownSchema).default([]).max(maxPlayers, 'Own steps: one for each player at most.'),
   })
     .required('A block is missing: reload the page.')

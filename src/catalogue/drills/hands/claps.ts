@@ -1,7 +1,4 @@
-import { both, care, drill, each, fault, feed, pace, row, space } from '../../make';
-
-const fiveClaps =
-  'Tossed 1.8 to 2.8 m over the hand, five claps fit: twice the square root of 2h/g, less one beat to get ready.';
+import { both, care, clapPace, drill, each, fault, feed, pace, row, space } from '../../make';
 
 export const clapAndCatch = drill({
   id: 'clap-and-catch',
@@ -50,7 +47,7 @@ export const clapAndCatch = drill({
       change: 'The first step: a low toss and one clap.',
       cue: 'Eyes on the ball until it sits in your hands.',
       ...row([5, 8, 10, 10], 90, [10, 1, 'practice']),
-      ...pace(2.2, 4, 0.88),
+      ...clapPace(1, 4, 0.88),
     },
     {
       id: 'three-claps',
@@ -59,7 +56,7 @@ export const clapAndCatch = drill({
       change: 'Two more claps, so the toss has to rise by about a metre.',
       cue: 'Toss it tall and straight, then clap.',
       ...row([3, 6, 8, 8], 120, [8, 2]),
-      ...pace(2.8, 5, 0.82),
+      ...clapPace(3, 5, 0.82),
     },
     {
       id: 'five-claps',
@@ -68,7 +65,7 @@ export const clapAndCatch = drill({
       change: 'Five claps: the toss is as high as a basket, and the hands must be quick.',
       cue: 'Clap close to your chest, where the catch will be.',
       ...row([2, 4, 6, 6], 120, [6, 2]),
-      ...pace(3.2, 6, 0.75, fiveClaps),
+      ...clapPace(5, 6, 0.75),
     },
     {
       id: 'one-hand-catch',
@@ -77,7 +74,7 @@ export const clapAndCatch = drill({
       change: 'One hand catches, so the toss has to be exact.',
       cue: 'Let the hand sink with the ball as you catch it.',
       ...row([2, 3, 5, 6], 150, [6, 2]),
-      ...pace(3.2, 6, 0.68, fiveClaps),
+      ...clapPace(5, 6, 0.68),
     },
     {
       id: 'other-hand-catch',
@@ -86,7 +83,7 @@ export const clapAndCatch = drill({
       change: 'The hand that usually rests makes the catch.',
       cue: 'Open the palm early and wait.',
       ...row([2, 3, 4, 5], 150, [5, 2]),
-      ...pace(3.2, 6, 0.62, fiveClaps),
+      ...clapPace(5, 6, 0.62),
     },
     {
       id: 'one-leg',

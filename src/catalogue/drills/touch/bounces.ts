@@ -1,4 +1,17 @@
-import { both, care, count, drill, each, fault, feed, pace, row, space, steadiness } from '../../make';
+import {
+  both,
+  bouncePace,
+  care,
+  count,
+  drill,
+  each,
+  fault,
+  feed,
+  pace,
+  row,
+  space,
+  steadiness,
+} from '../../make';
 
 export const palmUpBounce = drill({
   id: 'palm-up-bounce',
@@ -59,7 +72,7 @@ export const palmUpBounce = drill({
       change: 'The ball keeps bouncing; a drop costs time but ends nothing.',
       cue: 'Small, quiet taps at belt height.',
       ...count([2, 3, 3, 3], 20, 15, [25, 1, 'ours', 'practice']),
-      ...pace(0.55, 3, 0.9, 'a bounce of 37 cm takes twice the square root of 2h/g'),
+      ...bouncePace(37, 3, 0.9),
     },
     {
       id: 'row-20',
@@ -68,7 +81,7 @@ export const palmUpBounce = drill({
       change: 'A drop now ends the row: the count starts again at one.',
       cue: 'Keep the strings flat to the ceiling.',
       ...row([8, 15, 20, 20], 120, [20, 2, 'practice']),
-      ...pace(0.55, 3, 0.92, 'a bounce of 37 cm takes twice the square root of 2h/g'),
+      ...bouncePace(37, 3, 0.92),
     },
     {
       id: 'row-50',
@@ -77,7 +90,7 @@ export const palmUpBounce = drill({
       change: 'The row is more than twice as long, so calm matters more than speed.',
       cue: 'Breathe out and keep the rhythm.',
       ...row([15, 30, 50, 50], 150, [50, 2, 'practice']),
-      ...pace(0.55, 3, 0.97),
+      ...bouncePace(37, 3, 0.97),
     },
     {
       id: 'row-100',
@@ -86,7 +99,7 @@ export const palmUpBounce = drill({
       change: 'The row is twice as long again: patience is the skill.',
       cue: 'Count in tens and stay soft.',
       ...row([20, 40, 80, 100], 180, [100, 2, 'practice']),
-      ...pace(0.55, 3, 0.985),
+      ...bouncePace(37, 3, 0.985),
     },
     {
       id: 'other-hand-50',
@@ -95,7 +108,7 @@ export const palmUpBounce = drill({
       change: 'The other hand holds the racket.',
       cue: 'Give this hand the same soft grip.',
       ...row([10, 20, 40, 50], 150, [50, 2, 'practice']),
-      ...pace(0.6, 3, 0.95),
+      ...bouncePace(44, 3, 0.95),
     },
     {
       id: 'walking-50',
@@ -104,7 +117,7 @@ export const palmUpBounce = drill({
       change: 'The feet move, so the eyes have to look up between touches.',
       cue: 'Look where you walk and feel the ball on the strings.',
       ...row([10, 20, 40, 50], 180, [50, 2]),
-      ...pace(0.65, 4, 0.95),
+      ...bouncePace(52, 4, 0.95),
     },
     {
       id: 'swapping-hands',
@@ -113,7 +126,7 @@ export const palmUpBounce = drill({
       change: 'The racket changes hands while the ball is in the air.',
       cue: 'High bounce, calm swap.',
       ...row([5, 15, 30, 40], 150, [40, 2]),
-      ...pace(0.65, 4, 0.94),
+      ...bouncePace(52, 4, 0.94),
     },
     {
       id: 'weaving-50',
@@ -122,7 +135,7 @@ export const palmUpBounce = drill({
       change: 'The way bends, and the ball has to bend with it.',
       cue: 'Look ahead and let the ball follow.',
       ...row([10, 20, 40, 50], 180, [50, 2]),
-      ...pace(0.65, 4, 0.95),
+      ...bouncePace(52, 4, 0.95),
     },
     {
       id: 'spin-between',
@@ -182,7 +195,7 @@ export const turnOverBounce = drill({
       change: 'The first step: a turn only after every third bounce.',
       cue: 'Turn the racket like a page.',
       ...row([6, 9, 12, 12], 120, [12, 2]),
-      ...pace(0.65, 3, 0.88),
+      ...bouncePace(52, 3, 0.88),
     },
     {
       id: 'alternate',
@@ -191,7 +204,7 @@ export const turnOverBounce = drill({
       change: 'The face turns between any two bounces.',
       cue: 'Turn early and wait with a flat face.',
       ...row([6, 10, 16, 20], 120, [20, 2]),
-      ...pace(0.7, 3, 0.88),
+      ...bouncePace(60, 3, 0.88),
     },
     {
       id: 'same-height',
@@ -200,7 +213,7 @@ export const turnOverBounce = drill({
       change: 'Evenness is measured now: the spread of the heights, from the time between two touches.',
       cue: 'Same beat, same height.',
       ...steadiness([1, 2, 2, 2], 20, 15, [6, 2]),
-      ...pace(0.65, 3, 0.9, 'a bounce of half a metre takes twice the square root of 2h/g'),
+      ...bouncePace(52, 3, 0.9),
     },
     {
       id: 'alternate-walking',

@@ -1,4 +1,4 @@
-import { both, care, drill, each, fault, feed, pace, row, space, tennis } from '../../make';
+import { both, bouncePace, care, drill, each, fault, feed, pace, row, space, tennis } from '../../make';
 
 export const knuckleUpBounce = drill({
   id: 'knuckle-up-bounce',
@@ -46,7 +46,7 @@ export const knuckleUpBounce = drill({
       change: 'The first step: two hands hold the face flat.',
       cue: 'Two hands, one flat table.',
       ...row([4, 8, 10, 12], 75, [12, 1]),
-      ...pace(0.6, 3, 0.9),
+      ...bouncePace(44, 3, 0.9),
     },
     {
       id: 'one-hand',
@@ -55,7 +55,7 @@ export const knuckleUpBounce = drill({
       change: 'One hand has to keep the face flat.',
       cue: 'Knuckles to the sky.',
       ...row([4, 8, 12, 15], 90, [15, 2]),
-      ...pace(0.6, 3, 0.88),
+      ...bouncePace(44, 3, 0.88),
     },
     {
       id: 'row-20',
@@ -64,7 +64,7 @@ export const knuckleUpBounce = drill({
       change: 'The row is longer.',
       cue: 'Small taps, even beat.',
       ...row([6, 12, 20, 20], 120, [20, 2, 'practice']),
-      ...pace(0.6, 3, 0.92),
+      ...bouncePace(44, 3, 0.92),
     },
     {
       id: 'weaving',
@@ -73,7 +73,7 @@ export const knuckleUpBounce = drill({
       change: 'The feet weave and the eyes look up.',
       cue: 'Walk tall and feel the bounce.',
       ...row([6, 10, 16, 20], 150, [20, 2]),
-      ...pace(0.7, 4, 0.91),
+      ...bouncePace(60, 4, 0.91),
     },
   ],
 });
@@ -203,7 +203,7 @@ export const frameBounce = drill({
       change: 'The ball stays in the air, and there is less time.',
       cue: 'A hand high, straight up.',
       ...row([2, 4, 8, 15], 100, [15, 2]),
-      ...pace(0.5, 3, 0.8),
+      ...bouncePace(31, 3, 0.8),
     },
     {
       id: 'row-50',
@@ -212,7 +212,7 @@ export const frameBounce = drill({
       change: 'A long row asks for a steady hand.',
       cue: 'Breathe and keep it low.',
       ...row([5, 10, 25, 50], 150, [50, 2, 'practice']),
-      ...pace(0.6, 3, 0.95),
+      ...bouncePace(44, 3, 0.95),
     },
     {
       id: 'edge-and-face',
@@ -221,7 +221,7 @@ export const frameBounce = drill({
       change: 'Edge and face take turns.',
       cue: 'Edge, face: say it and do it.',
       ...row([2, 4, 8, 12], 120, [12, 2]),
-      ...pace(0.65, 3, 0.84),
+      ...bouncePace(52, 3, 0.84),
     },
   ],
 });

@@ -1,4 +1,5 @@
 import {
+  against,
   care,
   count,
   drill,
@@ -67,6 +68,7 @@ export const wallGroundstrokes = drill({
       change: 'The first step: a calm rally with both sides.',
       cue: 'Turn early and arch it.',
       ...row([2, 4, 8, 12], 150, [12, 2]),
+      ...against('one bounce', 5, 1.6),
       ...pace(1.8, 6, 0.84),
     },
     {

@@ -1,4 +1,18 @@
-import { both, care, count, drill, each, fault, feed, pace, row, space, station, tennis } from '../../make';
+import {
+  against,
+  both,
+  care,
+  count,
+  drill,
+  each,
+  fault,
+  feed,
+  pace,
+  row,
+  space,
+  station,
+  tennis,
+} from '../../make';
 
 export const handWallRally = drill({
   id: 'hand-wall-rally',
@@ -62,6 +76,7 @@ export const handWallRally = drill({
       change: 'The catch becomes another hit.',
       cue: 'Wait for the bounce, then push.',
       ...row([2, 5, 10, 12], 110, [12, 2]),
+      ...against('one bounce', 1.5, 1.4),
       ...pace(1.6, 5, 0.8),
     },
     {
@@ -71,6 +86,7 @@ export const handWallRally = drill({
       change: 'The other hand and the other shoulder lead.',
       cue: 'Turn the other shoulder first.',
       ...row([2, 4, 8, 10], 110, [10, 2]),
+      ...against('one bounce', 1.5, 1.4),
       ...pace(1.6, 5, 0.76),
     },
     {
@@ -80,6 +96,7 @@ export const handWallRally = drill({
       change: 'The sides take turns.',
       cue: 'Send it across to the other side.',
       ...row([2, 4, 8, 10], 120, [10, 2]),
+      ...against('one bounce', 1.5, 1.4),
       ...pace(1.8, 5, 0.76),
     },
   ],
@@ -144,6 +161,7 @@ export const wallVolleys = drill({
       change: 'The ball is volleyed again instead of caught.',
       cue: 'Soft hands, short punch.',
       ...row([2, 5, 10, 15], 120, [15, 2]),
+      ...against('volley', 2.5, 1.6),
       ...pace(0.9, 5, 0.86),
     },
     {
@@ -153,6 +171,7 @@ export const wallVolleys = drill({
       change: 'The other side of the body, with the same hold.',
       cue: 'Lead with the knuckles.',
       ...row([2, 3, 6, 10], 120, [10, 2]),
+      ...against('volley', 2.5, 1.6),
       ...pace(0.9, 5, 0.8),
     },
     {
@@ -162,6 +181,7 @@ export const wallVolleys = drill({
       change: 'The sides change with every ball.',
       cue: 'Turn the shoulders, keep the hold.',
       ...row([2, 4, 8, 12], 130, [12, 2]),
+      ...against('volley', 2.5, 1.6),
       ...pace(1, 5, 0.82),
     },
     {
@@ -181,6 +201,7 @@ export const wallVolleys = drill({
       cue: 'Point at it, then bring it down.',
       load: { strongSide: 1, overheads: 1 },
       ...row([2, 3, 6, 10], 120, [10, 2]),
+      ...against('floor first', 3, 1.8),
       ...pace(2, 5, 0.8),
     },
   ],

@@ -1,4 +1,5 @@
 import {
+  against,
   care,
   count,
   drill,
@@ -95,6 +96,7 @@ export const racketWallRally = drill({
       change: 'The ball is hit again instead of trapped.',
       cue: 'Swing slowly and let the wall do the work.',
       ...row([4, 6, 10, 12], 180, [10, 2, 'practice']),
+      ...against('one bounce', 3, 1.4),
       ...pace(1.6, 6, 0.8, 'about 38 hits a minute from three metres'),
     },
     {
@@ -104,6 +106,7 @@ export const racketWallRally = drill({
       change: 'The same rally on the other side.',
       cue: 'Turn your shoulder to the wall before the bounce.',
       ...row([3, 5, 8, 10], 180, [10, 2, 'practice']),
+      ...against('one bounce', 3, 1.4),
       ...pace(1.6, 6, 0.76),
     },
     {
@@ -113,6 +116,7 @@ export const racketWallRally = drill({
       change: 'The side changes with every hit.',
       cue: 'Send it to your other side.',
       ...row([2, 4, 8, 10], 180, [10, 2]),
+      ...against('one bounce', 3, 1.4),
       ...pace(1.7, 6, 0.76),
     },
     {
@@ -122,6 +126,7 @@ export const racketWallRally = drill({
       change: 'The clock counts: control and tempo together.',
       cue: 'Racket in front, then small quick feet.',
       ...count([2, 2, 3, 3], 25, 20, [14, 2, 'ours', 'practice']),
+      ...against('one bounce', 3, 1.4),
       ...pace(1.5, 5, 0.85),
     },
   ],
@@ -190,6 +195,7 @@ export const tableAndWall = drill({
       change: 'The ball flies and bounces on the floor, which gives time.',
       cue: 'Lift it gently, a head above the bat.',
       ...row([4, 8, 12, 15], 150, [15, 2]),
+      ...against('one bounce', 1.5, 1.1),
       ...pace(1.1, 5, 0.84),
     },
     {
@@ -199,6 +205,7 @@ export const tableAndWall = drill({
       change: 'The ball bounces on the table, low and soon.',
       cue: 'Short touch, bat forward and up.',
       ...row([4, 8, 15, 20], 150, [20, 2]),
+      ...against('table', 1.75, 1.1),
       ...pace(0.9, 5, 0.87),
     },
     {
@@ -208,6 +215,7 @@ export const tableAndWall = drill({
       change: 'The longer table gives room for a whole stroke with topspin.',
       cue: 'Start beside your hip and finish at your brow.',
       ...row([3, 6, 10, 15], 180, [15, 2]),
+      ...against('table', 2.95, 1.2),
       ...pace(1.2, 5, 0.84),
     },
     {

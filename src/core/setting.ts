@@ -1,0 +1,44 @@
+import type { BallKind } from './ballistics/balls';
+import type { Feed, FeederSettings } from './ballistics/feed/feeder';
+import type { Shot } from './ballistics/wall/setup';
+
+/** A rally against a wall as it is set out: what a bench writes into a block. Metres; heights of the ball's middle. */
+export interface WallSetting {
+  readonly kind: 'wall';
+  readonly shot: Shot;
+  readonly ball: BallKind;
+  readonly distanceM: number;
+  /** The mark on the wall, and the band round it from which the ball still comes back. */
+  readonly markM: number;
+  readonly bandFromM: number;
+  readonly bandToM: number;
+  readonly hitsPerMin: number;
+}
+
+/** A feeder machine as it is dialled, and when its balls are where. */
+export interface FeederSetting extends Pick<Feed, 'apexS' | 'bounceS' | 'contactS'> {
+  readonly kind: 'feeder';
+  /** The name it was saved under; empty when it was not. */
+  readonly name: string;
+  readonly machine: FeederSettings;
+}
+
+/** How a block is set out, where a bench has worked it out. */
+export type BlockSetting = WallSetting | FeederSetting;
+
+/** Seconds from one touch to the next under a setting. */
+export const settingTouchS = (setting: BlockSetting): number =>
+  setting.kind === 'wall' ? 60 / setting.hitsPerMin : setting.machine.intervalS;
+
+const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
+
+/** A setting in one line, for a plan and for the court. */
+export function settingInWords(setting: BlockSetting): string {
+  if (setting.kind === 'feeder') {
+    const { speedMps, elevationDeg, intervalS } = setting.machine;
+    const name = setting.name === '' ? 'Feeder' : `Feeder “${setting.name}”`;
+    return `${name}: ${speedMps.toFixed(1)} m/s, ${Math.round(elevationDeg)}° up, a ball every ${intervalS.toFixed(1)} s`;
+  }
+  const { distanceM, markM, bandFromM, bandToM, hitsPerMin, ball } = setting;
+  return `${metres(distanceM)} from the wall, mark at ${metres(markM)} (${metres(bandFromM)} to ${metres(bandToM)} comes back), about ${Math.round(hitsPerMin)} hits a minute, ${ball} ball`;
+}

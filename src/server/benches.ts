@@ -1,0 +1,76 @@
+import { makeBook } from '@/catalogue';
+import { settingFits } from '@/catalogue/pace';
+import { done, refused, type Outcome } from '@/core/outcome';
+import type { BlockSetting } from '@/core/setting';
+import { getFeeder, putFeeder, setFeederRemoved } from '@/data/feeders';
+import { write } from '@/data/write';
+import { bookContents } from './book';
+import type { Context } from './context';
+import { check } from './schemas/check';
+import { feederSchema, settingForm } from './schemas/setting';
+import { loadPlan, savePlan } from './sessions';
+
+/* What the benches leave behind: settings in blocks, and settings of the feeder by name. */
+
+/**
+ * Writes how a block is set out; null takes it off again.
+ * @returns what stood there before, to take it back
+ */
+export async function writeSetting(
+  context: Context,
+  sessionId: string,
+  blockId: string,
+  input: unknown,
+): Promise<Outcome<{ before: BlockSetting | null }>> {
+  const checked = check(settingForm, { setting: input });
+  if (!checked.ok) return checked;
+  const { setting } = checked.value;
+  const plan = await loadPlan(context, sessionId);
+  if (!plan.ok) return plan;
+  const block = plan.value.blocks.find((one) => one.id === blockId);
+  if (!block)
+    return refused('block', 'This block is not in the plan (any more): reload the page and choose again.');
+  const book = makeBook(await bookContents(context.db), plan.value.coach);
+  const step = book.step(block.drillId, block.stepId);
+  const drill = book.drill(block.drillId);
+  if (setting && drill && step && !settingFits(drill, step, setting))
+    return refused(
+      'block',
+      setting.kind === 'wall'
+        ? `${step.title} is no rally with a wall: choose a block that is.`
+        : `${drill.title} is not fed: choose a block that is.`,
+    );
+  const blocks = plan.value.blocks.map((one) => (one.id === blockId ? { ...one, setting } : one));
+  const saved = await savePlan(context, sessionId, { ...plan.value, blocks });
+  return saved.ok ? done({ before: block.setting }) : saved;
+}
+
+const unknownFeeder = refused('feeder', 'These settings are not on the list (any more): reload the page.');
+
+/** Keeps settings of the feeder by name, or changes them when an id is given. */
+export async function saveFeeder(
+  context: Context,
+  input: unknown,
+  id?: string,
+): Promise<Outcome<{ id: string }>> {
+  const checked = check(feederSchema, input);
+  if (!checked.ok) return checked;
+  const { name, drillId, settings } = checked.value;
+  if (!makeBook(await bookContents(context.db)).drill(drillId))
+    return refused('drillId', 'This drill is not on the list (any more): choose another.');
+  return write(context.db, async (tx) => {
+    if (id !== undefined && !(await getFeeder(tx, id))) return unknownFeeder;
+    const feederId = id ?? context.newId();
+    await putFeeder(tx, feederId, { name, drillId, settings: JSON.stringify(settings) }, context.nowMs);
+    return done({ id: feederId });
+  });
+}
+
+/** Takes settings off the list, or back on it. */
+export async function removeFeeder(context: Context, id: string, removed: boolean): Promise<Outcome<null>> {
+  return write(context.db, async (tx) => {
+    if (!(await getFeeder(tx, id))) return unknownFeeder;
+    await setFeederRemoved(tx, id, removed ? context.nowMs : null);
+    return done(null);
+  });
+}
