@@ -168,10 +168,13 @@ export const called = (
   more: Partial<Pick<StepCalls, 'pace' | 'tossM'>> = {},
 ): { calls: StepCalls } => ({ calls: { set, moveS, pace: 'even', origin: 'ours', ...more } });
 
-/** A step that is a rally with a wall: the shot, the distance and the mark on the wall, metres. */
-export const against = (shot: StepRally['shot'], distanceM: number, markM: number): { rally: StepRally } => ({
-  rally: { shot, distanceM, markM },
-});
+/** A step that is a rally with a wall: the shot, the distance and the mark, metres; hits to a touch when it is trapped. */
+export const against = (
+  shot: StepRally['shot'],
+  distanceM: number,
+  markM: number,
+  each?: number,
+): { rally: StepRally } => ({ rally: { shot, distanceM, markM, ...(each !== undefined && { each }) } });
 
 export const part = (name: string, partS: number, sides: 1 | 2 = 1): RoutinePart => ({ name, partS, sides });
 

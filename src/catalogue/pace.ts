@@ -29,18 +29,19 @@ export interface BlockManner {
 }
 const asItIs: BlockManner = { changes: [], setting: null };
 
-/** Can a setting hold for a step? A wall rally for a step that is one; a feeder for a step that is fed. */
+/** Can a setting hold for a drill? A wall rally where a step of the ladder is one; a feeder where balls are fed. */
 export function settingFits(
-  drill: Pick<Drill, 'feed'>,
-  step: Step,
+  drill: Pick<Drill, 'feed' | 'steps'>,
   { kind }: Pick<BlockSetting, 'kind'>,
 ): boolean {
-  return kind === 'wall' ? step.rally !== undefined : drill.feed.how !== 'none' && drill.feed.how !== 'self';
+  if (kind === 'wall') return drill.steps.some((step) => step.rally);
+  return drill.feed.how !== 'none' && drill.feed.how !== 'self';
 }
 
-/** Seconds from touch to touch: as the block is set out, or else as the step is usually done. */
+/** Seconds from touch to touch: as the block is set out, or else as the step is usually done. A trap keeps its own time. */
 function touchS(step: Step, setting: BlockSetting | null): number {
-  if (setting === null || (setting.kind === 'wall' && step.rally === undefined)) return step.perTouchS.value;
+  if (setting === null || (setting.kind === 'wall' && (!step.rally || step.rally.each)))
+    return step.perTouchS.value;
   return settingTouchS(setting);
 }
 

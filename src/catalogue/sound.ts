@@ -1,9 +1,18 @@
 import { apexS, beatLimits } from '@/core/calls/beat';
-import type { SoundPlan } from '@/core/calls/timeline';
+import type { BlockSetting } from '@/core/setting';
+import type { FeedTimes, SoundPlan } from '@/core/calls/timeline';
 import type { Step } from './types';
 
+/** When the balls of a block's feeder machine are where; null for a block without one. */
+export function feedsOf(setting: BlockSetting | null): FeedTimes | null {
+  if (setting?.kind !== 'feeder') return null;
+  return { intervalS: setting.machine.intervalS, apexS: setting.apexS, bounceS: setting.bounceS };
+}
+
 /** The tempo a step is usually done at, beats a minute: one touch, one beat. Null where there is nothing to beat. */
-export function usualTempo(step: Step): number | null {
+export function usualTempo(step: Step, setting: BlockSetting | null = null): number | null {
+  if (setting?.kind === 'feeder') return null;
+  if (setting?.kind === 'wall') return Math.round(setting.hitsPerMin);
   if (step.measure === 'hold' || step.measure === 'points' || step.measure === 'lap') return null;
   const tempo = Math.round(60 / step.perTouchS.value);
   return tempo >= beatLimits.min && tempo <= beatLimits.max ? tempo : null;

@@ -166,12 +166,14 @@ export interface StepCalls {
   readonly origin: Origin;
 }
 
-/** The rally with a wall a step is made of: every touch is a hit that comes back. Metres. */
+/** The rally with a wall a step is made of: hits that come back. Metres. */
 export interface StepRally {
   readonly shot: Shot;
   readonly distanceM: number;
   /** Height of the mark on the wall. */
   readonly markM: number;
+  /** Hits to a counted touch, where the ball is then trapped and begun anew; left out where the rally goes on. */
+  readonly each?: number;
 }
 
 /** One rung of a drill's ladder. */

@@ -1,4 +1,5 @@
 import type { KitForm, PlaceForm } from '@/server/schemas/place';
+import type { FeederForm } from '@/server/schemas/setting';
 import type { SchoolForm } from '@/server/schemas/school';
 import { coaches } from './people';
 
@@ -67,4 +68,24 @@ export const kit: KitForm = {
 export const schools: readonly SchoolForm[] = [
   { scope: 'coach', key: coaches['table tennis'], question: 'stretch', answer: '15 s' },
   { scope: 'coach', key: coaches.tennis, question: 'takeBack', answer: 'looped' },
+];
+
+export const feeders: readonly FeederForm[] = [
+  {
+    name: 'High and deep',
+    drillId: 'retreat-for-the-high-ball',
+    settings: {
+      machine: {
+        ball: 'green',
+        speedMps: 12.4,
+        elevationDeg: 47,
+        spinPerMin: 0,
+        sideDeg: 0,
+        intervalS: 6,
+        scatterPercent: 3,
+        scatterDeg: 1.5,
+      },
+      place: { mouthM: 1, playerM: 9, court: 'red' },
+    },
+  },
 ];

@@ -9,6 +9,7 @@ import type { Outcome } from '@/core/outcome';
 import { normal, seededRandom, type Random } from '@/core/random';
 import { dayAfter } from '@/server/days';
 import type { Context } from '@/server/context';
+import { saveFeeder } from '@/server/benches';
 import { decide } from '@/server/decisions';
 import { ingestTouches } from '@/server/ingest';
 import type { DecisionForm } from '@/server/schemas/decision';
@@ -16,7 +17,7 @@ import { createSession, finishSession, savePlan } from '@/server/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house';
 import { savePlayer } from '@/server/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { kit, places, schools } from './house';
+import { feeders, kit, places, schools } from './house';
 import { coaches, squad, timetable, type Character, type Weekly } from './people';
 import { dropChance, playBlock } from './player-log';
 
@@ -74,6 +75,7 @@ export async function makeDemo(
   for (const place of places)
     placeIds.set(place.name, must(await savePlace(at(firstDay, '09:00'), place)).id);
   must(await saveKit(at(firstDay, '09:00'), kit));
+  for (const feeder of feeders) must(await saveFeeder(at(firstDay, '09:00'), feeder));
   for (const school of schools) must(await chooseSchool(at(firstDay, '09:00'), school));
 
   let touches = 0;

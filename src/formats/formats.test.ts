@@ -58,7 +58,7 @@ describe('WAV', () => {
     const wanted = new Set(
       Object.values(callSets).flatMap((calls) => calls.map((call) => `${clipName(call.word)}.wav`)),
     );
-    for (const name of ['last-ten-seconds.wav', 'rest.wav', 'time.wav']) wanted.add(name);
+    for (const name of ['last-ten-seconds.wav', 'ready.wav', 'rest.wav', 'time.wav']) wanted.add(name);
     expect(
       readdirSync(folder)
         .filter((file) => file.endsWith('.wav'))

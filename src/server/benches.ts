@@ -31,13 +31,12 @@ export async function writeSetting(
   if (!block)
     return refused('block', 'This block is not in the plan (any more): reload the page and choose again.');
   const book = makeBook(await bookContents(context.db), plan.value.coach);
-  const step = book.step(block.drillId, block.stepId);
   const drill = book.drill(block.drillId);
-  if (setting && drill && step && !settingFits(drill, step, setting))
+  if (setting && drill && !settingFits(drill, setting))
     return refused(
       'block',
       setting.kind === 'wall'
-        ? `${step.title} is no rally with a wall: choose a block that is.`
+        ? `${drill.title} is no rally with a wall: choose a block that is.`
         : `${drill.title} is not fed: choose a block that is.`,
     );
   const blocks = plan.value.blocks.map((one) => (one.id === blockId ? { ...one, setting } : one));

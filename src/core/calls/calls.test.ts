@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { sampleCorrelation } from 'simple-statistics';
 import { seededRandom } from '../random';
-import { phasesOf } from '../run/phases';
+import { phasesOf, type Phase } from '../run/phases';
 import { apexS, beats } from './beat';
 import { callSets, clipName, type CallSet } from './call-sets';
 import { dealCalls, longestRun, runIn } from './deal';
 import { callSchedule } from './schedule';
-import { callAt, seedOf, soundTimeline, type SoundPlan } from './timeline';
+import { callAt, seedOf, soundTimeline, type Cue, type SoundPlan } from './timeline';
 import { trackCues } from './track-cues';
 
 const counts = (calls: readonly number[], options: number) =>
@@ -285,4 +285,39 @@ test('every call of every set has its own word, sign and clip name', () => {
       expect(call.sign).not.toBe('');
     }
   }
+});
+
+describe('a feeder machine', () => {
+  const work: Phase[] = [{ kind: 'work', seconds: 20, round: 1 } as Phase];
+  const feeds = { intervalS: 4, apexS: 0.6, bounceS: 1.3 };
+  const hitOrCatch = { set: 'hit or catch', everyS: 5, moveS: 3, pace: 'even', leadS: 0.5 } as const;
+  const plan = { tempoPerMin: null, accentEvery: 0, seed: 3 };
+  const fed = (cues: readonly Cue[]) => cues.filter(({ tone }) => tone === 'feed').map(({ atS }) => atS);
+  const called = (cues: readonly Cue[]) =>
+    cues.flatMap(({ atS, call: one }) => (one ? [[atS, one.word]] : []));
+
+  test('calls about a fed ball follow the machine: at the top of every one of its balls', () => {
+    const cues = soundTimeline(work, { ...plan, calls: hitOrCatch, feeds });
+    expect(fed(cues)).toEqual([0, 4, 8, 12, 16]);
+    expect(called(cues).map(([atS]) => atS)).toEqual([0.6, 4.6, 8.6, 12.6, 16.6]);
+    for (const [, word] of called(cues)) expect(['hit', 'catch']).toContain(word);
+    expect(soundTimeline(work, { ...plan, calls: hitOrCatch, feeds })).toEqual(cues);
+  });
+  test('without calls it says ready when the ball bounces, and at its top when it does not', () => {
+    const cues = soundTimeline(work, { ...plan, calls: null, feeds });
+    expect(called(cues)).toEqual([1.3, 5.3, 9.3, 13.3, 17.3].map((atS) => [atS, 'ready']));
+    const volley = soundTimeline(work, { ...plan, calls: null, feeds: { ...feeds, bounceS: null } });
+    expect(called(volley)[0]).toEqual([0.6, 'ready']);
+  });
+  test('calls of their own keep their own time beside the feeds', () => {
+    const sides = { ...hitOrCatch, set: 'sides', leadS: 0 } as const;
+    const alone = soundTimeline(work, { ...plan, calls: sides });
+    const beside = soundTimeline(work, { ...plan, calls: sides, feeds });
+    expect(called(beside)).toEqual(called(alone));
+    expect(fed(beside)).toHaveLength(5);
+  });
+  test('the last ball still gets to the player before the work ends', () => {
+    const short = soundTimeline([{ ...work[0]!, seconds: 17 }], { ...plan, calls: null, feeds });
+    expect(fed(short)).toEqual([0, 4, 8, 12]);
+  });
 });

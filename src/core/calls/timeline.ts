@@ -1,7 +1,9 @@
 import { seededRandom } from '../random';
 import { signalsOf, type Phase } from '../run/phases';
+import { feederEvents } from '../ballistics/feed/events';
 import { beats } from './beat';
 import { callSets, clipName, type Call, type CallSet } from './call-sets';
+import { dealCalls } from './deal';
 import { callSchedule, type CallPace } from './schedule';
 
 /** What is heard of a block besides its clock. */
@@ -18,8 +20,18 @@ export interface SoundPlan {
     readonly pace: CallPace;
     readonly leadS: number;
   } | null;
+  /** A feeder machine that feeds through the work: the calls follow its balls. Null or left out for none. */
+  readonly feeds?: FeedTimes | null;
   /** The same seed gives the same calls on every device. */
   readonly seed: number;
+}
+
+/** When a machine's balls are where, seconds. */
+export interface FeedTimes {
+  readonly intervalS: number;
+  /** From the feed to the top of the flight and to the bounce; null when it does not bounce. */
+  readonly apexS: number;
+  readonly bounceS: number | null;
 }
 
 export type ToneName = 'tick' | 'go' | 'ten' | 'stop' | 'end' | 'beat' | 'accent' | 'feed';
@@ -55,7 +67,14 @@ export function soundTimeline(phases: readonly Phase[], plan: SoundPlan): Cue[] 
       if (plan.tempoPerMin !== null)
         for (const { atS, accent } of beats(plan.tempoPerMin, startS, phase.seconds, plan.accentEvery))
           cues.push({ atS, tone: accent ? 'accent' : 'beat', clip: null, call: null });
-      if (plan.calls) {
+      const { feeds } = plan;
+      if (feeds) {
+        const called = fedCues(feeds, plan, startS, phase.seconds, plan.seed + 7919 * index, number);
+        cues.push(...called);
+        number += called.filter((cue) => cue.call !== null).length;
+      }
+      // Calls about a fed ball follow the machine; others keep their own time.
+      if (plan.calls && !(feeds && plan.calls.leadS > 0)) {
         const { set, leadS, ...rest } = plan.calls;
         const options = callSets[set];
         const random = seededRandom(plan.seed + 7919 * index);
@@ -76,6 +95,37 @@ export function soundTimeline(phases: readonly Phase[], plan: SoundPlan): Cue[] 
     startS += phase.seconds;
   }
   return cues.sort((a, b) => a.atS - b.atS);
+}
+
+/** What is called when nothing else is: the racket is back as the ball bounces. */
+const readyCall: Call = { word: 'ready', sign: '■' };
+
+/**
+ * The cues of a feeding machine: a tone for every ball that is fed, and a call that follows it: the calls of a drill about
+ * a ball at its top, or else “ready” when it bounces. The last ball still gets to the player in time.
+ */
+function fedCues(
+  feeds: FeedTimes,
+  { calls }: SoundPlan,
+  startS: number,
+  forS: number,
+  seed: number,
+  before: number,
+): Cue[] {
+  const dueS = Math.max(feeds.apexS, feeds.bounceS ?? 0);
+  const events = feederEvents(feeds, feeds.intervalS, Math.max(0.001, forS - dueS));
+  const atTop = calls !== null && calls.leadS > 0 ? callSets[calls.set] : null;
+  const balls = events.filter(({ kind }) => kind === 'fed').length;
+  const dealt = atTop ? dealCalls(atTop.length, balls, seededRandom(seed)) : [];
+  const when = atTop || feeds.bounceS === null ? 'apex' : 'bounced';
+  let number = before;
+  return events.flatMap<Cue>(({ kind, ball, atS }) => {
+    const at = startS + atS;
+    if (kind === 'fed') return [{ atS: at, tone: 'feed', clip: null, call: null }];
+    if (kind !== when || (calls !== null && !atTop)) return [];
+    const call: Call = atTop ? atTop[dealt[ball - 1]!]! : readyCall;
+    return [{ atS: at, tone: null, clip: clipName(call.word), call: { ...call, number: ++number } }];
+  });
 }
 
 /** The call that stands at a moment: the last one made, for as long as it can be answered; null when none does. */

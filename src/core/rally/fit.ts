@@ -1,9 +1,11 @@
 import { RallyPlayer, simulateRallies, type RallySetting, type Rallies } from './simulate';
 import { mixes, spreadOf, type Mix, type Spread } from './spread';
 
-/** Rows of one player at one known set-up: good hits in a row, and whether a miss ended it. */
+/** Rows of one player at one known set-up: good touches in a row, and whether a miss ended it. */
 export interface LoggedRows {
   readonly setting: RallySetting;
+  /** Hits to a counted touch, where the ball is then trapped and begun anew; null where the rally goes on. */
+  readonly each: number | null;
   readonly rows: readonly { readonly hits: number; readonly missed: boolean }[];
 }
 
@@ -60,7 +62,11 @@ export const fitSteps = (settings: number): number => settings * mixes.length * 
 export function fitSpread(logged: readonly LoggedRows[], seed: number, progress?: () => void): Fit {
   const rows = logged.reduce((sum, one) => sum + one.rows.length, 0);
   if (rows === 0) throw new RangeError('There are no rows to fit.');
-  const players = logged.map((one) => ({ player: new RallyPlayer(one.setting), rows: one.rows }));
+  const players = logged.map((one) => ({
+    each: one.each,
+    sorted: sortedRows(one),
+    player: new RallyPlayer(one.setting),
+  }));
   const candidates: Candidate[] = [];
   const look = (mix: Mix, k: number) => {
     const scale = scaleAt(k);
@@ -69,7 +75,7 @@ export function fitSpread(logged: readonly LoggedRows[], seed: number, progress?
     for (const one of players) {
       // The same chance for every candidate: what differs is the scatter alone.
       const played = simulateRallies(one.player, spread, { rallies: playedRallies, most: playedMost, seed });
-      logLikelihood += likelihood(missChances(played), one.rows);
+      logLikelihood += likelihood(sortedPlayed(played, one.each), one.sorted);
       progress?.();
     }
     candidates.push({ mix, scale, spread, logLikelihood });
@@ -113,26 +119,68 @@ function widened(possible: readonly Candidate[]): { low: Spread; high: Spread } 
   };
 }
 
-/** Chance to miss by the place of the hit in the row: the first two have their own, later ones share one. */
-function missChances({ lengths, unended }: Rallies): readonly [number, number, number] {
-  const after = (from: number) => lengths.slice(from).reduce((sum, count) => sum + count, 0);
-  const started = after(0);
-  const laterHits = lengths.reduce((sum, count, n) => sum + Math.max(0, n - 1) * count, 0);
-  const laterMisses = after(2) - unended;
-  // Half a miss and half a hit are added: what was never seen in so many rallies is still possible.
-  const chance = (missed: number, of: number) => (missed + 0.5) / (of + 1);
-  return [chance(lengths[0]!, started), chance(lengths[1]!, after(1)), chance(laterMisses, laterHits)];
+/** Hits of one sort: so many made, so many of them missed. */
+interface Hits {
+  readonly made: number;
+  readonly missed: number;
 }
 
-function likelihood(
-  [first, second, later]: readonly [number, number, number],
-  rows: LoggedRows['rows'],
-): number {
-  let sum = 0;
-  for (const { hits, missed } of rows) {
-    if (hits >= 1) sum += Math.log(1 - first);
-    if (hits >= 2) sum += Math.log(1 - second) + (hits - 2) * Math.log(1 - later);
-    if (missed) sum += Math.log(hits === 0 ? first : hits === 1 ? second : later);
-  }
-  return sum;
+/**
+ * Hits by their place in the row: the first, the second, and all later ones, which share one chance. Touches that are
+ * trapped and begun anew are all of one sort.
+ */
+function sortedRows({ rows, each }: Pick<LoggedRows, 'rows' | 'each'>): Hits[] {
+  const sorts = each === null ? [first, second, later] : [whole];
+  return sorts.map((sort) =>
+    rows.reduce((sum, row) => ({ made: sum.made + sort(row).made, missed: sum.missed + sort(row).missed }), {
+      made: 0,
+      missed: 0,
+    }),
+  );
+}
+
+type Row = LoggedRows['rows'][number];
+const first = ({ hits, missed }: Row): Hits =>
+  hits > 0 ? { made: 1, missed: 0 } : { made: missed ? 1 : 0, missed: missed ? 1 : 0 };
+const second = ({ hits, missed }: Row): Hits => (hits < 1 ? none : first({ hits: hits - 1, missed }));
+const later = ({ hits, missed }: Row): Hits =>
+  hits < 2 ? none : { made: hits - 2 + (missed ? 1 : 0), missed: missed ? 1 : 0 };
+const whole = ({ hits, missed }: Row): Hits => ({ made: hits + (missed ? 1 : 0), missed: missed ? 1 : 0 });
+const none: Hits = { made: 0, missed: 0 };
+
+/** The same sorts, in the rallies a candidate played. */
+function sortedPlayed({ lengths, unended, rallies }: Rallies, each: number | null): Hits[] {
+  const from = (n: number) => lengths.slice(n).reduce((sum, count) => sum + count, 0);
+  if (each !== null) return [{ made: rallies, missed: rallies - from(each) }];
+  const laterHits = lengths.reduce((sum, count, n) => sum + Math.max(0, n - 1) * count, 0);
+  return [
+    { made: rallies, missed: lengths[0]! },
+    { made: from(1), missed: lengths[1]! },
+    // Stopped rallies have one hit less than they have places: the miss that never came.
+    { made: laterHits - unended, missed: from(2) - unended },
+  ];
+}
+
+/**
+ * How likely the logged hits are when so many played ones went so: chances are known only as well as the play shows
+ * them (beta-binomial, Jeffreys' prior), so that a candidate is not thrown out for the luck of its own play.
+ */
+function likelihood(played: readonly Hits[], logged: readonly Hits[]): number {
+  return logged.reduce((sum, { made, missed }, sort) => {
+    const seen = played[sort]!;
+    const [a, b] = [seen.missed + 0.5, seen.made - seen.missed + 0.5];
+    return sum + logBeta(a + missed, b + made - missed) - logBeta(a, b);
+  }, 0);
+}
+
+const logBeta = (a: number, b: number): number => logGamma(a) + logGamma(b) - logGamma(a + b);
+
+/** ln Γ(x) for x > 0: Stirling's series after stepping up to 8 and more; to about 1e-10 (any handbook of functions). */
+function logGamma(x: number): number {
+  let shift = 0;
+  let at = x;
+  while (at < 8) shift += Math.log(at++);
+  const over = 1 / (at * at);
+  const series = (1 / 12 - over * (1 / 360 - over * (1 / 1260 - over / 1680))) / at;
+  return (at - 0.5) * Math.log(at) - at + 0.5 * Math.log(2 * Math.PI) + series - shift;
 }

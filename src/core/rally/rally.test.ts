@@ -134,8 +134,12 @@ test.each([
     const far = simulateRallies(new RallyPlayer(other), truth, { rallies: 60, most: 50, seed: 21 });
     const fit = fitSpread(
       [
-        { setting, rows: rowsOf(simulateRallies(player, truth, { rallies: 120, most: 50, seed: 20 }), 50) },
-        { setting: other, rows: rowsOf(far, 50) },
+        {
+          setting,
+          each: null,
+          rows: rowsOf(simulateRallies(player, truth, { rallies: 120, most: 50, seed: 20 }), 50),
+        },
+        { setting: other, each: null, rows: rowsOf(far, 50) },
       ],
       5,
     );
@@ -148,10 +152,26 @@ test.each([
   },
 );
 
+test('touches that are trapped and begun anew are fitted as such: three hits each', () => {
+  const truth = spreadOf(mixes[0]!, 0.9);
+  const share = shareOfAtLeast(simulateRallies(player, truth, { rallies: 5000, most: 50, seed: 3 }), 3);
+  const random = seededRandom(8);
+  const rows = Array.from({ length: 150 }, () => {
+    let hits = 0;
+    while (random() < share) hits++;
+    return { hits, missed: true };
+  });
+  const fit = fitSpread([{ setting, each: 3, rows }], 5);
+  for (const key of ['speed', 'height', 'side'] as const) {
+    expect(fit.low[key]).toBeLessThanOrEqual(truth[key]);
+    expect(fit.high[key]).toBeGreaterThanOrEqual(truth[key]);
+  }
+});
+
 test('little data says so and is wider', () => {
   const rows = rowsOf(play(1.2, 200, 50, 33), 50);
-  const few = fitSpread([{ setting, rows: rows.filter((_, k) => k % 40 === 0) }], 5);
-  const many = fitSpread([{ setting, rows }], 5);
+  const few = fitSpread([{ setting, each: null, rows: rows.filter((_, k) => k % 40 === 0) }], 5);
+  const many = fitSpread([{ setting, each: null, rows }], 5);
   expect(few.misses).toBeLessThan(fewMisses);
   expect([few.littleData, many.littleData]).toEqual([true, false]);
   expect(few.high.side - few.low.side).toBeGreaterThan(many.high.side - many.low.side);
@@ -161,7 +181,7 @@ test('little data says so and is wider', () => {
 test('a forecast: further away is harder, and the estimate lies in its own range', () => {
   const rows = rowsOf(play(1.2, 80, 50, 33), 50);
   let told = 0;
-  const fit = fitSpread([{ setting, rows }], 5, () => told++);
+  const fit = fitSpread([{ setting, each: null, rows }], 5, () => told++);
   expect(told).toBeLessThanOrEqual(fitSteps(1));
   const options = { tries: 5, aim: 10, most: 50, seed: 2 };
   const done: number[] = [];

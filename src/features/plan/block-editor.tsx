@@ -12,6 +12,7 @@ import { doseTime } from '@/core/dose/time';
 import { explainBlockTime, type DosePart } from '@/core/explanations/dose';
 import { originInWords } from '@/core/origin';
 import type { Fit } from '@/core/place/fits';
+import { settingInWords } from '@/core/setting';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/player-facts';
@@ -25,6 +26,7 @@ import { ActingSchools } from './acting-schools';
 import { BlockPlayers } from './block-players';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
+import { SettingLine } from './setting-line';
 import { LabelledNumber } from './small-number';
 
 export interface BlockEditorProps {
@@ -37,12 +39,14 @@ export interface BlockEditorProps {
   readonly warnings: readonly Warning[];
   readonly place: { readonly index: number; readonly of: number };
   readonly players: readonly PlayerFacts[];
+  readonly placeId: string | null;
   readonly onStep: (stepId: string) => void;
   readonly onDose: (dose: Dose) => void;
   readonly onOwn: (playerId: string, own: Partial<OwnWork>) => void;
   readonly onChange: (change: Change) => void;
   readonly onStations: (stations: number) => void;
   readonly onBreak: (seconds: number) => void;
+  readonly onClearSetting: () => void;
   readonly onShorter: () => void;
   readonly onMend: (mend: Mend) => void;
   readonly onMove: (to: number) => void;
@@ -58,7 +62,7 @@ export function BlockEditor(props: BlockEditorProps) {
   const youngest = Math.min(...players.map((player) => player.age));
 
   const origins = {
-    touch: originInWords(step.perTouchS),
+    touch: block.setting ? settingInWords(block.setting) : originInWords(step.perTouchS),
     drop: originInWords(step.dropCostS),
     setUp: originInWords(drill.setUpS),
   };
@@ -117,6 +121,13 @@ export function BlockEditor(props: BlockEditorProps) {
       <p className="text-sm">
         {step.task} <span className="text-soft">{step.change}</span>
       </p>
+      <SettingLine
+        block={block}
+        drill={drill}
+        playerId={players[0]?.id}
+        placeId={props.placeId}
+        onClear={props.onClearSetting}
+      />
       <DoseFields key={`${block.id} ${step.id}`} dose={block.dose} onChange={props.onDose} />
       <div className="flex flex-wrap items-end gap-x-4 gap-y-1 border-t-2 border-line pt-2">
         {time && (

@@ -58,7 +58,7 @@ export function setStep(knows: Knows, doc: PlanDoc, id: string, stepId: string):
     const fresh = newBlock(book, block.drillId, coming(knows, doc), standsOn(block.drillId), id, stepId);
     const { setting } = block;
     const drill = book.drill(block.drillId)!;
-    const kept = setting && settingFits(drill, book.step(block.drillId, stepId)!, setting) ? setting : null;
+    const kept = setting && settingFits(drill, setting) ? setting : null;
     return { ...block, stepId: fresh.stepId, dose: fresh.dose, own: fresh.own, setting: kept };
   });
 }

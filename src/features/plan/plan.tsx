@@ -25,6 +25,7 @@ import { ComingList } from './coming-list';
 import {
   addBlock,
   applyMend,
+  clearSetting,
   moveBlock,
   removeBlock,
   scaleBlock,
@@ -160,12 +161,14 @@ export function Plan({ view }: { view: SessionPlanView }) {
               warnings={warnings.filter((one) => one.blockId === block.id)}
               place={{ index, of: doc.blocks.length }}
               players={players}
+              placeId={doc.placeId}
               onStep={(stepId) => store.change((plan) => setStep(knows, plan, block.id, stepId))}
               onDose={(dose) => store.change((plan) => setDose(plan, block.id, dose))}
               onOwn={(playerId, own) => store.change((plan) => setOwn(knows, plan, block.id, playerId, own))}
               onChange={(change) => store.change((plan) => toggleChange(plan, block.id, change))}
               onStations={(stations) => store.change((plan) => setStations(plan, block.id, stations))}
               onBreak={(seconds) => store.change((plan) => setBreak(plan, block.id, seconds))}
+              onClearSetting={() => store.change((plan) => clearSetting(plan, block.id))}
               onShorter={() => store.change((plan) => scaleBlock(plan, block.id, breathlessShare))}
               onMend={mend}
               onMove={(to) => store.change((plan) => moveBlock(plan, block.id, to))}

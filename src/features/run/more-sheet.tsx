@@ -3,7 +3,7 @@
 import { DoorOpen, Ellipsis, Expand, Hand, Moon, Shrink, Sun } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { callsOf } from '@/catalogue/sound';
+import { callsOf, feedsOf } from '@/catalogue/sound';
 import { seedOf } from '@/core/calls/timeline';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
@@ -80,6 +80,7 @@ export function MoreSheet({ view, run, log, settings, onSettings, awake }: Props
 function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'settings' | 'onSettings'>) {
   const { step, tempoPerMin, block, drill } = run;
   const calls = callsOf(step);
+  const feeds = feedsOf(block.setting);
   const hears = settings.beat || calls !== null;
   const track = new URLSearchParams({
     title: `${drill.title}: ${step.title}`,
@@ -106,9 +107,15 @@ function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'setti
             Beat {tempoPerMin} a minute
           </Chip>
         )}
+        {feeds && !calls && (
+          <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
+            Feeder: tone and “ready”
+          </Chip>
+        )}
         {calls && (
           <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
             Calls: {calls.set}
+            {feeds && ', with the feeder'}
           </Chip>
         )}
         <Chip on={settings.spoken} onPress={() => onSettings({ spoken: !settings.spoken })}>

@@ -3,7 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/catalogue';
 import { workOnCourt, targetOnCourt, type CourtWork } from '@/catalogue/on-court';
-import { callsOf, usualTempo } from '@/catalogue/sound';
+import { callsOf, feedsOf, usualTempo } from '@/catalogue/sound';
 import type { Drill, Step } from '@/catalogue/types';
 import { beatLimits } from '@/core/calls/beat';
 import { callAt, seedOf, soundTimeline, type Cue } from '@/core/calls/timeline';
@@ -128,21 +128,23 @@ export function useBlock(
   }, [block, shared, changes]);
 
   const step = shared?.step;
+  const setting = block?.setting ?? null;
   const tempoPerMin = useMemo(() => {
-    const usual = step ? usualTempo(step) : null;
+    const usual = step ? usualTempo(step, setting) : null;
     if (usual === null) return null;
     const { min, max } = beatLimits;
     return Math.min(max, Math.max(min, Math.round((usual * settings.tempoPercent) / 100)));
-  }, [step, settings.tempoPercent]);
+  }, [step, setting, settings.tempoPercent]);
   const cues = useMemo(() => {
     if (!block || !step) return [];
     return soundTimeline(phases, {
       tempoPerMin: settings.beat ? tempoPerMin : null,
       accentEvery: settings.accentEvery,
       calls: settings.calls ? callsOf(step) : null,
+      feeds: settings.calls ? feedsOf(setting) : null,
       seed: seedOf(block.id),
     });
-  }, [block, step, phases, tempoPerMin, settings.beat, settings.calls, settings.accentEvery]);
+  }, [block, step, setting, phases, tempoPerMin, settings.beat, settings.calls, settings.accentEvery]);
   const heard = useMemo(() => {
     if (!settings.sound) return [];
     return settings.spoken ? cues : cues.map((cue) => ({ ...cue, clip: null }));

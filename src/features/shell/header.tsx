@@ -13,6 +13,7 @@ const places = [
     here: (path: string) => path.startsWith('/squad') || path.startsWith('/players'),
   },
   { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
+  { href: '/benches', title: 'Benches', here: (path: string) => path.startsWith('/benches') },
   { href: '/places', title: 'Places', here: (path: string) => path.startsWith('/places') },
   { href: '/schools', title: 'Schools', here: (path: string) => path.startsWith('/schools') },
 ];
@@ -44,7 +45,7 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
                 href={href}
                 aria-current={current ? 'page' : undefined}
                 style={{ marginBottom: index * risePx }}
-                className="relative flex min-h-11 min-w-28 items-center gap-2 border-b-2 border-ink px-3 pt-1 font-semibold hover:bg-chalk"
+                className="relative flex min-h-11 min-w-24 items-center gap-2 border-b-2 border-ink px-3 pt-1 font-semibold hover:bg-chalk"
               >
                 {index > 0 && (
                   <span

@@ -151,6 +151,10 @@ const stepSchema = object({
     shot: oneOf('Shot of the rally', shots),
     distanceM: within('Distance from the wall', wallLimits.distanceM.min, wallLimits.distanceM.max),
     markM: within('Mark on the wall', wallLimits.targetM.min, wallLimits.targetM.max),
+    each: number()
+      .integer('Hits to a touch must be a whole number.')
+      .min(1, 'Hits to a touch must be from 1 to 10.')
+      .max(10, 'Hits to a touch must be from 1 to 10.'),
   }).default(undefined),
 }).test('doses', (step, context) => {
   const kinds = ageBands.map((band) => (step.doses?.[band] as Dose | undefined)?.kind);

@@ -59,9 +59,7 @@ export async function benchesView({ db, today }: Context): Promise<BenchesView> 
     sessionsBetween(db, today, dayAfter(today, daysAhead)),
     listFeeders(db),
   ]);
-  const ahead = all
-    .filter((one) => one.state !== 'finished')
-    .slice(0, mostSessions);
+  const ahead = all.filter((one) => one.state !== 'finished').slice(0, mostSessions);
   const ids = ahead.map((one) => one.id);
   const [fits, blocks, playersOf] = await Promise.all([
     fitOverridesOf(

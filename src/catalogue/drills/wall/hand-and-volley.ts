@@ -67,6 +67,7 @@ export const handWallRally = drill({
       change: 'The first step: one hit, then a catch.',
       cue: 'Push it to the wall and catch it.',
       ...row([3, 6, 8, 10], 90, [10, 1]),
+      ...against('one bounce', 1.5, 1.4, 1),
       ...pace(3.5, 5, 0.82),
     },
     {
@@ -152,6 +153,7 @@ export const wallVolleys = drill({
       change: 'The first step: one volley at a time.',
       cue: 'Punch and freeze.',
       ...row([2, 4, 8, 10], 100, [10, 1]),
+      ...against('volley', 2.5, 1.6, 1),
       ...pace(3, 5, 0.8),
     },
     {

@@ -69,6 +69,7 @@ export const racketWallRally = drill({
       change: 'The first step: one hit at a time, then stillness.',
       cue: 'Send it up in an arch and meet it side-on.',
       ...row([3, 5, 5, 8], 90, [5, 1]),
+      ...against('one bounce', 3, 1.4, 1),
       ...pace(5, 6, 0.75),
     },
     {
@@ -78,6 +79,7 @@ export const racketWallRally = drill({
       change: 'A second hit comes before the trap.',
       cue: 'Arch it, move, arch it, trap it.',
       ...row([2, 4, 5, 6], 100, [6, 1]),
+      ...against('one bounce', 3, 1.4, 2),
       ...pace(6.5, 6, 0.72),
     },
     {
@@ -87,6 +89,7 @@ export const racketWallRally = drill({
       change: 'A third hit: now it is nearly a rally.',
       cue: 'Small steps between the hits.',
       ...row([2, 3, 5, 6], 110, [6, 2]),
+      ...against('one bounce', 3, 1.4, 3),
       ...pace(8, 6, 0.7),
     },
     {

@@ -38,7 +38,7 @@ test('a feed goes up, lands, and comes to the player, in that order', () => {
 });
 
 test.each<[string, Partial<FeederSettings>, Partial<FeederPlace>, string]>([
-  ['the net', { speedMps: 12, elevationDeg: -4 }, {}, 'net'],
+  ['the net', { speedMps: 20, elevationDeg: -1 }, {}, 'net'],
   ['the ceiling', { elevationDeg: 60, speedMps: 14 }, { ceilingM: 4 }, 'ceiling'],
   ['too soft for the net', { speedMps: 3 }, { netAtM: null }, 'never comes'],
 ])('%s is said', (_name, settings, place, fault) => {

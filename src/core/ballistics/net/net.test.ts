@@ -71,17 +71,23 @@ describe('a flown ball', () => {
   });
 });
 
-test('the share of the far side is between nothing and all of it', () => {
+test('the share of the far side is an area: all of it is one, what the net hides is missing', () => {
   const contact = at(2, 2.4);
-  const rays = directions(full, 9).map((side) => ({
+  const rays = directions(full, contact, 401).map((side) => ({
     sideAtBaselineM: side,
     stretch: straightStretch(full, contact, 0, side),
   }));
   const share = shareOfFarSide(full, contact, rays);
-  expect(share).toBeGreaterThan(0.8);
-  expect(share).toBeLessThan(1);
+  // Hidden: up to 2 · 0.914 / (2.4 − 0.914) = 1.23 m in the middle and 2 · 1.07 / 1.33 = 1.61 m at the sides.
+  expect(share).toBeGreaterThan(1 - 1.61 / 11.885);
+  expect(share).toBeLessThan(1 - 1.23 / 11.885);
   const none = rays.map((ray) => ({ ...ray, stretch: null }));
   expect(shareOfFarSide(full, contact, none)).toBe(0);
-  const all = rays.map((ray) => ({ ...ray, stretch: { fromM: 0, toM: full.lengthM / 2 } }));
-  expect(shareOfFarSide(full, contact, all)).toBeCloseTo(1, 9);
+  // From a tower, right at the net, everything.
+  const tower = at(0.3, 30);
+  const all = directions(full, tower, 801).map((side) => ({
+    sideAtBaselineM: side,
+    stretch: straightStretch(full, tower, 0, side),
+  }));
+  expect(shareOfFarSide(full, tower, all)).toBeGreaterThan(0.97);
 });

@@ -1,7 +1,7 @@
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { fine, Flight } from '../flight';
 import { flyTo } from '../fly';
-import { degrees, fromPerMinute, launched, radians, X, Y } from '../motion';
+import { fromPerMinute, launched, radians, X, Y } from '../motion';
 import { netHeightAt, type Court } from './courts';
 
 /** Where a ball is met: metres from the net on this side, to the right of the middle, over the floor. */
@@ -39,7 +39,8 @@ export function straightStretch(
   const height = contact.heightM - court.levelM;
   if (height <= overNet) return null;
   const nearest = (contact.fromNetM * overNet) / (height - overNet);
-  return nearest <= half ? { fromM: nearest, toM: half } : null;
+  const last = Math.min(half, leavesAt(court, contact, sideAtBaselineM));
+  return nearest <= last ? { fromM: nearest, toM: last } : null;
 }
 
 /** How a ball is hit. */
@@ -59,7 +60,7 @@ export interface Reachable {
 
 /** Angles looked at, degrees. */
 const lookFrom = -30;
-const lookTo = 60;
+const lookTo = 75;
 const lookStep = 0.5;
 
 /**
@@ -121,26 +122,38 @@ export function flownStretch(
   return { stretch: { fromM: Math.min(...ends), toM: Math.max(...ends) }, fromDeg, toDeg };
 }
 
-/** Every direction across the far side, so many of them. */
-export function directions(court: Court, count: number): number[] {
-  const half = court.widthM / 2 - 1e-6;
-  return Array.from({ length: count }, (_, k) => -half + (2 * half * k) / (count - 1));
+/** Where a direction leaves the far side over a sideline, metres beyond the net; Infinity when it never does. */
+function leavesAt(court: Court, { fromNetM, sideM }: ContactPoint, sideAtBaselineM: number): number {
+  const drift = (sideAtBaselineM - sideM) / (fromNetM + court.lengthM / 2);
+  if (drift === 0) return Math.abs(sideM) <= court.widthM / 2 ? Infinity : -Infinity;
+  const line = (Math.sign(drift) * court.widthM) / 2;
+  return (line - sideM) / drift - fromNetM;
 }
 
-/** Share of the far side that can be hit: stretches of all directions, weighed by how wide the fan is there. */
+/** Nearest to the net that directions are looked at, as a share of half the court. */
+const sharpest = 0.06;
+
+/**
+ * Directions, so many of them, evenly over the far side: from one that leaves over the left sideline just beyond the net
+ * to its like on the right. Each as its side where it crosses the line of the baseline.
+ */
+export function directions(court: Court, { fromNetM, sideM }: ContactPoint, count: number): number[] {
+  const half = court.lengthM / 2;
+  const spread = (fromNetM + half) / (fromNetM + sharpest * half);
+  const [left, right] = [-1, 1].map((sign) => sideM + spread * ((sign * court.widthM) / 2 - sideM));
+  return Array.from({ length: count }, (_, k) => left! + ((right! - left!) * (k + 0.5)) / count);
+}
+
+/** Share of the far side that can be hit: the area of the stretches of evenly spread directions. */
 export function shareOfFarSide(court: Court, contact: ContactPoint, rays: readonly Ray[]): number {
   const half = court.lengthM / 2;
-  const area = (fromM: number, toM: number) =>
-    (toM * toM - fromM * fromM) / 2 + contact.fromNetM * (toM - fromM);
-  const whole = rays.length * area(0, half);
-  const reached = rays.reduce(
-    (sum, { stretch }) => sum + (stretch ? area(stretch.fromM, stretch.toM) : 0),
-    0,
-  );
-  return whole === 0 ? 0 : reached / whole;
-}
-
-/** The angle of the straight line over the net, downwards, degrees: how steep such a hit is. */
-export function steepness(contact: ContactPoint, levelM: number, landM: number): number {
-  return degrees(Math.atan2(contact.heightM - levelM, contact.fromNetM + landM));
+  const { fromNetM } = contact;
+  const step = rays.length > 1 ? rays[1]!.sideAtBaselineM - rays[0]!.sideAtBaselineM : 0;
+  // A direction is as wide as the fan is there: (d + x)/(d + half) of its width at the baseline.
+  const area = rays.reduce((sum, { stretch }) => {
+    if (!stretch) return sum;
+    const { fromM, toM } = stretch;
+    return sum + (step * ((toM * toM - fromM * fromM) / 2 + fromNetM * (toM - fromM))) / (fromNetM + half);
+  }, 0);
+  return Math.min(1, area / (half * court.widthM));
 }

@@ -1,0 +1,64 @@
+import type { BallKind } from '../ballistics/balls';
+import type { FloorKind, WallKind } from '../ballistics/surfaces';
+import { topSpeedFor } from '../ballistics/wall/advise';
+import { comfortShare, type Reach } from '../ballistics/wall/reach';
+import type { Shot, WallSetup } from '../ballistics/wall/setup';
+import { solveWall } from '../ballistics/wall/solve';
+import type { RallySetting } from './simulate';
+
+/** A rally as it was or will be set out. Metres. */
+export interface SetOut {
+  readonly shot: Shot;
+  readonly distanceM: number;
+  readonly markM: number;
+  readonly ball: BallKind;
+  readonly floor: FloorKind;
+  readonly wall: WallKind;
+  readonly ceilingM: number | null;
+}
+
+/** Who plays it. */
+export interface Rallier {
+  readonly age: number;
+  readonly sport: 'tennis' | 'table tennis';
+  readonly heightM: number;
+  readonly reach: Reach;
+}
+
+/** How far a mark is lifted, in tenths of a metre, before a set-up is given up. */
+const mostLifts = 20;
+
+/** Height of the hand in a shot, as a share of the body's height; over a table it is the table's. Ours. */
+const handShares = { 'one bounce': comfortShare, volley: 0.75, 'floor first': 1.25, table: 0 } as const;
+const overTableM = 0.95;
+
+/**
+ * The set-up a child plays: the ball met in comfort. Where the mark is too low for this ball to come up to the hand, it
+ * is lifted until it does, as a child does who aims higher. Null when no mark works.
+ */
+export function setOutFor({ markM, ...out }: SetOut, child: Rallier): RallySetting | null {
+  const handM = out.shot === 'table' ? overTableM : handShares[out.shot] * child.heightM;
+  const base: WallSetup = {
+    ...out,
+    contactM: Math.round(100 * handM) / 100,
+    targetM: markM,
+    meet: 'falling',
+    // A logged rally was hit as hard as it had to be.
+    topSpeedMps: 1.5 * topSpeedFor(child.age, child.sport),
+    wallTopM: out.ceilingM ?? 6,
+    tableGapM: 0.1,
+    tableLengthM: Math.max(0.7, Math.min(2.74, out.distanceM - 0.2)),
+  };
+  for (let lift = 0; lift <= mostLifts; lift++) {
+    const setup = { ...base, targetM: Math.round(100 * (markM + 0.1 * lift)) / 100 };
+    if (solveWall(setup).ok) return { setup, reach: reachFor(child.reach, setup) };
+  }
+  return null;
+}
+
+/** A smash is met overhead: the reach goes up with it. Over a table nothing below its edge is played. */
+function reachFor(reach: Reach, { shot, contactM }: WallSetup): Reach {
+  if (shot === 'floor first') return { ...reach, lowM: 0.6 * contactM, highM: 1.25 * contactM };
+  if (shot === 'table') return { ...reach, lowM: 0.8, highM: Math.max(reach.highM, 1.3) };
+  return reach;
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import { useId, useState } from 'react';
+
+export interface DialProps {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly onChange: (value: number) => void;
+}
+
+/** A number that can be dragged or typed. What cannot be is said, and the last good one stands. */
+export function Dial({ label, unit, value, min, max, step, onChange }: DialProps) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  const shown = typed ?? String(Number(value.toFixed(digits)));
+  const parsed = Number(shown.replace(',', '.'));
+  const wrong = typed !== null && !(shown.trim() !== '' && parsed >= min && parsed <= max);
+  return (
+    <div className="grid grid-cols-[1fr_auto] items-center gap-x-2">
+      <label htmlFor={id} className="text-sm font-semibold">
+        {label}
+      </label>
+      <span className="flex items-center gap-1 text-sm">
+        <input
+          id={id}
+          inputMode="decimal"
+          autoComplete="off"
+          value={shown}
+          aria-invalid={wrong || undefined}
+          aria-describedby={wrong ? `${id}-wrong` : undefined}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            const next = Number(event.target.value.replace(',', '.'));
+            if (event.target.value.trim() !== '' && next >= min && next <= max) onChange(next);
+          }}
+          onBlur={() => setTyped(null)}
+          className="tabular min-h-8 w-16 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg"
+        />
+        <span className="w-9 text-soft">{unit}</span>
+      </span>
+      <input
+        type="range"
+        aria-label={`${label}, ${unit}, by dragging`}
+        min={min}
+        max={max}
+        step={step}
+        value={Math.min(max, Math.max(min, value))}
+        onChange={(event) => {
+          setTyped(null);
+          onChange(Number(event.target.value));
+        }}
+        className="col-span-2 h-6 w-full accent-[var(--now)]"
+      />
+      {wrong && (
+        <p id={`${id}-wrong`} className="col-span-2 text-sm font-semibold text-stop">
+          {label} must be from {min} to {max} {unit}.
+        </p>
+      )}
+    </div>
+  );
+}
+
+export interface ChoiceProps<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly { readonly value: T; readonly text: string }[];
+  readonly onChange: (value: T) => void;
+}
+
+/** One of a few. */
+export function Choice<T extends string>({ label, value, options, onChange }: ChoiceProps<T>) {
+  return (
+    <label className="grid grid-cols-[5.2rem_minmax(0,1fr)] items-center gap-2 text-sm font-semibold">
+      {label}
+      <select
+        value={value}
+        onChange={(event) => onChange(event.target.value as T)}
+        className="min-h-9 w-full min-w-0 rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+      >
+        {options.map((one) => (
+          <option key={one.value} value={one.value}>
+            {one.text}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Options whose words are their own names. */
+export const plainOptions = <T extends string>(values: readonly T[]) =>
+  values.map((value) => ({ value, text: value }));

@@ -1,0 +1,108 @@
+'use client';
+
+import { PencilLine } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { settingFits } from '@/catalogue/pace';
+import { settingInWords, type BlockSetting } from '@/core/setting';
+import { writeSettingAction } from '@/server/actions';
+import type { BenchesView } from '@/server/views/benches';
+import { ask, problemsText } from '@/ui/ask';
+import { Button } from '@/ui/button';
+import { shortDay } from '@/ui/dates';
+import { ErrorNote } from '@/ui/field';
+import { useBook } from '@/ui/house';
+import { Sheet } from '@/ui/page-head';
+import { useNotice } from '@/ui/toast';
+
+export interface WriteSettingProps {
+  readonly view: BenchesView;
+  readonly kind: BlockSetting['kind'];
+  /** The block to begin with; the player's next fitting one when empty. */
+  readonly chosen: string;
+  readonly playerId: string;
+  /** Null while there is nothing to write. */
+  readonly setting: BlockSetting | null;
+  readonly what: string;
+}
+
+/** One press writes what the bench found into a block of a plan; it can be taken back. */
+export function WriteSetting({ view, kind, chosen, playerId, setting, what }: WriteSettingProps) {
+  const book = useBook();
+  const notice = useNotice();
+  const [problem, setProblem] = useState<string | null>(null);
+  const [picked, setPicked] = useState(chosen);
+  const blocks = view.sessions.flatMap((session) =>
+    session.blocks.flatMap((block) => {
+      const drill = book.drill(block.drillId);
+      const step = book.step(block.drillId, block.stepId);
+      if (!drill || !step || !settingFits(drill, { kind })) return [];
+      return [
+        {
+          session,
+          block,
+          title: `${session.title}, ${shortDay(session.day)}: ${drill.title}, ${step.title}`,
+        },
+      ];
+    }),
+  );
+  const own = blocks.find(({ session }) => session.playerIds.includes(playerId));
+  const now = blocks.find(({ block }) => block.id === picked) ?? own ?? blocks[0];
+  const write = async (to: BlockSetting | null) => {
+    if (!now) return;
+    const { session, block } = now;
+    const outcome = await ask(() => writeSettingAction(session.id, block.id, to));
+    if (!outcome.ok) return setProblem(problemsText(outcome));
+    setProblem(null);
+    const { before } = outcome.value;
+    notice({
+      text: `Written into ${session.title}, ${shortDay(session.day)}.`,
+      undo: () => void ask(() => writeSettingAction(session.id, block.id, before)),
+    });
+  };
+  if (!now)
+    return (
+      <p className="text-sm text-soft">
+        No plan ahead has a block this could go into: put a{' '}
+        {kind === 'wall' ? 'rally with a wall' : 'fed drill'} into one first.
+      </p>
+    );
+  return (
+    <Sheet className="px-3 py-2 text-sm" aria-label="Into a plan">
+      <div className="flex items-center gap-2">
+        <select
+          aria-label="Block of a plan"
+          value={now.block.id}
+          onChange={(event) => setPicked(event.target.value)}
+          className="min-h-9 min-w-0 flex-1 rounded-md border-2 border-edge bg-sheet px-2"
+        >
+          {blocks.map(({ block, title }) => (
+            <option key={block.id} value={block.id}>
+              {title}
+            </option>
+          ))}
+        </select>
+        <Button
+          look="now"
+          className="min-h-9 shrink-0 px-3"
+          disabled={!setting}
+          onClick={() => void write(setting)}
+        >
+          <PencilLine aria-hidden size={16} /> Write into this block
+        </Button>
+        <Link
+          href={`/sessions/${now.session.id}/plan`}
+          className="shrink-0 font-semibold underline underline-offset-4"
+        >
+          Open the plan
+        </Link>
+      </div>
+      <p className="mt-1 truncate text-soft">
+        {now.block.setting
+          ? `There now: ${settingInWords(now.block.setting)}.`
+          : `${what} go into the block: its minutes and touches follow.`}
+      </p>
+      {problem && <ErrorNote>{problem}</ErrorNote>}
+    </Sheet>
+  );
+}
