@@ -28,6 +28,8 @@ async function paths({ client }: DemoServer): Promise<Record<string, string>> {
     squad: '/squad',
     drills: '/drills',
     drill: '/drills/palm-up-bounce',
+    wall: `/benches/wall?player=${player}`,
+    rally: `/benches/rally?player=${player}`,
     places: '/places',
     schools: '/schools',
     player: `/players/${player}?drill=racket-wall-rally`,

@@ -26,9 +26,9 @@ export interface FeederSetting extends Pick<Feed, 'apexS' | 'bounceS' | 'contact
 /** How a block is set out, where a bench has worked it out. */
 export type BlockSetting = WallSetting | FeederSetting;
 
-/** Seconds from one touch to the next under a setting. */
+/** Seconds from one touch to the next under a setting, to a hundredth. */
 export const settingTouchS = (setting: BlockSetting): number =>
-  setting.kind === 'wall' ? 60 / setting.hitsPerMin : setting.machine.intervalS;
+  setting.kind === 'wall' ? Math.round(6000 / setting.hitsPerMin) / 100 : setting.machine.intervalS;
 
 const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
 

@@ -166,7 +166,8 @@ export interface LandingMap {
   /** Standard deviations along and across, metres. */
   readonly spreadM: number;
   readonly spreadSideM: number;
-  /** How many got there without a fault. */
+  /** How many landed, and how many got there without a fault. */
+  readonly landed: number;
   readonly good: number;
 }
 
@@ -179,7 +180,8 @@ export function landingMap(
 ): LandingMap {
   const feeds = Array.from({ length: count }, () => feed(settings, place, contactM, random));
   const landed = feeds.filter((one) => one.landM !== null);
-  const mean = (of: (one: Feed) => number) => landed.reduce((sum, one) => sum + of(one), 0) / landed.length;
+  const mean = (of: (one: Feed) => number) =>
+    landed.reduce((sum, one) => sum + of(one), 0) / Math.max(1, landed.length);
   const spread = (of: (one: Feed) => number, middle: number) =>
     Math.sqrt(landed.reduce((sum, one) => sum + (of(one) - middle) ** 2, 0) / Math.max(1, landed.length - 1));
   const along = (one: Feed) => one.landM!;
@@ -191,6 +193,7 @@ export function landingMap(
     meanSideM,
     spreadM: spread(along, meanM),
     spreadSideM: spread(across, meanSideM),
+    landed: landed.length,
     good: feeds.filter((one) => one.fault === null).length,
   };
 }

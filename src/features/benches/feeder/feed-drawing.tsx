@@ -126,16 +126,18 @@ export function FeedDrawing({ place, one, path, map, bodyM }: Drawn) {
           fillOpacity={each.fault === null ? 0.55 : 0.2}
         />
       ))}
-      <ellipse
-        cx={x(map.meanM)}
-        cy={across(map.meanSideM)}
-        rx={Math.max(2, 2 * map.spreadM * perM)}
-        ry={Math.max(2, 2 * map.spreadSideM * acrossScale)}
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-        strokeDasharray="5 4"
-      />
+      {map.landed > 1 && (
+        <ellipse
+          cx={x(map.meanM)}
+          cy={across(map.meanSideM)}
+          rx={Math.max(2, 2 * map.spreadM * perM)}
+          ry={Math.max(2, 2 * map.spreadSideM * acrossScale)}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          strokeDasharray="5 4"
+        />
+      )}
       <circle
         cx={x(place.playerM)}
         cy={mapMiddle}

@@ -278,7 +278,7 @@ export function FeederBench({
           { label: 'Top', value: inMetres(one.apexM), note: `after ${one.apexS.toFixed(1)} s` },
           {
             label: 'Lands',
-            value: one.landM === null ? 'in the air' : inMetres(map.meanM, 1),
+            value: map.landed === 0 ? 'in the air' : inMetres(map.meanM, 1),
             note: `± ${inMetres(map.spreadM, 1)} along, ± ${inMetres(map.spreadSideM, 1)} across`,
           },
           { label: 'Good feeds', value: `${map.good} of 100`, note: 'over the net and to the player' },
