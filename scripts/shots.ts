@@ -6,7 +6,7 @@ import { Page } from '../e2e/lib/page';
 /** Takes a picture of every main view from the demo data, into docs/screenshots. */
 const folder = 'docs/screenshots';
 mkdirSync(folder, { recursive: true });
-const [app, empty, browser] = await Promise.all([openApp({ demo: true }), openApp(), openBrowser()]);
+const [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
 const { driver } = browser;
 const page = new Page(driver);
 const id = async (sql: string) => (await app.query(sql))[0]!.id as string;
@@ -37,9 +37,6 @@ async function view(name: string, path: string, words: string | RegExp): Promise
   await shown(name, words);
 }
 
-await driver.get(empty.url);
-await page.sees('Three steps to the first session');
-await shot('first-run');
 await view('today', '/', 'Coming up');
 await view('sessions', '/sessions', 'Plans to come');
 await view('squad', '/squad', '9 players.');
@@ -51,10 +48,26 @@ await page.sees('5 of 67 drills');
 await shot('drills');
 await view('drill', '/drills/racket-wall-rally', 'Look for');
 await view('places', '/places', 'Rope hall');
+const yard = await id(`select id from place where name like 'Slipway%'`);
+const bench = (name: string) => `/benches/${name}?player=${nessa}&place=${yard}`;
+await driver.get(app.url + bench('wall'));
+await page.sees('give or take');
+await page.press('Keep beside');
+await page.setValue('Distance', '4');
+await page.setValue('Mark on the wall', '1.8');
+await shown('bench-wall', 'give or take');
+await driver.get(app.url + bench('toss'));
+await page.press('toss and clap');
+await shown('bench-toss', '5 claps');
+await view('bench-feeder', bench('feeder'), 'Racket ready');
+await driver.get(app.url + bench('net'));
+await page.setValue('Met so far from the net', '3');
+await page.setValue('Height over the floor', '1.8');
+await shown('bench-net', /On a straight line \d+/);
+await driver.get(app.url + bench('rally'));
+await page.press('Play ten thousand rallies');
+await shown('bench-rally', 'Why rallies end');
 await view('schools', '/schools', 'Take-back');
-await driver.get(`${app.url}/players/${nessa}`);
-await page.press('Fit');
-await shown('fit', 'Toss hoop');
 await driver.get(`${app.url}/sessions/${wallAndFeet}/plan`);
 await page.sees('Add a drill');
 await page.press('Add Fast hand');
@@ -88,18 +101,6 @@ await press(1, 1, 'miss');
 await press(1, 3);
 await page.sees('All safe on the server');
 await shot('run');
-await page.press('Adjust');
-await page.press('Corin Oakhaven');
-await page.press('walking');
-await page.sees('What you press holds from the next attempt on');
-await shot('run-adjust');
-await page.keys('\uE00C');
-while (!(await page.text()).includes('Ring target')) await page.press('Next block');
-for (const zone of ['10 Inner ring', '5 Middle ring', '10 Inner ring'])
-  await page.tap(`Nessa Quillby: ${zone}`);
-for (const zone of ['5 Middle ring', '1 Outer ring']) await page.tap(`Pia Tarnbell: ${zone}`);
-await page.sees('All safe on the server');
-await shot('run-points');
 while (!(await page.text()).includes('Marker touches')) await page.keys('p');
 await page.press('Go on').catch(() => page.press('Start block'));
 await page.becomes(`document.querySelector('[data-call]').dataset.call !== ''`, true);
@@ -109,29 +110,6 @@ await driver.get(`${app.url}/sessions/${held}/review`);
 await page.press('Turn-over bounce');
 await page.sees(/Accept \d+ proposals/);
 await shot('review');
-
-// Four players in a row.
-await driver.get(`${app.url}/sessions`);
-await page.press('Plan a session');
-await page.type('Title', 'Four in a row');
-for (const name of ['Pia', 'Corin', 'Nessa', 'Juno']) await page.tick(name);
-await page.press('Open the plan');
-await page.press('Add Turn-over bounce');
-await page.sees('1. Turn-over bounce');
-await page.press('Run');
-await page.press('Start block');
-await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
-for (const [digit, times] of [
-  [1, 9],
-  [2, 14],
-  [3, 6],
-  [4, 3],
-] as const)
-  await press(digit, times);
-await press(3, 1, 'miss');
-await press(3, 4);
-await page.sees('All safe on the server');
-await shot('run-row');
 
 // One player on a phone.
 await driver.get(`${app.url}/sessions`);
@@ -149,4 +127,4 @@ await press(1, 8);
 await page.sees('All safe on the server');
 await shot('run-phone');
 
-await Promise.all([browser.close(), app.close(), empty.close()]);
+await Promise.all([browser.close(), app.close()]);

@@ -27,7 +27,7 @@ export function wallRefusal(
 ): string {
   const reached = answer.reachedM;
   const why = {
-    'too low': `A ${balls[setup.ball].label} aimed at ${inMetres(setup.targetM)} comes up to ${inMetres(reached ?? 0)} at most where the player stands: the hand at ${inMetres(setup.contactM)} waits too high.`,
+    'too low': `The ${balls[setup.ball].label}, aimed at ${inMetres(setup.targetM)}, comes up to ${inMetres(reached ?? 0)} at most where the player stands: the hand at ${inMetres(setup.contactM)} waits too high.`,
     'too fast': `From ${inMetres(setup.distanceM)} it takes a hit of ${(reached ?? 0).toFixed(1)} m/s; the limit is ${setup.topSpeedMps.toFixed(1)} m/s.`,
     ceiling: `The flight rises to ${inMetres(reached ?? 0)}: the ceiling at ${inMetres(setup.ceilingM ?? 0)} is in the way.`,
     'wall top': `The wall ends at ${inMetres(setup.wallTopM)}, below the mark at ${inMetres(setup.targetM)}.`,

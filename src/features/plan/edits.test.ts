@@ -4,6 +4,7 @@ import {
   addBlock,
   addRetest,
   applyMend,
+  clearSetting,
   moveBlock,
   removeBlock,
   scaleBlock,
@@ -174,4 +175,27 @@ test('players come and go, and with them their part in every block; the last one
   expect(back.playerIds).toEqual(['small', 'tall']);
   expect(back.blocks).toEqual(started.blocks);
   expect(togglePlayer(knows, without, 'small')).toBe(without);
+});
+
+test('what a bench wrote stays with another step of the ladder, and can be taken off', () => {
+  const setting = {
+    kind: 'wall',
+    shot: 'one bounce',
+    ball: 'red',
+    distanceM: 3,
+    markM: 1.6,
+    bandFromM: 1,
+    bandToM: 2,
+    hitsPerMin: 42,
+  } as const;
+  const started = addBlock(knows, doc, 'racket-wall-rally', 'b');
+  const written = { ...started, blocks: started.blocks.map((block) => ({ ...block, setting })) };
+  expect(setStep(knows, written, 'b', 'count-25-s').blocks[0]).toMatchObject({
+    stepId: 'count-25-s',
+    setting,
+  });
+  expect(clearSetting(written, 'b').blocks[0]!.setting).toBeNull();
+  const strange = { ...plan('b'), blocks: [{ ...one, id: 'b', setting }] };
+  // A drill without a wall keeps no wall.
+  expect(setStep(knows, strange, 'b', 'row-20').blocks[0]!.setting).toBeNull();
 });

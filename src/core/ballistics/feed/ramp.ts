@@ -14,10 +14,13 @@ export interface LobStep {
 /** Side steps up to two, three at most; more are crossover steps. Common practice of the trade. */
 export const mostSideSteps = 3;
 
+/** So little further back is leaning, not stepping, metres: ours. */
+const aStandM = 0.05;
+
 /** The steps a way back takes. @param backM metres, >= 0 */
 export function stepsBack(backM: number, sideStepM: number, strideM: number): LobStep {
   const side = Math.ceil(backM / sideStepM - 1e-6);
-  if (side <= 0) return { steps: 0, how: 'stay' };
+  if (backM < aStandM) return { steps: 0, how: 'stay' };
   if (side <= mostSideSteps) return { steps: side, how: 'side steps' };
   return { steps: Math.ceil(backM / strideM - 1e-6), how: 'crossover steps' };
 }

@@ -25,10 +25,10 @@ export const shots = ['one bounce', 'volley', 'floor first', 'table'] as const;
 export type Shot = (typeof shots)[number];
 
 export const shotWords: Readonly<Record<Shot, string>> = {
-  'one bounce': 'Wall, then one bounce on the floor',
-  volley: 'Wall and straight back: no bounce',
-  'floor first': 'Smash: floor, wall, and back through the air',
-  table: 'Wall, then one bounce on the table',
+  'one bounce': 'One bounce on the floor',
+  volley: 'Volley: no bounce',
+  'floor first': 'Smash: floor, wall, air',
+  table: 'One bounce on the table',
 };
 
 /** A rally against a wall. Metres from the wall and over the floor, of the ball's centre. */

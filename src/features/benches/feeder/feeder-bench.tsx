@@ -414,7 +414,11 @@ function Ramp({ machine, place, one, child }: RampProps) {
               <td className="tabular">
                 {lob.backM < 0 ? `${inMetres(-lob.backM)} in front` : inMetres(lob.backM)}
               </td>
-              <td>{lob.how === 'stay' ? 'stay' : `${lob.steps} ${lob.how}`}</td>
+              <td>
+                {lob.how === 'stay'
+                  ? 'stay'
+                  : `${lob.steps} ${lob.steps === 1 ? lob.how.slice(0, -1) : lob.how}`}
+              </td>
               <td className="tabular">
                 {lob.toSpareS < 0 ? 'too deep for the time' : `${lob.toSpareS.toFixed(1)} s`}
               </td>

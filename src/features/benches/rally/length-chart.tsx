@@ -123,7 +123,7 @@ export function EndBars({ answer }: { answer: RallyAnswer }) {
   return (
     <ul className="space-y-1 text-sm">
       {all.map(({ text, count }) => (
-        <li key={text} className="grid grid-cols-[6.2rem_1fr_3rem] items-center gap-2">
+        <li key={text} className="grid grid-cols-[6rem_1fr_4.2rem] items-center gap-2">
           <span>{text}</span>
           <span className="h-4 border border-edge bg-now/60" style={{ width: `${(100 * count) / most}%` }} />
           <span className="tabular text-right">{percent(count / rallies.rallies)}</span>

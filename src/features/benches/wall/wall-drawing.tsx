@@ -34,16 +34,18 @@ export function WallDrawing({
   const all = [rally, kept].flatMap((one) => one ?? []);
   const far = Math.max(setup.distanceM, ...all.map((one) => one.setup.distanceM)) + 1;
   const tallest = Math.max(bodyM * 1.15, setup.targetM + 0.3, ...all.map((one) => one.solution.topM + 0.2));
-  const top =
-    setup.ceilingM === null ? tallest : Math.max(tallest, Math.min(setup.ceilingM + 0.15, tallest + 1.5));
+  // The ceiling is drawn where it is near.
+  const near = setup.ceilingM !== null && setup.ceilingM < 1.3 * tallest;
+  const top = near ? Math.max(tallest, setup.ceilingM! + 0.15) : tallest;
   const scale = Math.min(
     (width - margin.left - margin.right) / far,
     (height - margin.top - margin.bottom) / top,
   );
   const floor = height - margin.bottom;
+  const left = margin.left + (width - margin.left - margin.right - far * scale) / 2;
   const x = scaleLinear()
     .domain([0, far])
-    .range([margin.left, margin.left + far * scale]);
+    .range([left, left + far * scale]);
   const y = scaleLinear()
     .domain([0, top])
     .range([floor, floor - top * scale]);

@@ -1,0 +1,129 @@
+import { apexS } from '@/core/calls/beat';
+import { tapping } from '@/core/ballistics/tap/bounce-tempo';
+import { clapsS } from '@/core/ballistics/tap/toss';
+import { wallSpread } from '@/core/ballistics/wall/spread';
+import { reachOf } from '@/core/ballistics/wall/reach';
+import { solveWall } from '@/core/ballistics/wall/solve';
+import { setOutFor } from '@/core/rally/set-out';
+import { settingInWords, type BlockSetting } from '@/core/setting';
+import { catalogue, plainBook } from '.';
+import { paceOn, settingFits } from './pace';
+import { feedsOf, usualTempo } from './sound';
+
+const child = {
+  age: 12,
+  sport: 'tennis',
+  heightM: 1.5,
+  reach: reachOf({ heightM: 1.5, strideM: 0.7, sideStepM: 0.6, contactM: 1 }),
+} as const;
+const rallies = catalogue.flatMap((drill) =>
+  drill.steps.flatMap((step) =>
+    step.rally ? [[`${drill.id} ${step.id}`, drill, step, step.rally] as const] : [],
+  ),
+);
+
+test('steps that are rallies are there, most of the wall family', () => {
+  expect(rallies.length).toBeGreaterThan(15);
+  expect(new Set(rallies.map(([, drill]) => drill.family))).toEqual(new Set(['wall']));
+});
+
+test.each(rallies)('%s can be played as it is set out', (_name, drill, step, rally) => {
+  const tennis = drill.sports.includes('tennis');
+  const out = setOutFor(
+    { ...rally, ball: tennis ? 'green' : 'table tennis', floor: 'wood', wall: 'brick', ceilingM: null },
+    { ...child, sport: tennis ? 'tennis' : 'table tennis' },
+  );
+  expect(out).not.toBeNull();
+  const answer = solveWall(out!.setup);
+  expect(answer.ok).toBe(true);
+  if (!answer.ok || rally.each || step.id === 'count-25-s') return;
+  // The tempo it is timed at is the bench's, within the give or take of ball, floor and wall and the room to aim a little
+  // higher or lower: two fifths either way.
+  const { hitsPerMin } = answer.solution;
+  const times = 60 / step.perTouchS.value / hitsPerMin;
+  expect([times > 0.6, times < 1.4]).toEqual([true, true]);
+});
+
+test('the racket wall rally is timed within the give or take of the bench', () => {
+  const step = plainBook.step('racket-wall-rally', 'forehand-rally')!;
+  const { setup } = setOutFor(
+    { ...step.rally!, ball: 'yellow', floor: 'rough concrete', wall: 'brick', ceilingM: null },
+    { ...child, heightM: 1.65 },
+  )!;
+  const answer = solveWall(setup);
+  if (!answer.ok) throw new Error('no rally');
+  const { hitsPerMin } = wallSpread(setup, answer.solution);
+  expect(Math.abs(60 / step.perTouchS.value - answer.solution.hitsPerMin)).toBeLessThan(2 * hitsPerMin);
+});
+
+test('tempos of bounces and times of tosses come from the toss and tap bench', () => {
+  const bounce = plainBook.step('palm-up-bounce', 'row-20')!.perTouchS;
+  expect(bounce.value).toBeCloseTo(tapping('yellow', 'strings', 0.37).periodS, 2);
+  expect(bounce.note).toContain('37 cm');
+  const claps = plainBook.drill('clap-and-catch')!.steps;
+  const five = claps.find((step) => step.task.includes('five claps'))!.perTouchS;
+  expect(five.value).toBeCloseTo(clapsS(5, 5) + 2, 9);
+  expect(five.note).toContain('toss and tap bench');
+  // The vacuum formula of the calls agrees with the bench's flight to a few hundredths.
+  expect(2 * apexS(0.37)).toBeCloseTo(bounce.value, 2);
+});
+
+describe('a setting in a block', () => {
+  const step = plainBook.step('racket-wall-rally', 'forehand-rally')!;
+  const trap = plainBook.step('racket-wall-rally', 'three-and-trap')!;
+  const drill = plainBook.drill('racket-wall-rally')!;
+  const lobs = plainBook.drill('retreat-for-the-high-ball')!;
+  const wall: BlockSetting = {
+    kind: 'wall',
+    shot: 'one bounce',
+    ball: 'red',
+    distanceM: 2.75,
+    markM: 1.5,
+    bandFromM: 0.6,
+    bandToM: 3,
+    hitsPerMin: 48,
+  };
+  const feeder: BlockSetting = {
+    kind: 'feeder',
+    name: '',
+    machine: {
+      ball: 'green',
+      speedMps: 11,
+      elevationDeg: 20,
+      spinPerMin: 0,
+      sideDeg: 0,
+      intervalS: 4.5,
+      scatterPercent: 3,
+      scatterDeg: 1.5,
+    },
+    apexS: 0.5,
+    bounceS: 1.1,
+    contactS: 1.6,
+  };
+  const on = (setting: BlockSetting | null) => ({ changes: [], setting });
+
+  test('makes the tempo of a rally; a trap keeps its own time', () => {
+    expect(paceOn(drill, step, 9, undefined, on(wall)).perTouchS).toBe(1.25);
+    expect(paceOn(drill, step, 9, undefined, on(null)).perTouchS).toBe(step.perTouchS.value);
+    expect(paceOn(drill, trap, 9, undefined, on(wall)).perTouchS).toBe(trap.perTouchS.value);
+    expect(usualTempo(step, wall)).toBe(48);
+  });
+  test('a feeder makes the time from ball to ball, and no beat', () => {
+    const fed = lobs.steps.at(-1)!;
+    expect(paceOn(lobs, fed, 9, undefined, on(feeder)).perTouchS).toBe(4.5);
+    expect(usualTempo(fed, feeder)).toBeNull();
+    expect(feedsOf(feeder)).toEqual({ intervalS: 4.5, apexS: 0.5, bounceS: 1.1 });
+    expect([feedsOf(wall), feedsOf(null)]).toEqual([null, null]);
+  });
+  test('fits where there is a wall or a feed', () => {
+    expect([settingFits(drill, wall), settingFits(drill, feeder)]).toEqual([true, false]);
+    expect([settingFits(lobs, wall), settingFits(lobs, feeder)]).toEqual([false, true]);
+  });
+  test('is said in one line', () => {
+    expect(settingInWords(wall)).toBe(
+      '2.75 m from the wall, mark at 1.5 m (0.6 m to 3 m comes back), about 48 hits a minute, red ball',
+    );
+    expect(settingInWords(feeder)).toBe('Feeder: 11.0 m/s, 20° up, a ball every 4.5 s');
+    expect(settingInWords({ ...feeder, name: 'Deep' })).toContain('Feeder “Deep”');
+  });
+});
