@@ -76,7 +76,7 @@ describe('the wall in words', () => {
     if (mends.length > 0) expect(said).toContain(`The nearest that works: ${wall.mendInWords(mends[0]!)}`);
   });
   test('numbers open', () => {
-    const spread = { hitsPerMin: 2, speedMps: 0.5, bounceM: 0.1, backS: 0.05, failing: 0 };
+    const spread = { spread: { hitsPerMin: 2, speedMps: 0.5, bounceM: 0.1, backS: 0.05 }, failing: 0 };
     opens(wall.explainTempo(setup, solution, spread));
     expect(wall.explainTempo(setup, solution, spread).value).toBe('44, give or take 2');
     opens(wall.explainTempo({ ...setup, shot: 'table' }, solution, null));

@@ -86,7 +86,7 @@ export function explainTempo(setup: WallSetup, one: WallSolution, spread: WallSp
   return {
     title: 'Hits a minute',
     value: spread
-      ? `${one.hitsPerMin.toFixed(0)}, give or take ${spread.hitsPerMin.toFixed(0)}`
+      ? `${one.hitsPerMin.toFixed(0)}, give or take ${spread.spread.hitsPerMin.toFixed(0)}`
       : one.hitsPerMin.toFixed(0),
     formula: `60 ÷ (seconds out + seconds back). ${law} The give or take adds up the ranges of ball, floor and wall as independent errors.`,
     inputs: [

@@ -1,3 +1,4 @@
+import type { RallyEnd } from '../ballistics/wall/exchange';
 import { reachOf } from '../ballistics/wall/reach';
 import type { WallSetup } from '../ballistics/wall/setup';
 import { normals, seededRandom } from '../random';
@@ -12,7 +13,7 @@ import {
   sameChanceBest,
   shareOfAtLeast,
 } from './results';
-import { RallyPlayer, simulateRallies, type Rallies } from './simulate';
+import { RallyPlayer, simulateRallies, type PlaysRallies, type Rallies } from './simulate';
 import { mixes, noSpread, spreadOf } from './spread';
 
 const setup: WallSetup = {
@@ -36,23 +37,23 @@ const player = new RallyPlayer(setting);
 const play = (scale: number, rallies: number, most = 50, seed = 7, mix = mixes[0]!) =>
   simulateRallies(player, spreadOf(mix, scale), { rallies, most, seed });
 
-/** Rallies of a given chance each touch, without any flight. */
-function coin(rate: number, rallies: number, most: number): Rallies {
-  const random = seededRandom(3);
-  const lengths = new Array<number>(most + 1).fill(0);
-  let unended = 0;
-  for (let k = 0; k < rallies; k++) {
-    let hits = 0;
-    while (hits < most && random() < rate) hits++;
-    lengths[hits]!++;
-    if (hits === most) unended++;
-  }
-  return {
-    lengths,
-    unended,
-    rallies,
-    ends: { short: 0, long: 0, wide: 0, 'twice bounced': 0, 'too high': 0 },
+/** The simulator with a player whose every touch has the same chance of 0.8, whatever flies. */
+function eightInTen(rallies: number, most: number): Rallies {
+  // A normal draw is below this with that chance: the 80 % quantile of the normal distribution, any table.
+  const bound = 0.841621;
+  const flips: PlaysRallies = {
+    end: null,
+    rally: (_spread, longest, draw) => {
+      for (let hits = 0; hits < longest; hits++)
+        if (draw() >= bound) {
+          (flips as { end: RallyEnd | null }).end = 'short';
+          return hits;
+        }
+      (flips as { end: RallyEnd | null }).end = null;
+      return longest;
+    },
   };
+  return simulateRallies(flips, noSpread, { rallies, most, seed: 3 });
 }
 
 test('without scatter it is the solver: every rally goes on for ever, always from the same place', () => {
@@ -96,7 +97,7 @@ describe('with a fixed chance each touch', () => {
   // W. Feller, An Introduction to Probability Theory, vol. 1, ch. XIII: the chance of n in a row is pⁿ, and
   // tries to N in a row (p^-N - 1)/(1 - p); p 0.8, N 10: 41.57.
   test('lengths and rates match the run-length formula', () => {
-    const played = coin(0.8, 40_000, 400);
+    const played = eightInTen(40_000, 400);
     for (const n of [1, 5, 10, 20]) expect(shareOfAtLeast(played, n)).toBeCloseTo(0.8 ** n, 2);
     expect(hitRate(played)).toBeCloseTo(0.8, 2);
     expect(expectedTouchesToRow(0.8, 10)).toBeCloseTo(41.57, 2);
@@ -105,7 +106,7 @@ describe('with a fixed chance each touch', () => {
     expect(touches / 41.57).toBeCloseTo(1, 1);
   });
   test('the best of k tries', () => {
-    const played = coin(0.8, 40_000, 400);
+    const played = eightInTen(40_000, 400);
     for (const tries of [1, 3, 10])
       expect(expectedBest(played, tries) / sameChanceBest(0.8, tries, 400)).toBeCloseTo(1, 1);
     // One try: the mean of a geometric row, p/(1 − p).

@@ -29,7 +29,13 @@ export interface Rallier {
 const mostLifts = 20;
 
 /** Height of the hand in a shot, as a share of the body's height; over a table it is the table's. Ours. */
-const handShares = { 'one bounce': comfortShare, volley: 0.75, 'floor first': 1.25, table: 0 } as const;
+const handShares = {
+  'one bounce': comfortShare,
+  volley: 0.75,
+  down: comfortShare,
+  'floor first': 1.25,
+  table: 0,
+} as const;
 const overTableM = 0.95;
 
 /**

@@ -35,7 +35,7 @@ const offBalance = 0.5;
  * Plays rallies against a wall: every hit is meant to bring the ball back to its place, scatters, and is met where it
  * can be; the next hit is made from there. So one poor hit makes the next one harder, as on court.
  */
-export class RallyPlayer {
+export class RallyPlayer implements PlaysRallies {
   readonly aims: AimTable;
   readonly #setting: RallySetting;
   readonly #exchange: Exchange;
@@ -98,9 +98,15 @@ export interface SimulateOptions {
   readonly progress?: (done: number) => void;
 }
 
+/** Somebody who plays rallies: with flights, or, to test against formulas, without. */
+export interface PlaysRallies {
+  readonly end: RallyEnd | null;
+  rally(spread: Spread, most: number, draw: () => number): number;
+}
+
 /** Plays many rallies. The same seed plays the same ones. */
 export function simulateRallies(
-  player: RallyPlayer,
+  player: PlaysRallies,
   spread: Spread,
   { rallies, most, seed, progress }: SimulateOptions,
 ): Rallies {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { seededRandom } from '../../random';
 import { aimFeeder } from './aim';
 import { feederEvents } from './events';
-import { feed, landingMap, type FeederPlace, type FeederSettings } from './feeder';
+import { feed, feedSpread, landingMap, type FeederPlace, type FeederSettings } from './feeder';
 import { feedTiming, reactionS, swingS } from './interval';
 import { lobRamp, mostSideSteps, stepsBack } from './ramp';
 
@@ -146,4 +146,17 @@ test('the machine tells when it feeds, when the ball is at its top, and when it 
     'fed',
     'apex',
   ]);
+});
+
+test('what the ranges of ball and floor do to a feed: the ball moves the landing, the floor the height it is met at', () => {
+  const off = feedSpread(machine, court, 11);
+  expect(off.landM).toBeGreaterThan(0.02);
+  expect(off.landM).toBeLessThan(1);
+  expect(off.contactM).toBeGreaterThan(0.01);
+  expect(off.contactS).toBeLessThan(0.5);
+  expect(feedSpread({ ...machine, elevationDeg: -4 }, court, 11)).toEqual({
+    landM: 0,
+    contactM: 0,
+    contactS: 0,
+  });
 });

@@ -4,7 +4,16 @@ import { bounce } from '../bounce';
 import { fine, Flight } from '../flight';
 import { flyTo, type Gate, type PathPoint } from '../fly';
 import { fromPerMinute, launched, radians, speedOf, X, Y } from '../motion';
-import { bouncyNumbers, floors, table, tableSize, type FloorKind } from '../surfaces';
+import { ballEnds, spreadOver, type BallInstead } from '../spread-over';
+import {
+  bouncyNumbers,
+  bouncyParameters,
+  floors,
+  table,
+  tableSize,
+  type BouncyParameter,
+  type FloorKind,
+} from '../surfaces';
 
 /** What is dialled on the simulated feeder machine. Angles in degrees, as on its scale; x along the feed. */
 export interface FeederSettings {
@@ -63,6 +72,12 @@ export interface Feed {
   readonly fault: 'net' | 'ceiling' | 'never comes' | null;
 }
 
+/** One number of the ball or of the ground in another's place. */
+interface FeedInstead {
+  readonly ball?: BallInstead;
+  readonly ground?: Partial<Readonly<Record<BouncyParameter, number>>>;
+}
+
 /** The machine as its makers describe it: it does what is dialled, within its scatter. */
 export function feed(
   settings: FeederSettings,
@@ -70,8 +85,9 @@ export function feed(
   contactM: number,
   random?: Random,
   path?: PathPoint[],
+  instead: FeedInstead = {},
 ): Feed {
-  const ball = ballNumbers(balls[settings.ball]);
+  const ball = ballNumbers(balls[settings.ball], instead.ball);
   const off = (spread: number) => (random && spread > 0 ? normal(random, 0, spread) : 0);
   const motion = launched(
     [0, place.mouthM, 0],
@@ -103,7 +119,7 @@ export function feed(
   const landM = motion[0]!;
   const landSideM = motion[2]!;
   const surface = first.gate === 'table' ? table : floors[place.floor];
-  bounce(ball, bouncyNumbers(surface), motion, Y);
+  bounce(ball, bouncyNumbers(surface, instead.ground), motion, Y);
   const second = flyTo(flight, ball, motion, gates, path, first.seconds);
   return {
     landM,
@@ -196,4 +212,29 @@ export function landingMap(
     landed: landed.length,
     good: feeds.filter((one) => one.fault === null).length,
   };
+}
+
+/** How far a feed may be off because ball and ground are only known within a range; the machine itself scatters besides. */
+export function feedSpread(
+  settings: FeederSettings,
+  place: FeederPlace,
+  contactM: number,
+): Readonly<Record<'landM' | 'contactM' | 'contactS', number>> {
+  const shown = (instead?: FeedInstead) => {
+    const one = feed(settings, place, contactM, undefined, undefined, instead);
+    return one.fault === null
+      ? { landM: one.landM ?? 0, contactM: one.contactM, contactS: one.contactS }
+      : null;
+  };
+  const nominal = shown();
+  if (!nominal) return { landM: 0, contactM: 0, contactS: 0 };
+  const ground = place.tableFromM === null ? floors[place.floor] : table;
+  const pairs: (readonly [FeedInstead, FeedInstead])[] = [
+    ...ballEnds(settings.ball).map(([low, high]) => [{ ball: low }, { ball: high }] as const),
+    ...bouncyParameters.map(
+      (name) =>
+        [{ ground: { [name]: ground[name].low } }, { ground: { [name]: ground[name].high } }] as const,
+    ),
+  ];
+  return spreadOver(nominal, pairs, shown).spread;
 }

@@ -1,5 +1,12 @@
 import { courtKinds, courts, netHeightAt } from './courts';
-import { directions, flownStretch, shareOfFarSide, straightStretch, type ContactPoint } from './over';
+import {
+  directions,
+  flownSpread,
+  flownStretch,
+  shareOfFarSide,
+  straightStretch,
+  type ContactPoint,
+} from './over';
 
 const { full, red, table } = courts;
 const at = (fromNetM: number, heightM: number, sideM = 0): ContactPoint => ({ fromNetM, heightM, sideM });
@@ -90,4 +97,12 @@ test('the share of the far side is an area: all of it is one, what the net hides
     stretch: straightStretch(full, tower, 0, side),
   }));
   expect(shareOfFarSide(full, tower, all)).toBeGreaterThan(0.97);
+});
+
+test('the ends of a flown stretch are known as well as the ball is', () => {
+  const hit = { ball: 'yellow', speedMps: 20, spinPerMin: 0 } as const;
+  const off = flownSpread(full, at(11.885, 1), hit, 0.2, 0);
+  expect(off.fromM + off.toM).toBeGreaterThan(0.05);
+  expect(off.fromM + off.toM).toBeLessThan(3);
+  expect(flownSpread(full, at(11.885, 1), { ...hit, speedMps: 6 }, 0.2, 0)).toEqual({ fromM: 0, toM: 0 });
 });

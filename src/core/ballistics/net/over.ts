@@ -2,6 +2,7 @@ import { ballNumbers, balls, type BallKind } from '../balls';
 import { fine, Flight } from '../flight';
 import { flyTo } from '../fly';
 import { fromPerMinute, launched, radians, X, Y } from '../motion';
+import { ballEnds, spreadOver, type BallInstead } from '../spread-over';
 import { netHeightAt, type Court } from './courts';
 
 /** Where a ball is met: metres from the net on this side, to the right of the middle, over the floor. */
@@ -74,10 +75,11 @@ export function flownStretch(
   hit: Hit,
   clearanceM: number,
   sideAtBaselineM: number,
+  instead: BallInstead = {},
 ): Reachable | null {
   const half = court.lengthM / 2;
   const side = Math.atan2(sideAtBaselineM - contact.sideM, contact.fromNetM + half);
-  const ball = ballNumbers(balls[hit.ball]);
+  const ball = ballNumbers(balls[hit.ball], instead);
   const flight = new Flight(fine);
   /** Metres beyond the net where it lands; NaN when it is in the net, wide or long. */
   const landing = (elevationDeg: number): number => {
@@ -120,6 +122,20 @@ export function flownStretch(
   ];
   const ends = [...good.map(({ there }) => there), landing(fromDeg), landing(toDeg)];
   return { stretch: { fromM: Math.min(...ends), toM: Math.max(...ends) }, fromDeg, toDeg };
+}
+
+/** How far both ends of a flown stretch may be off, metres: the ranges of the ball. */
+export function flownSpread(
+  court: Court,
+  contact: ContactPoint,
+  hit: Hit,
+  clearanceM: number,
+  sideAtBaselineM: number,
+): Readonly<Record<'fromM' | 'toM', number>> {
+  const shown = (instead?: BallInstead) =>
+    flownStretch(court, contact, hit, clearanceM, sideAtBaselineM, instead)?.stretch ?? null;
+  const nominal = shown();
+  return nominal ? spreadOver(nominal, ballEnds(hit.ball), shown).spread : { fromM: 0, toM: 0 };
 }
 
 /** Where a direction leaves the far side over a sideline, metres beyond the net; Infinity when it never does. */

@@ -1,5 +1,6 @@
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { fall, heightOfThrow, rise } from '../drop';
+import { ballEnds, spreadOver, type BallInstead } from '../spread-over';
 import { faces, type FaceKind } from './faces';
 
 /** A ball kept bouncing to one height on a racket face. */
@@ -18,9 +19,9 @@ export interface Tapping {
 }
 
 /** Bounces kept to a height, with drag. @param heightM over the face, 0.01 to 6 */
-export function tapping(ball: BallKind, face: FaceKind, heightM: number): Tapping {
-  const { dragPerM } = ballNumbers(balls[ball]);
-  const e = restitutionOn(ball, face);
+export function tapping(ball: BallKind, face: FaceKind, heightM: number, instead: TapInstead = {}): Tapping {
+  const { dragPerM, restitution } = ballNumbers(balls[ball], instead);
+  const e = Math.min(0.97, restitution * (instead.liveliness ?? faces[face].liveliness.value));
   const up = rise(heightM, dragPerM);
   const down = fall(heightM, dragPerM);
   const periodS = up.seconds + down.seconds;
@@ -35,8 +36,25 @@ export function tapping(ball: BallKind, face: FaceKind, heightM: number): Tappin
   };
 }
 
-const restitutionOn = (ball: BallKind, face: FaceKind): number =>
-  Math.min(0.97, balls[ball].restitution.value * faces[face].liveliness.value);
+/** One number of the ball or of the face in another's place. */
+type TapInstead = BallInstead & { readonly liveliness?: number };
+
+/** How far the numbers of a bounce may be off: the ranges of the ball and of the face. */
+export function tappingSpread(
+  ball: BallKind,
+  face: FaceKind,
+  heightM: number,
+): Readonly<Record<'perMin' | 'faceMps' | 'aloneM', number>> {
+  const shown = ({ perMin, faceMps, aloneM }: Tapping) => ({ perMin, faceMps, aloneM });
+  const { low, high } = faces[face].liveliness;
+  const pairs: (readonly [TapInstead, TapInstead])[] = [
+    ...ballEnds(ball),
+    [{ liveliness: low }, { liveliness: high }],
+  ];
+  return spreadOver(shown(tapping(ball, face, heightM)), pairs, (instead) =>
+    shown(tapping(ball, face, heightM, instead)),
+  ).spread;
+}
 
 /** The height that gives a tempo, metres, with drag. @param perMin touches a minute, > 0 */
 export function heightForTempo(ball: BallKind, perMin: number): number {

@@ -1,9 +1,27 @@
 import fc from 'fast-check';
 import { ballKinds, ballNumbers, balls } from '../balls';
 import { fall } from '../drop';
-import { bouncesAlone, heightForTempo, heightSpreadM, tapping, timeSpreadS } from './bounce-tempo';
+import {
+  bouncesAlone,
+  heightForTempo,
+  heightSpreadM,
+  tapping,
+  tappingSpread,
+  timeSpreadS,
+} from './bounce-tempo';
 import { faceKinds } from './faces';
-import { clapRate, clapsS, hoopToss, softCatch, toss, tossForClaps, tossForTime, vacuumTossM } from './toss';
+import {
+  catchSpread,
+  clapRate,
+  clapsS,
+  hoopToss,
+  softCatch,
+  toss,
+  tossForClaps,
+  tossForTime,
+  tossSpreadM,
+  vacuumTossM,
+} from './toss';
 
 const kind = fc.constantFrom(...ballKinds);
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -88,4 +106,18 @@ test('through a hoop: over it, and down again later', () => {
   expect(one.upS).toBeLessThan(one.downS);
   expect(one.downS).toBeLessThan(one.airS);
   expect(toss('yellow', one.heightM).airS).toBeCloseTo(one.airS, 9);
+});
+
+test('ranges of the ball hardly move a tempo, and move what a still face gives back a lot', () => {
+  const { perMin, aloneM, faceMps } = tappingSpread('yellow', 'strings', 0.4);
+  expect(perMin).toBeGreaterThan(0);
+  expect(perMin).toBeLessThan(1);
+  expect(aloneM).toBeGreaterThan(0.02);
+  expect(faceMps).toBeGreaterThan(0.02);
+  // A foam ball is known less well, and drag matters more to it.
+  expect(tappingSpread('indoor foam', 'strings', 0.4).perMin).toBeGreaterThan(perMin);
+  expect(tossSpreadM('indoor foam', 1.2)).toBeGreaterThan(tossSpreadM('yellow', 1.2));
+  const off = catchSpread('yellow', 1.4, 0.75, 0.18);
+  expect(off.catchMps).toBeLessThan(0.1);
+  expect(off.pushN).toBeGreaterThan(0);
 });

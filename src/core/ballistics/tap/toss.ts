@@ -1,6 +1,7 @@
 import { g } from '../../gravity';
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { fall, rise } from '../drop';
+import { ballEnds, spreadOver, type BallInstead } from '../spread-over';
 
 /** A toss straight up, caught where it left the hand. */
 export interface Toss {
@@ -11,8 +12,8 @@ export interface Toss {
 }
 
 /** A toss of a height over the hand, with drag. */
-export function toss(ball: BallKind, heightM: number): Toss {
-  const { dragPerM } = ballNumbers(balls[ball]);
+export function toss(ball: BallKind, heightM: number, instead: BallInstead = {}): Toss {
+  const { dragPerM } = ballNumbers(balls[ball], instead);
   const up = rise(heightM, dragPerM);
   const down = fall(heightM, dragPerM);
   return { heightM, airS: up.seconds + down.seconds, throwMps: up.speedMps, catchMps: down.speedMps };
@@ -32,14 +33,20 @@ export function tossForClaps(ball: BallKind, claps: number, perS: number): Toss 
 }
 
 /** The toss that is in the air so long. @param airS 0.05 to 5 s */
-export function tossForTime(ball: BallKind, airS: number): Toss {
+export function tossForTime(ball: BallKind, airS: number, instead: BallInstead = {}): Toss {
   let [low, high] = [1e-4, 40];
   for (let round = 0; round < 60; round++) {
     const middle = (low + high) / 2;
-    if (toss(ball, middle).airS < airS) low = middle;
+    if (toss(ball, middle, instead).airS < airS) low = middle;
     else high = middle;
   }
-  return toss(ball, low);
+  return toss(ball, low, instead);
+}
+
+/** How far the height of a toss for a time may be off, metres: the ranges of the ball. */
+export function tossSpreadM(ball: BallKind, airS: number): number {
+  const heightM = (instead?: BallInstead) => ({ heightM: tossForTime(ball, airS, instead).heightM });
+  return spreadOver(heightM(), ballEnds(ball), heightM).spread.heightM;
 }
 
 /** Height over the hand that claps need without drag, metres: g t²/8. */
@@ -93,8 +100,14 @@ export interface SoftCatch {
  * @param overHeadM top of the toss over the head, metres
  * @param stopM slowing distance, metres, 0.02 to 1
  */
-export function softCatch(ball: BallKind, bodyM: number, overHeadM: number, stopM: number): SoftCatch {
-  const numbers = ballNumbers(balls[ball]);
+export function softCatch(
+  ball: BallKind,
+  bodyM: number,
+  overHeadM: number,
+  stopM: number,
+  instead: BallInstead = {},
+): SoftCatch {
+  const numbers = ballNumbers(balls[ball], instead);
   const fallM = Math.max(0.01, overHeadM + bodyM - handM(bodyM) - stopM);
   const catchMps = fall(fallM, numbers.dragPerM).speedMps;
   const stop = (catchMps * catchMps) / (2 * stopM);
@@ -104,8 +117,22 @@ export function softCatch(ball: BallKind, bodyM: number, overHeadM: number, stop
     stopM,
     stopG: stop / g,
     stopS: (2 * stopM) / catchMps,
-    pushN: balls[ball].massKg.value * (stop + g),
+    pushN: (instead.massKg ?? balls[ball].massKg.value) * (stop + g),
     handMps: catchMps,
     ceilingM: bodyM + overHeadM + numbers.radiusM,
   };
+}
+
+/** How far the numbers of a soft catch may be off: the ranges of the ball. */
+export function catchSpread(
+  ball: BallKind,
+  bodyM: number,
+  overHeadM: number,
+  stopM: number,
+): Readonly<Record<'catchMps' | 'stopG' | 'pushN', number>> {
+  const shown = (instead?: BallInstead) => {
+    const { catchMps, stopG, pushN } = softCatch(ball, bodyM, overHeadM, stopM, instead);
+    return { catchMps, stopG, pushN };
+  };
+  return spreadOver(shown(), ballEnds(ball), shown).spread;
 }

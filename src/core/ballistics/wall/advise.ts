@@ -131,7 +131,9 @@ export function setupFor(
         ? { contactM: round(1.25 * heightM), distanceM: usualM }
         : setup.shot === 'volley'
           ? { contactM: round(0.75 * heightM), distanceM: 0.75 * usualM }
-          : { contactM: round(comfortShare * heightM), distanceM: usualM };
+          : setup.shot === 'down'
+            ? { contactM: round(comfortShare * heightM), hitM: round(1.25 * heightM), distanceM: usualM }
+            : { contactM: round(comfortShare * heightM), distanceM: usualM };
   const start = { ...setup, ...over, topSpeedMps: topSpeedFor(age, sport) };
   for (let targetM = Math.ceil(10 * start.contactM) / 10; targetM <= setup.wallTopM; targetM += 0.1) {
     const tried = { ...start, targetM: round(targetM) };

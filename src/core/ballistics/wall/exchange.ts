@@ -1,7 +1,7 @@
 import { bounce } from '../bounce';
 import { Flight, type Fineness } from '../flight';
 import type { Motion } from '../motion';
-import { groundOf, type WallNumbers, type WallSetup } from './setup';
+import { bouncesBack, groundOf, type WallNumbers, type WallSetup } from './setup';
 import type { Reach } from './reach';
 
 const { abs } = Math;
@@ -51,7 +51,7 @@ export class Exchange {
     this.#groundM = levelM + numbers.ball.radiusM;
     this.#fromM = fromM;
     this.#toM = toM;
-    this.#bounces = setup.shot === 'one bounce' || setup.shot === 'table';
+    this.#bounces = bouncesBack(setup.shot);
   }
 
   /**

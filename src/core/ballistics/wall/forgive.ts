@@ -2,7 +2,7 @@ import { launched } from '../motion';
 import { fine } from '../flight';
 import { Exchange, type RallyEnd } from './exchange';
 import type { Reach } from './reach';
-import { numbersOf, type WallNumbers, type WallSetup } from './setup';
+import { hitFromM, numbersOf, type WallNumbers, type WallSetup } from './setup';
 import type { WallSolution } from './solve';
 
 /** How far a hit may be off and the ball still be met. */
@@ -40,7 +40,7 @@ export function forgiveness(
   const motion = new Float64Array(9);
   const endOf = (speed: number, up: number, side: number): RallyEnd | null =>
     exchange.play(
-      launched([setup.distanceM, setup.contactM, 0], { speedMps: speed, elevation: up, side }, -1, motion),
+      launched([setup.distanceM, hitFromM(setup), 0], { speedMps: speed, elevation: up, side }, -1, motion),
       0,
     );
   const marks: number[] = [];

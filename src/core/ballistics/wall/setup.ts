@@ -21,12 +21,13 @@ import {
 } from '../surfaces';
 
 /** What happens to the ball between two hits. */
-export const shots = ['one bounce', 'volley', 'floor first', 'table'] as const;
+export const shots = ['one bounce', 'volley', 'down', 'floor first', 'table'] as const;
 export type Shot = (typeof shots)[number];
 
 export const shotWords: Readonly<Record<Shot, string>> = {
   'one bounce': 'One bounce on the floor',
   volley: 'Volley: no bounce',
+  down: 'Hit down: low wall, one bounce',
   'floor first': 'Smash: floor, wall, air',
   table: 'One bounce on the table',
 };
@@ -41,6 +42,8 @@ export interface WallSetup {
   readonly distanceM: number;
   /** Height at which it is met. */
   readonly contactM: number;
+  /** Height it is hit from, where that is not where it is met: a ball that is hit down. */
+  readonly hitM?: number;
   /** Height on the wall that is aimed at. */
   readonly targetM: number;
   /** Met on its way up, or on its way down. */
@@ -67,6 +70,13 @@ export function groundOf({ shot, tableGapM, tableLengthM }: WallSetup): Ground {
     ? { levelM: tableSize.heightM, fromM: tableGapM, toM: tableGapM + tableLengthM }
     : { levelM: 0, fromM: 0, toM: Infinity };
 }
+
+/** Does a shot come back over a bounce? */
+export const bouncesBack = (shot: Shot): boolean => shot !== 'volley' && shot !== 'floor first';
+
+/** Height a hit is made from. */
+export const hitFromM = ({ shot, hitM, contactM }: WallSetup): number =>
+  shot === 'down' ? (hitM ?? contactM) : contactM;
 
 /** The numbers of ball, ground and wall. */
 export interface WallNumbers {

@@ -2,7 +2,7 @@ import { g } from '../../gravity';
 import { balls } from '../balls';
 import type { PathPoint } from '../fly';
 import { radians } from '../motion';
-import { groundOf, numbersOf, type WallNumbers, type WallSetup } from './setup';
+import { bouncesBack, groundOf, hitFromM, numbersOf, type WallNumbers, type WallSetup } from './setup';
 import { Trials, type From, type Trial } from './trial';
 
 /** A hit that keeps the rally going: it comes back to where it was made. */
@@ -57,8 +57,8 @@ export function solveWall(
   from?: From,
 ): WallAnswer {
   const trials = new Trials(setup, numbers, from);
-  const start = from ?? { distanceM: setup.distanceM, heightM: setup.contactM };
-  const wanted = setup.shot === 'one bounce' || setup.shot === 'table' ? 'after one bounce' : 'in the air';
+  const start = from ?? { distanceM: setup.distanceM, heightM: hitFromM(setup) };
+  const wanted = bouncesBack(setup.shot) ? 'after one bounce' : 'in the air';
   const follow = (dial: number, speedMps: number | null, elevation: number | null): Tried | null =>
     speedMps === null || elevation === null
       ? null
@@ -101,8 +101,9 @@ function dials(setup: WallSetup, { distanceM, heightM }: From): number[] {
   const spread = (from: number, to: number) =>
     Array.from({ length: tries }, (_, k) => from + ((to - from) * k) / (tries - 1));
   if (setup.shot === 'floor first') return spread(4, fastestMps / 2);
-  const straight = Math.atan((setup.targetM - heightM) / distanceM);
-  return spread(straight + radians(0.4), radians(steepest));
+  const straight = Math.atan((setup.targetM - heightM) / distanceM) + radians(0.4);
+  // What is hit down goes down.
+  return spread(straight, setup.shot === 'down' ? Math.max(straight, 0) : radians(steepest));
 }
 
 /** The speed at which a hit of this angle meets the target; null when none does. */

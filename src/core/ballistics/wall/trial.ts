@@ -2,7 +2,7 @@ import { bounce } from '../bounce';
 import { fine, Flight } from '../flight';
 import { flyTo, type Gate, type PathPoint } from '../fly';
 import { launched, speedOf, X, Y } from '../motion';
-import { groundOf, type WallNumbers, type WallSetup } from './setup';
+import { groundOf, hitFromM, type WallNumbers, type WallSetup } from './setup';
 
 /** One hit followed to where it is met again, or to where it is lost. */
 export interface Trial {
@@ -43,7 +43,7 @@ export class Trials {
   constructor(setup: WallSetup, numbers: WallNumbers, from?: From) {
     this.#setup = setup;
     this.#numbers = numbers;
-    this.#from = from ?? { distanceM: setup.distanceM, heightM: setup.contactM };
+    this.#from = from ?? { distanceM: setup.distanceM, heightM: hitFromM(setup) };
     const { levelM, fromM, toM } = groundOf(setup);
     const radius = numbers.ball.radiusM;
     const floor = { name: 'floor', axis: Y, level: radius, toward: -1 } as const;

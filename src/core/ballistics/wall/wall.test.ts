@@ -15,7 +15,7 @@ import { Exchange } from './exchange';
 import { forgiveness } from './forgive';
 import { paceChange } from './pace-change';
 import { reachOf } from './reach';
-import { extremesOf, numbersOf, type Shot, type WallSetup } from './setup';
+import { extremesOf, hitFromM, numbersOf, type Shot, type WallSetup } from './setup';
 import { solveWall, wallPath, type WallSolution } from './solve';
 import { wallSpread } from './spread';
 
@@ -55,6 +55,7 @@ test('three metres, the line at 1.4 m: about 38 hits a minute (common practice, 
 const shots: readonly [Shot, Partial<WallSetup>][] = [
   ['one bounce', {}],
   ['volley', { contactM: 1.1, distanceM: 2 }],
+  ['down', { hitM: 1.8, contactM: 0.6, targetM: 1.2 }],
   ['floor first', { contactM: 1.8, distanceM: 3, targetM: 1.8 }],
   ['table', { ball: 'table tennis', contactM: 1, distanceM: 1.8, targetM: 1.25 }],
 ];
@@ -64,7 +65,7 @@ test.each(shots)('%s: what is solved comes back to the hand when it is played', 
   const one = must(setup);
   const exchange = new Exchange(setup, numbersOf(setup), { ...reach, highM: 2.4 }, fine);
   const motion = launched(
-    [setup.distanceM, setup.contactM, 0],
+    [setup.distanceM, hitFromM(setup), 0],
     { speedMps: one.speedMps, elevation: one.elevation },
     -1,
   );
@@ -74,6 +75,13 @@ test.each(shots)('%s: what is solved comes back to the hand when it is played', 
   expect(exchange.wallM).toBeCloseTo(setup.targetM, 3);
   expect(exchange.outS + exchange.backS).toBeCloseTo(one.cycleS, 3);
   expect(one.hitsPerMin * one.cycleS).toBeCloseTo(60, 9);
+});
+
+test('what is hit down goes down, harder than it would be lobbed', () => {
+  const low = { ...yard, contactM: 0.6, targetM: 1.2 };
+  const down = must({ ...low, shot: 'down', hitM: 1.8 });
+  expect(down.elevation).toBeLessThan(0);
+  expect(down.speedMps).toBeGreaterThan(must(low).speedMps);
 });
 
 test('table tennis off the wall and the floor, and off the table with the gap moved', () => {
@@ -242,14 +250,14 @@ test('ways a rally ends', () => {
 
 test('the spread of a result covers what its ranges do, one by one', () => {
   const one = must(yard);
-  const spread = wallSpread(yard, one);
+  const { spread, failing } = wallSpread(yard, one);
   const changes = extremesOf(yard).flatMap((ends) =>
     ends.flatMap((instead) => {
       const answer = solveWall(yard, numbersOf(yard, instead));
       return answer.ok ? [Math.abs(answer.solution.hitsPerMin - one.hitsPerMin)] : [];
     }),
   );
-  expect(changes.length + spread.failing).toBe(16);
+  expect(changes.length + failing).toBe(16);
   expect(Math.max(...changes)).toBeLessThanOrEqual(spread.hitsPerMin + 1e-9);
   expect(spread.hitsPerMin).toBeGreaterThan(0.5);
   expect(spread.hitsPerMin).toBeLessThan(8);

@@ -5,6 +5,7 @@ import { ballKinds, balls } from '@/core/ballistics/balls';
 import { aimFeeder } from '@/core/ballistics/feed/aim';
 import {
   feed,
+  feedSpread,
   feederLimits,
   landingMap,
   type Feed,
@@ -99,6 +100,7 @@ export function FeederBench({
     () => landingMap(machine, place, place.playerM, 100, seededRandom(7)),
     [machine, place],
   );
+  const off = useMemo(() => feedSpread(machine, place, place.playerM), [machine, place]);
   const timing = feedTiming(one, moving);
   const dial = () => {
     const aimed = aimFeeder(machine, place, spot);
@@ -258,7 +260,7 @@ export function FeederBench({
           {
             label: 'Met',
             value: `${one.contactS.toFixed(1)} s`,
-            note: `${inMetres(one.contactM)} high, at ${one.contactMps.toFixed(1)} m/s`,
+            note: `${inMetres(one.contactM)} ± ${inMetres(off.contactM)} high, at ${one.contactMps.toFixed(1)} m/s`,
           },
           {
             label: 'Shortest interval',
@@ -279,7 +281,7 @@ export function FeederBench({
           {
             label: 'Lands',
             value: map.landed === 0 ? 'in the air' : inMetres(map.meanM, 1),
-            note: `± ${inMetres(map.spreadM, 1)} along, ± ${inMetres(map.spreadSideM, 1)} across`,
+            note: `scatter ± ${inMetres(map.spreadM, 1)}, ${inMetres(map.spreadSideM, 1)} across; ball ± ${inMetres(off.landM, 1)}`,
           },
           { label: 'Good feeds', value: `${map.good} of 100`, note: 'over the net and to the player' },
         ]}

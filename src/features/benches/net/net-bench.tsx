@@ -5,6 +5,7 @@ import { ballKinds, balls, type BallKind } from '@/core/ballistics/balls';
 import { courtKinds, courts, type CourtKind } from '@/core/ballistics/net/courts';
 import {
   directions,
+  flownSpread,
   flownStretch,
   shareOfFarSide,
   straightStretch,
@@ -75,6 +76,7 @@ function look({ kind, contact, clearanceM, ball, speedMps, spinPerMin }: Asked) 
     straightShare: shareOfFarSide(court, contact, straight),
     flownShare: shareOfFarSide(court, contact, flown),
     ahead: flownStretch(court, contact, hit, clearanceM, 0),
+    off: flownSpread(court, contact, hit, clearanceM, 0),
     nearest: straightStretch(court, contact, clearanceM, 0),
   };
 }
@@ -211,7 +213,7 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
               ? `${seen.ahead.stretch.fromM.toFixed(1)} to ${metres(seen.ahead.stretch.toM)}`
               : 'nothing',
             note: seen.ahead
-              ? `hit ${seen.ahead.fromDeg.toFixed(0)}° to ${seen.ahead.toDeg.toFixed(0)}° up`
+              ? `ends ± ${Math.max(seen.off.fromM, seen.off.toM).toFixed(1)} m; hit ${seen.ahead.fromDeg.toFixed(0)}° to ${seen.ahead.toDeg.toFixed(0)}°`
               : 'into the net, or out',
             explain: () => explainFlown(seen.ahead, later.speedMps, later.spinPerMin),
           },

@@ -2,9 +2,24 @@
 
 import { useState } from 'react';
 import { ballKinds, balls, type BallKind } from '@/core/ballistics/balls';
-import { bouncesAlone, heightForTempo, heightSpreadM, tapping } from '@/core/ballistics/tap/bounce-tempo';
+import {
+  bouncesAlone,
+  heightForTempo,
+  heightSpreadM,
+  tapping,
+  tappingSpread,
+} from '@/core/ballistics/tap/bounce-tempo';
 import { faceKinds, faces, type FaceKind } from '@/core/ballistics/tap/faces';
-import { clapRate, handM, hoopToss, softCatch, toss, tossForClaps } from '@/core/ballistics/tap/toss';
+import {
+  catchSpread,
+  clapRate,
+  handM,
+  hoopToss,
+  softCatch,
+  toss,
+  tossForClaps,
+  tossSpreadM,
+} from '@/core/ballistics/tap/toss';
 import {
   catchSentence,
   clapsSentence,
@@ -63,6 +78,7 @@ function bounced(child: BenchChild, ball: BallKind, face: FaceKind, { heightM, s
   const one = tapping(ball, face, heightM);
   const spreadM = heightSpreadM(heightM, one.periodS, spreadS);
   const { label } = faces[face];
+  const off = tappingSpread(ball, face, heightM);
   return {
     sentence: tappingSentence(one),
     drawn: {
@@ -77,19 +93,19 @@ function bounced(child: BenchChild, ball: BallKind, face: FaceKind, { heightM, s
       {
         label: 'Touches a minute',
         value: one.perMin.toFixed(0),
-        note: `one every ${one.periodS.toFixed(2)} s`,
+        note: `give or take ${off.perMin.toFixed(1)}, from the ball’s ranges`,
         explain: () => explainTapping(one, label),
       },
       {
         label: 'What the hand adds',
         value: ms(one.faceMps),
-        note: 'upwards, at the touch',
+        note: `give or take ${off.faceMps.toFixed(1)}, upwards at the touch`,
         explain: () => explainFace(one, label),
       },
       {
         label: 'From a still face',
         value: `${Math.round(100 * one.aloneM)} cm`,
-        note: `${counted(bouncesAlone(ball, face, heightM), 'bounce')} before it lies still`,
+        note: `± ${Math.round(100 * off.aloneM)} cm; ${counted(bouncesAlone(ball, face, heightM), 'bounce')} till it lies`,
         explain: () => explainFace(one, label),
       },
       {
@@ -116,7 +132,12 @@ function clapped(child: BenchChild, ball: BallKind, { claps, perS }: Settings): 
       marks: Array.from({ length: claps }, (_, k) => ({ atS: (k + 1) / perS, text: String(k + 1) })),
     },
     readings: [
-      { label: 'Over the hand', value: inMetres(one.heightM), explain: () => explainToss(one, why) },
+      {
+        label: 'Over the hand',
+        value: inMetres(one.heightM),
+        note: `give or take ${Math.max(1, Math.round(100 * tossSpreadM(ball, one.airS)))} cm, from the ball’s ranges`,
+        explain: () => explainToss(one, why),
+      },
       {
         label: 'In the air',
         value: `${one.airS.toFixed(2)} s`,
@@ -176,6 +197,7 @@ function caught(child: BenchChild, ball: BallKind, { overHeadM, stopM }: Setting
   const one = softCatch(ball, child.heightM, overHeadM, stopM);
   const from = handM(child.heightM);
   const whole = toss(ball, child.heightM + overHeadM - from);
+  const off = catchSpread(ball, child.heightM, overHeadM, stopM);
   return {
     sentence: catchSentence(one),
     drawn: { fromM: from, heightM: whole.heightM, seconds: [whole.airS], ball, marks: [], stopM },
@@ -183,13 +205,13 @@ function caught(child: BenchChild, ball: BallKind, { overHeadM, stopM }: Setting
       {
         label: 'Comes at',
         value: ms(one.catchMps),
-        note: `after a fall of ${inMetres(one.fallM)}`,
+        note: `± ${off.catchMps.toFixed(1)}, after a fall of ${inMetres(one.fallM)}`,
         explain: () => explainCatch(one),
       },
       {
         label: 'Slowed at',
         value: `${one.stopG.toFixed(1)} g`,
-        note: `over ${Math.round(100 * stopM)} cm`,
+        note: `± ${off.stopG.toFixed(1)} g, over ${Math.round(100 * stopM)} cm`,
         explain: () => explainCatch(one),
       },
       {

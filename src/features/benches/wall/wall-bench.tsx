@@ -151,6 +151,16 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
               step={0.01}
               onChange={(contactM) => change({ contactM })}
             />
+            {setup.shot === 'down' && (
+              <Dial
+                label="Height of the hit"
+                unit="m"
+                value={setup.hitM ?? setup.contactM}
+                {...wallLimits.contactM}
+                step={0.05}
+                onChange={(hitM) => change({ hitM })}
+              />
+            )}
             {table ? (
               <>
                 <Dial
@@ -280,30 +290,34 @@ function readingsOf(
   work: WallWork,
   kept: DrawnRally | null,
 ): Reading[] {
-  const { spread } = work;
+  const spread = work.spread?.spread;
   const other = kept?.solution;
-  const give = (value: number | undefined, digits: number) =>
-    value === undefined ? undefined : `give or take ${value.toFixed(digits)}`;
+  const give = (value: number | undefined, digits: number, unit = '') =>
+    value === undefined ? '' : `give or take ${value.toFixed(digits)}${unit}`;
+  const and = (text: string, more: string) => (more === '' ? text : `${text}; ${more}`);
   return [
     {
       label: 'Hits a minute',
       value: solution.hitsPerMin.toFixed(0),
-      note: give(spread?.hitsPerMin, 0) ?? 'working out the give or take …',
-      explain: () => explainTempo(setup, solution, spread),
+      note: give(spread?.hitsPerMin, 0) || 'working out the give or take …',
+      explain: () => explainTempo(setup, solution, work.spread),
       ...(other && { beside: other.hitsPerMin.toFixed(0) }),
     },
     {
       label: 'The hit',
       value: `${solution.speedMps.toFixed(1)} m/s`,
-      note: `${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
+      note: and(
+        `${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
+        give(spread?.speedMps, 1),
+      ),
       explain: () => explainHit(setup, solution),
       ...(other && { beside: other.speedMps.toFixed(1) }),
     },
     {
       label: 'Time to get ready',
       value: `${solution.backS.toFixed(2)} s`,
-      note: `it comes at ${solution.arrivalMps.toFixed(1)} m/s`,
-      explain: () => explainTempo(setup, solution, spread),
+      note: and(`comes at ${solution.arrivalMps.toFixed(1)} m/s`, give(spread?.backS, 2)),
+      explain: () => explainTempo(setup, solution, work.spread),
       ...(other && { beside: other.backS.toFixed(2) }),
     },
     {

@@ -3,7 +3,7 @@ import { balls } from '@/core/ballistics/balls';
 import type { PathPoint } from '@/core/ballistics/fly';
 import { tableSize } from '@/core/ballistics/surfaces';
 import type { Forgiveness } from '@/core/ballistics/wall/forgive';
-import type { WallSetup } from '@/core/ballistics/wall/setup';
+import { hitFromM, type WallSetup } from '@/core/ballistics/wall/setup';
 import type { WallSolution } from '@/core/ballistics/wall/solve';
 import { Body } from '../body';
 
@@ -126,7 +126,7 @@ export function WallDrawing({
         floor={floor}
         heightPx={bodyM * scale}
         handX={x(setup.distanceM)}
-        handY={y(setup.contactM)}
+        handY={y(hitFromM(setup))}
       />
       {rally && <Rally one={rally} x={x} y={y} look="now" shownM={top} />}
       {!rally && (
@@ -216,6 +216,16 @@ function Rally({
         >
           bounce {solution.bounceM.toFixed(2)} m
         </text>
+      )}
+      {setup.shot === 'down' && (
+        <circle
+          cx={x(setup.distanceM)}
+          cy={y(hitFromM(setup))}
+          r={radius}
+          fill="none"
+          stroke={colour}
+          strokeWidth="2"
+        />
       )}
       <circle
         cx={x(setup.distanceM)}
