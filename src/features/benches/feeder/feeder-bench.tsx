@@ -1,36 +1,30 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ballKinds, balls } from '@/core/ballistics/balls';
 import { aimFeeder } from '@/core/ballistics/feed/aim';
-import {
-  feed,
-  feedSpread,
-  feederLimits,
-  landingMap,
-  type Feed,
-  type FeederSettings,
-} from '@/core/ballistics/feed/feeder';
+import { feed, feedSpread, landingMap, type FeederSettings } from '@/core/ballistics/feed/feeder';
 import { feedTiming } from '@/core/ballistics/feed/interval';
-import { lobRamp, type Lob } from '@/core/ballistics/feed/ramp';
 import { feederPlaceOf, usualStand, type FeederStand } from '@/core/ballistics/feed/stand';
 import type { PathPoint } from '@/core/ballistics/fly';
 import { courtKinds, courts } from '@/core/ballistics/net/courts';
-import { explainInterval, explainReady, feedLaw, feedSentence, rampSentence } from '@/core/explanations/feed';
+import { explainInterval, explainReady, feedLaw, feedSentence } from '@/core/explanations/feed';
 import { inMetres } from '@/core/explanations/wall';
 import { seededRandom } from '@/core/random';
 import type { FeederSetting } from '@/core/setting';
 import type { BenchesView } from '@/server/views/benches';
-import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
 import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
-import { Choice, Dial } from '../dial';
+import { Choice } from '../dial';
 import { BenchFrame } from '../frame';
 import { WriteSetting } from '../write-setting';
 import { FeedDrawing } from './feed-drawing';
 import { LiveFeeder } from './live-feeder';
+import { LobRamp } from './lob-ramp';
+import { MachineDials } from './machine-dials';
 import { SavedFeeders } from './saved-feeders';
+import { SpotAndArc } from './spot-and-arc';
 
 const firstMachine = (ball: FeederSettings['ball']): FeederSettings => ({
   ball,
@@ -56,14 +50,6 @@ function firstFeed(child: BenchChild, stand: FeederStand): FeederSettings {
   return aimed.ok ? aimed.settings : machine;
 }
 
-const whyNot = {
-  'too high': 'That arc is steeper than the machine tilts: a lower top, or a spot further away.',
-  'too low': 'That top is no higher than the mouth, or the spot is out of reach under it: a higher top.',
-  'too fast': 'That takes more speed than the machine has: a nearer spot, or a higher top.',
-  net: 'That arc goes into the net: a higher top.',
-  ceiling: 'That arc meets the ceiling: a lower top.',
-} as const;
-
 /** The feeder bench: where the simulated machine's balls land, when they are due, and the other way round. */
 export function FeederBench({
   view,
@@ -80,13 +66,8 @@ export function FeederBench({
   );
   const [machine, setMachine] = useState<FeederSettings>(() => firstFeed(child, stand));
   const [moving, setMoving] = useState({ distanceM: 2, speedMps: 2.2 });
-  const [spot, setSpot] = useState({ alongM: 7.5, sideM: 0, apexM: 2.4 });
-  const [said, setSaid] = useState<string | null>(null);
   const [kept, setKept] = useState({ name: '', drillId: 'retreat-for-the-high-ball' });
-  const turn = (more: Partial<FeederSettings>) => {
-    setSaid(null);
-    setMachine({ ...machine, ...more });
-  };
+  const turn = (more: Partial<FeederSettings>) => setMachine({ ...machine, ...more });
   const ground = view.places.find((one) => one.id === placeId);
   const place = useMemo(
     () => feederPlaceOf(stand, floorHere(ground), ground?.ceilingM ?? null),
@@ -102,11 +83,6 @@ export function FeederBench({
   );
   const off = useMemo(() => feedSpread(machine, place, place.playerM), [machine, place]);
   const timing = feedTiming(one, moving);
-  const dial = () => {
-    const aimed = aimFeeder(machine, place, spot);
-    if (aimed.ok) setMachine(aimed.settings);
-    setSaid(aimed.ok ? 'Dialled: it lands there.' : whyNot[aimed.why]);
-  };
   const setting: FeederSetting | null =
     one.fault === null
       ? {
@@ -153,86 +129,7 @@ export function FeederBench({
             options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
             onChange={(ball) => turn({ ball })}
           />
-          <Dial
-            label="Mouth of the machine"
-            unit="m"
-            value={stand.mouthM}
-            min={0.2}
-            max={3}
-            step={0.05}
-            onChange={(mouthM) => setStand({ ...stand, mouthM })}
-          />
-          <Dial
-            label="Way to the player"
-            unit="m"
-            value={stand.playerM}
-            min={1}
-            max={26}
-            step={0.1}
-            onChange={(playerM) => setStand({ ...stand, playerM })}
-          />
-          <div className="border-t-2 border-line pt-1">
-            <Dial
-              label="Speed"
-              unit="m/s"
-              value={machine.speedMps}
-              {...feederLimits.speedMps}
-              max={25}
-              step={0.1}
-              onChange={(speedMps) => turn({ speedMps })}
-            />
-            <Dial
-              label="Elevation"
-              unit="°"
-              value={machine.elevationDeg}
-              {...feederLimits.elevationDeg}
-              step={0.5}
-              onChange={(elevationDeg) => turn({ elevationDeg })}
-            />
-            <Dial
-              label="Topspin, back below 0"
-              unit="/min"
-              value={machine.spinPerMin}
-              min={-3000}
-              max={3000}
-              step={50}
-              onChange={(spinPerMin) => turn({ spinPerMin })}
-            />
-            <Dial
-              label="To the side"
-              unit="°"
-              value={machine.sideDeg}
-              {...feederLimits.sideDeg}
-              step={0.5}
-              onChange={(sideDeg) => turn({ sideDeg })}
-            />
-            <Dial
-              label="Interval"
-              unit="s"
-              value={machine.intervalS}
-              {...feederLimits.intervalS}
-              max={12}
-              step={0.1}
-              onChange={(intervalS) => turn({ intervalS })}
-            />
-            <Dial
-              label="Scatter of the speed"
-              unit="%"
-              value={machine.scatterPercent}
-              {...feederLimits.scatterPercent}
-              step={0.5}
-              onChange={(scatterPercent) => turn({ scatterPercent })}
-            />
-            <Dial
-              label="Scatter of the direction"
-              unit="°"
-              value={machine.scatterDeg}
-              {...feederLimits.scatterDeg}
-              max={6}
-              step={0.1}
-              onChange={(scatterDeg) => turn({ scatterDeg })}
-            />
-          </div>
+          <MachineDials stand={stand} machine={machine} onStand={setStand} onTurn={turn} />
         </div>
       }
     >
@@ -287,63 +184,13 @@ export function FeederBench({
         ]}
       />
       <div className="grid gap-3 md:grid-cols-2">
-        <Sheet className="p-3 text-sm" aria-label="A spot and an arc">
-          <h2 className="text-base">A spot and an arc</h2>
-          <Dial
-            label="Lands from the mouth"
-            unit="m"
-            value={spot.alongM}
-            min={1}
-            max={25}
-            step={0.1}
-            onChange={(alongM) => setSpot({ ...spot, alongM })}
-          />
-          <Dial
-            label="To the right"
-            unit="m"
-            value={spot.sideM}
-            min={-4}
-            max={4}
-            step={0.1}
-            onChange={(sideM) => setSpot({ ...spot, sideM })}
-          />
-          <Dial
-            label="Top of the arc"
-            unit="m"
-            value={spot.apexM}
-            min={0.5}
-            max={8}
-            step={0.1}
-            onChange={(apexM) => setSpot({ ...spot, apexM })}
-          />
-          <Button className="mt-1 min-h-9 px-2" onClick={dial}>
-            Dial it
-          </Button>
-          {said && (
-            <p role="status" className="mt-1 font-semibold">
-              {said}
-            </p>
-          )}
-          <h2 className="mt-2 text-base">The player’s way</h2>
-          <Dial
-            label="To the ball and back, each"
-            unit="m"
-            value={moving.distanceM}
-            min={0}
-            max={8}
-            step={0.1}
-            onChange={(distanceM) => setMoving({ ...moving, distanceM })}
-          />
-          <Dial
-            label="Speed on the feet"
-            unit="m/s"
-            value={moving.speedMps}
-            min={0.5}
-            max={6}
-            step={0.1}
-            onChange={(speedMps) => setMoving({ ...moving, speedMps })}
-          />
-        </Sheet>
+        <SpotAndArc
+          machine={machine}
+          place={place}
+          moving={moving}
+          onMoving={setMoving}
+          onMachine={setMachine}
+        />
         <div className="space-y-3">
           <LiveFeeder one={one} intervalS={machine.intervalS} />
           <SavedFeeders
@@ -361,73 +208,8 @@ export function FeederBench({
           />
         </div>
       </div>
-      <Ramp machine={machine} place={place} one={one} child={child} />
+      <LobRamp machine={machine} place={place} one={one} child={child} />
       <Law {...feedLaw} />
     </BenchFrame>
-  );
-}
-
-interface RampProps {
-  readonly machine: FeederSettings;
-  readonly place: ReturnType<typeof feederPlaceOf>;
-  readonly one: Feed;
-  readonly child: ReturnType<typeof chosenChild>;
-}
-
-/** Lobs of one arc, deeper and deeper: the steps each takes. */
-function Ramp({ machine, place, one, child }: RampProps) {
-  const [apexM, setApexM] = useState(4.5);
-  const later = useDeferredValue(apexM);
-  const lobs = useMemo<readonly Lob[]>(
-    () => (one.fault === 'never comes' ? [] : lobRamp(machine, place, later, child)),
-    [machine, place, later, child, one.fault],
-  );
-  if (place.tableFromM !== null) return null;
-  return (
-    <details className="text-sm">
-      <summary className="min-h-6 font-semibold">
-        A ramp of lobs: how deep before only crossover steps reach
-      </summary>
-      <div className="mt-1 max-w-xs">
-        <Dial
-          label="Top of every lob"
-          unit="m"
-          value={apexM}
-          min={2}
-          max={8}
-          step={0.1}
-          onChange={setApexM}
-        />
-      </div>
-      <p className="font-semibold">{rampSentence(lobs)}</p>
-      <table className="mt-1 w-full text-left">
-        <thead>
-          <tr>
-            <th scope="col">Would land at</th>
-            <th scope="col">Back from the start place</th>
-            <th scope="col">Steps</th>
-            <th scope="col">To spare</th>
-          </tr>
-        </thead>
-        <tbody>
-          {lobs.map((lob) => (
-            <tr key={lob.landM} className="border-t border-line">
-              <td className="tabular">{inMetres(lob.landM)}</td>
-              <td className="tabular">
-                {lob.backM < 0 ? `${inMetres(-lob.backM)} in front` : inMetres(lob.backM)}
-              </td>
-              <td>
-                {lob.how === 'stay'
-                  ? 'stay'
-                  : `${lob.steps} ${lob.steps === 1 ? lob.how.slice(0, -1) : lob.how}`}
-              </td>
-              <td className="tabular">
-                {lob.toSpareS < 0 ? 'too deep for the time' : `${lob.toSpareS.toFixed(1)} s`}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </details>
   );
 }

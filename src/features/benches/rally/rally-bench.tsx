@@ -2,86 +2,25 @@
 
 import { Dices, X } from 'lucide-react';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import type { Book } from '@/catalogue';
-import type { Drill, Step } from '@/catalogue/types';
 import { ballKinds, balls } from '@/core/ballistics/balls';
-import { degrees } from '@/core/ballistics/motion';
 import { wallKinds, walls } from '@/core/ballistics/surfaces';
 import { wallLimits } from '@/core/ballistics/wall/setup';
-import {
-  estimateInWords,
-  explainBest,
-  explainSpread,
-  rallyLaw,
-  rallySentence,
-  sureness,
-} from '@/core/explanations/rally';
-import type { LoggedRows } from '@/core/rally/fit';
-import type { RallyAnswer } from '@/core/rally/job';
-import { medianLength } from '@/core/rally/results';
+import { rallyLaw } from '@/core/explanations/rally';
 import { setOutFor, type SetOut } from '@/core/rally/set-out';
-import { counted, percent } from '@/core/words';
-import type { BenchesView, RallyView, RowGroup } from '@/server/views/benches';
+import { counted } from '@/core/words';
+import type { BenchesView, RallyView } from '@/server/views/benches';
 import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';
 import { useBook } from '@/ui/house';
-import { Sheet } from '@/ui/page-head';
-import { Law, Readings, Sentence } from '../answer';
-import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
+import { Law } from '../answer';
+import { chosenChild, childOptions, floorHere, placeOptions } from '../child';
 import { Choice, Dial } from '../dial';
 import { BenchFrame } from '../frame';
-import { EndBars, LengthChart } from './length-chart';
+import { nextSteps, rowsAt, type NextStep } from './next-steps';
+import { RallyAnswerView } from './rally-answer';
 import { useRally } from './use-rally';
-
-/** How a player's rows were set out; null where no rally comes out of it. */
-function rowsAt(view: BenchesView, book: Book, child: BenchChild, group: RowGroup): LoggedRows | null {
-  const rally = book.step(group.drillId, group.stepId)?.rally;
-  if (!rally) return null;
-  const place = view.places.find((one) => one.id === group.placeId);
-  const { setting } = group;
-  const out: SetOut = {
-    shot: setting?.shot ?? rally.shot,
-    distanceM: setting?.distanceM ?? rally.distanceM,
-    markM: setting?.markM ?? rally.markM,
-    ball: group.ball ?? setting?.ball ?? child.ball,
-    floor: floorHere(place),
-    wall: 'brick',
-    ceilingM: place?.ceilingM ?? null,
-  };
-  const made = setOutFor(out, child);
-  return made && { setting: made, each: rally.each ?? null, rows: group.rows };
-}
-
-interface NextStep {
-  readonly drill: Drill;
-  readonly step: Step;
-}
-
-/** Steps that are rallies, for this sport; the one after where the player stands comes first. */
-function nextSteps(
-  book: Book,
-  child: BenchChild,
-  rows: RallyView,
-): { steps: NextStep[]; next: NextStep | undefined } {
-  const steps = book.drills
-    .filter((drill) => drill.sports.includes(child.sport))
-    .flatMap((drill) =>
-      drill.steps.filter((step) => step.rally && !step.rally.each).map((step) => ({ drill, step })),
-    );
-  const practised = [...rows.groups].sort((a, b) => b.rows.length - a.rows.length)[0];
-  const drill = practised && book.drill(practised.drillId);
-  const at =
-    drill?.steps.findIndex((step) => step.id === (rows.standsOn[drill.id] ?? practised?.stepId)) ?? -1;
-  const following = drill?.steps.slice(at + 1).find((step) => step.rally && !step.rally.each);
-  return {
-    steps,
-    next:
-      steps.find((one) => one.drill === drill && one.step === following) ??
-      steps.find((one) => one.drill === drill) ??
-      steps[0],
-  };
-}
 
 /** What would the next step do? A player's scatter from their rows, played ten thousand times at another set-up. */
 export function RallyBench({
@@ -94,6 +33,7 @@ export function RallyBench({
   playerId: string;
 }) {
   const book = useBook();
+  const router = useRouter();
   const child = useMemo(() => chosenChild(view, playerId), [view, playerId]);
   const { steps, next } = useMemo(() => nextSteps(book, child, rows), [book, child, rows]);
   const logged = useMemo(
@@ -135,14 +75,12 @@ export function RallyBench({
       here="rally"
       set={
         <div className="space-y-1.5">
-          <nav aria-label="Player">
-            <Choice
-              label="Player"
-              value={playerId}
-              options={childOptions(view)}
-              onChange={(id) => window.location.assign(`/benches/rally?player=${id}`)}
-            />
-          </nav>
+          <Choice
+            label="Player"
+            value={playerId}
+            options={childOptions(view)}
+            onChange={(id) => router.push(`/benches/rally?player=${id}`)}
+          />
           <p className="text-sm">
             {count > 0 ? (
               <>
@@ -278,72 +216,5 @@ function Waiting({ text }: { text: string }) {
     <p role="status" className="rounded-md border-2 border-line bg-sheet p-6 text-lg">
       {text}
     </p>
-  );
-}
-
-function RallyAnswerView({ name, asked, answer }: { name: string; asked: string; answer: RallyAnswer }) {
-  const { forecast, plain, fit } = answer;
-  const { spread } = fit.best;
-  return (
-    <>
-      <Sentence>{rallySentence(name, answer)}</Sentence>
-      <p className={`text-sm ${fit.littleData ? 'font-semibold text-care' : 'text-soft'}`}>
-        {asked}. {sureness(answer)}
-      </p>
-      <div className="grid items-start gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
-        <Sheet className="p-2" aria-label="How long rallies are">
-          <LengthChart answer={answer} />
-          <p className="px-1 text-sm text-soft">
-            Bars: ten thousand rallies played · <span className="font-bold text-now">┅</span> the plain model:
-            the same chance each hit, {percent(plain.rate)} as logged
-          </p>
-        </Sheet>
-        <Sheet className="p-3" aria-label="Why rallies end">
-          <h2 className="mb-1 text-base">Why rallies end</h2>
-          <EndBars answer={answer} />
-        </Sheet>
-      </div>
-      <Readings
-        title="Numbers"
-        readings={[
-          {
-            label: `Best of ${forecast.tries}`,
-            value: estimateInWords(forecast.best, (n) => n.toFixed(0)),
-            note: `plain model: ${plain.best.toFixed(0)}`,
-            explain: () => explainBest(answer),
-          },
-          {
-            label: `${forecast.aim} or more`,
-            value: estimateInWords(forecast.reach, percent),
-            note: `plain model: ${percent(plain.reach)}`,
-            explain: () => explainBest(answer),
-          },
-          { label: 'Half of them reach', value: String(medianLength(forecast.rallies)), note: 'in a row' },
-          {
-            label: 'Good hits',
-            value: percent(forecast.rate),
-            note: `logged so far: ${percent(plain.rate)}`,
-          },
-          {
-            label: 'Scatter in speed',
-            value: `± ${percent(spread.speed)}`,
-            note: `${percent(fit.low.speed)} to ${percent(fit.high.speed)}`,
-            explain: () => explainSpread(answer),
-          },
-          {
-            label: 'Scatter in height',
-            value: `± ${degrees(spread.height).toFixed(1)}°`,
-            note: `${degrees(fit.low.height).toFixed(1)}° to ${degrees(fit.high.height).toFixed(1)}°`,
-            explain: () => explainSpread(answer),
-          },
-          {
-            label: 'Scatter to the side',
-            value: `± ${degrees(spread.side).toFixed(1)}°`,
-            note: `${degrees(fit.low.side).toFixed(1)}° to ${degrees(fit.high.side).toFixed(1)}°`,
-            explain: () => explainSpread(answer),
-          },
-        ]}
-      />
-    </>
   );
 }

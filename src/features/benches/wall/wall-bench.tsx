@@ -1,35 +1,19 @@
 'use client';
 
-import { Pin, PinOff } from 'lucide-react';
 import { useState } from 'react';
 import { ballKinds, balls } from '@/core/ballistics/balls';
-import { degrees } from '@/core/ballistics/motion';
 import { walls, wallKinds } from '@/core/ballistics/surfaces';
 import { setupFor, topSpeedFor } from '@/core/ballistics/wall/advise';
 import { comfortShare } from '@/core/ballistics/wall/reach';
 import { shots, shotWords, wallLimits, type WallSetup } from '@/core/ballistics/wall/setup';
-import {
-  explainForgiveness,
-  explainHit,
-  explainTempo,
-  inMetres,
-  paceInWords,
-  wallLaw,
-  wallRefusal,
-  wallSentence,
-} from '@/core/explanations/wall';
-import { percent } from '@/core/words';
 import type { BenchesView } from '@/server/views/benches';
 import { Button } from '@/ui/button';
-import { Sheet } from '@/ui/page-head';
-import { Law, Readings, Sentence, type Reading } from '../answer';
 import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
 import { Choice, Dial } from '../dial';
 import { BenchFrame } from '../frame';
-import { TempoAsked } from './tempo-asked';
-import { useWall, type WallWork } from './use-wall';
-import { WallDrawing, type DrawnRally } from './wall-drawing';
-import { WriteWall } from './write-wall';
+import { useWall } from './use-wall';
+import { WallAnswerView } from './wall-answer';
+import type { DrawnRally } from './wall-drawing';
 
 export interface WallStart {
   readonly playerId: string;
@@ -220,141 +204,4 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
       />
     </BenchFrame>
   );
-}
-
-interface AnswerProps {
-  readonly view: BenchesView;
-  readonly start: WallStart;
-  readonly setup: WallSetup;
-  readonly work: WallWork;
-  readonly child: BenchChild;
-  readonly kept: DrawnRally | null;
-  readonly onKeep: (rally: DrawnRally | null) => void;
-  readonly onSetup: (setup: WallSetup) => void;
-}
-
-function WallAnswerView({ view, start, setup, work, child, kept, onKeep, onSetup }: AnswerProps) {
-  const { answer, rally, mends, paces } = work;
-  return (
-    <>
-      {answer.ok ? (
-        <Sentence>{wallSentence(setup, answer.solution)}</Sentence>
-      ) : (
-        <Sentence limit>{wallRefusal(setup, answer, mends)}</Sentence>
-      )}
-      <WriteWall view={view} start={start} rally={rally} playerId={child.id} />
-      <Sheet className="px-2 pt-1" aria-label="Side view">
-        <WallDrawing setup={setup} bodyM={child.heightM} rally={rally} kept={kept} />
-        <div className="flex flex-wrap items-center justify-between gap-2 px-1 pb-1 text-sm">
-          <span className="text-soft">
-            <span className="font-bold text-now">━</span> out <span className="font-bold text-now">┅</span>{' '}
-            back · shaded on the wall: the band that still comes back
-            {kept && (
-              <>
-                {' '}
-                · <span className="font-bold text-safe">━</span> kept: {inMetres(kept.setup.distanceM)}, mark{' '}
-                {inMetres(kept.setup.targetM)}, {kept.setup.ball}
-              </>
-            )}
-          </span>
-          {kept ? (
-            <Button look="quiet" className="min-h-9 px-2" onClick={() => onKeep(null)}>
-              <PinOff aria-hidden size={16} /> Let the kept one go
-            </Button>
-          ) : (
-            <Button look="quiet" className="min-h-9 px-2" disabled={!rally} onClick={() => onKeep(rally)}>
-              <Pin aria-hidden size={16} /> Keep beside
-            </Button>
-          )}
-        </div>
-      </Sheet>
-      {rally && <Readings title="Numbers" readings={readingsOf(rally, work, kept)} />}
-      <TempoAsked setup={setup} onSetup={onSetup} />
-      {paces.length > 0 && (
-        <details className="text-sm">
-          <summary className="min-h-6 font-semibold">Change of pace: faster out, faster back</summary>
-          <ul className="mt-1 list-disc pl-5">
-            {paces.map((one) => (
-              <li key={one.factor}>{paceInWords(one)}</li>
-            ))}
-          </ul>
-        </details>
-      )}
-      <Law {...wallLaw} />
-    </>
-  );
-}
-
-function readingsOf(
-  { setup, solution, forgives }: DrawnRally,
-  work: WallWork,
-  kept: DrawnRally | null,
-): Reading[] {
-  const spread = work.spread?.spread;
-  const other = kept?.solution;
-  const give = (value: number | undefined, digits: number, unit = '') =>
-    value === undefined ? '' : `give or take ${value.toFixed(digits)}${unit}`;
-  const and = (text: string, more: string) => (more === '' ? text : `${text}; ${more}`);
-  return [
-    {
-      label: 'Hits a minute',
-      value: solution.hitsPerMin.toFixed(0),
-      note: give(spread?.hitsPerMin, 0) || 'working out the give or take …',
-      explain: () => explainTempo(setup, solution, work.spread),
-      ...(other && { beside: other.hitsPerMin.toFixed(0) }),
-    },
-    {
-      label: 'The hit',
-      value: `${solution.speedMps.toFixed(1)} m/s`,
-      note: and(
-        `${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
-        give(spread?.speedMps, 1),
-      ),
-      explain: () => explainHit(setup, solution),
-      ...(other && { beside: other.speedMps.toFixed(1) }),
-    },
-    {
-      label: 'Time to get ready',
-      value: `${solution.backS.toFixed(2)} s`,
-      note: and(`comes at ${solution.arrivalMps.toFixed(1)} m/s`, give(spread?.backS, 2)),
-      explain: () => explainTempo(setup, solution, work.spread),
-      ...(other && { beside: other.backS.toFixed(2) }),
-    },
-    {
-      label: solution.bounceM === null ? 'Top of the flight' : 'Bounce from the wall',
-      value: inMetres(solution.bounceM ?? solution.topM),
-      note:
-        solution.bounceM === null
-          ? 'no bounce'
-          : solution.risingMps > 0
-            ? 'met on the rise'
-            : 'met past its top',
-      ...(other?.bounceM && { beside: inMetres(other.bounceM) }),
-    },
-    {
-      label: 'Forgives in speed',
-      value: `−${percent(forgives.slower)} +${percent(forgives.faster)}`,
-      note: `then ${forgives.ends.slower}; ${forgives.ends.faster}`,
-      explain: () => explainForgiveness(forgives),
-      ...(kept && { beside: `−${percent(kept.forgives.slower)} +${percent(kept.forgives.faster)}` }),
-    },
-    {
-      label: 'Forgives in height',
-      value: `${inMetres(forgives.lowestM, 1)} to ${inMetres(Math.min(forgives.highestM, setup.wallTopM), 1)}`,
-      note: 'on the wall, at the same speed',
-      explain: () => explainForgiveness(forgives),
-    },
-    {
-      label: 'Forgives to the side',
-      value: `${inMetres(forgives.sideAtWallM)}`,
-      note: `${degrees(forgives.side).toFixed(0)}° either way`,
-      explain: () => explainForgiveness(forgives),
-      ...(kept && { beside: inMetres(kept.forgives.sideAtWallM) }),
-    },
-    {
-      label: 'Whole way',
-      value: `${solution.cycleS.toFixed(2)} s`,
-      note: `${solution.outS.toFixed(2)} s out, ${solution.backS.toFixed(2)} s back`,
-    },
-  ];
 }

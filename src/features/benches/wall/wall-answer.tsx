@@ -1,0 +1,78 @@
+import { Pin, PinOff } from 'lucide-react';
+import { inMetres, paceInWords, wallLaw, wallRefusal, wallSentence } from '@/core/explanations/wall';
+import type { WallSetup } from '@/core/ballistics/wall/setup';
+import type { BenchesView } from '@/server/views/benches';
+import { Button } from '@/ui/button';
+import { Sheet } from '@/ui/page-head';
+import { Law, Readings, Sentence } from '../answer';
+import type { BenchChild } from '../child';
+import { TempoAsked } from './tempo-asked';
+import type { WallWork } from './use-wall';
+import type { WallStart } from './wall-bench';
+import { WallDrawing, type DrawnRally } from './wall-drawing';
+import { wallReadings } from './wall-readings';
+import { WriteWall } from './write-wall';
+
+interface AnswerProps {
+  readonly view: BenchesView;
+  readonly start: WallStart;
+  readonly setup: WallSetup;
+  readonly work: WallWork;
+  readonly child: BenchChild;
+  readonly kept: DrawnRally | null;
+  readonly onKeep: (rally: DrawnRally | null) => void;
+  readonly onSetup: (setup: WallSetup) => void;
+}
+
+/** What comes of a set-up: the sentence, the way into a plan, the picture, the numbers, and the law. */
+export function WallAnswerView({ view, start, setup, work, child, kept, onKeep, onSetup }: AnswerProps) {
+  const { answer, rally, mends, paces } = work;
+  return (
+    <>
+      {answer.ok ? (
+        <Sentence>{wallSentence(setup, answer.solution)}</Sentence>
+      ) : (
+        <Sentence limit>{wallRefusal(setup, answer, mends)}</Sentence>
+      )}
+      <WriteWall view={view} start={start} rally={rally} playerId={child.id} />
+      <Sheet className="px-2 pt-1" aria-label="Side view">
+        <WallDrawing setup={setup} bodyM={child.heightM} rally={rally} kept={kept} />
+        <div className="flex flex-wrap items-center justify-between gap-2 px-1 pb-1 text-sm">
+          <span className="text-soft">
+            <span className="font-bold text-now">━</span> out <span className="font-bold text-now">┅</span>{' '}
+            back · shaded on the wall: the band that still comes back
+            {kept && (
+              <>
+                {' '}
+                · <span className="font-bold text-safe">━</span> kept: {inMetres(kept.setup.distanceM)}, mark{' '}
+                {inMetres(kept.setup.targetM)}, {kept.setup.ball}
+              </>
+            )}
+          </span>
+          {kept ? (
+            <Button look="quiet" className="min-h-9 px-2" onClick={() => onKeep(null)}>
+              <PinOff aria-hidden size={16} /> Let the kept one go
+            </Button>
+          ) : (
+            <Button look="quiet" className="min-h-9 px-2" disabled={!rally} onClick={() => onKeep(rally)}>
+              <Pin aria-hidden size={16} /> Keep beside
+            </Button>
+          )}
+        </div>
+      </Sheet>
+      {rally && <Readings title="Numbers" readings={wallReadings(rally, work, kept)} />}
+      <TempoAsked setup={setup} onSetup={onSetup} />
+      {paces.length > 0 && (
+        <details className="text-sm">
+          <summary className="min-h-6 font-semibold">Change of pace: faster out, faster back</summary>
+          <ul className="mt-1 list-disc pl-5">
+            {paces.map((one) => (
+              <li key={one.factor}>{paceInWords(one)}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+      <Law {...wallLaw} />
+    </>
+  );
+}
