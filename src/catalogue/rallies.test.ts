@@ -5,7 +5,7 @@ import { wallSpread } from '@/core/ballistics/wall/spread';
 import { reachOf } from '@/core/ballistics/wall/reach';
 import { solveWall } from '@/core/ballistics/wall/solve';
 import { setOutFor } from '@/core/rally/set-out';
-import { settingInWords, type BlockSetting } from '@/core/setting';
+import { settingInWords, settingOnCourt, type BlockSetting } from '@/core/setting';
 import { catalogue, plainBook } from '.';
 import { paceOn, settingFits } from './pace';
 import { feedsOf, usualTempo } from './sound';
@@ -124,6 +124,10 @@ describe('a setting in a block', () => {
       '2.75 m from the wall, mark at 1.5 m (0.6 m to 3 m comes back), about 48 hits a minute, red ball',
     );
     expect(settingInWords(feeder)).toBe('Feeder: 11.0 m/s, 20° up, a ball every 4.5 s');
+    expect([settingOnCourt(wall), settingOnCourt(feeder)]).toEqual([
+      '2.75 m from the wall, mark 1.5 m',
+      'a ball every 4.5 s',
+    ]);
     expect(settingInWords({ ...feeder, name: 'Deep' })).toContain('Feeder “Deep”');
   });
 });

@@ -32,7 +32,13 @@ export const settingTouchS = (setting: BlockSetting): number =>
 
 const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
 
-/** A setting in one line, for a plan and for the court. */
+/** The few words of a setting that are needed on court. */
+export function settingOnCourt(setting: BlockSetting): string {
+  if (setting.kind === 'feeder') return `a ball every ${setting.machine.intervalS.toFixed(1)} s`;
+  return `${metres(setting.distanceM)} from the wall, mark ${metres(setting.markM)}`;
+}
+
+/** A setting in one line, for a plan. */
 export function settingInWords(setting: BlockSetting): string {
   if (setting.kind === 'feeder') {
     const { speedMps, elevationDeg, intervalS } = setting.machine;

@@ -50,6 +50,27 @@ const playedMost = 50;
 /** 95 % point of chi squared with one degree of freedom, any table; half of it in log likelihood. */
 const withinLog = 3.841 / 2;
 
+/** A set-up that rows were made at: it is played once, however many steps share it. */
+interface RowsPlace {
+  readonly player: RallyPlayer;
+  readonly made: { readonly each: number | null; readonly sorted: readonly Hits[] }[];
+}
+
+function placesOf(logged: readonly LoggedRows[]): RowsPlace[] {
+  const places = new Map<string, RowsPlace>();
+  for (const one of logged) {
+    const key = JSON.stringify(one.setting);
+    const place = places.get(key) ?? { player: new RallyPlayer(one.setting), made: [] };
+    place.made.push({ each: one.each, sorted: sortedRows(one) });
+    places.set(key, place);
+  }
+  return [...places.values()];
+}
+
+/** How many set-ups rows were made at. */
+export const settingsIn = (logged: readonly LoggedRows[]): number =>
+  new Set(logged.map((one) => JSON.stringify(one.setting))).size;
+
 /** About how often progress is told. */
 export const fitSteps = (settings: number): number => settings * mixes.length * ((scales + 1) / 2 + 4);
 
@@ -62,20 +83,16 @@ export const fitSteps = (settings: number): number => settings * mixes.length * 
 export function fitSpread(logged: readonly LoggedRows[], seed: number, progress?: () => void): Fit {
   const rows = logged.reduce((sum, one) => sum + one.rows.length, 0);
   if (rows === 0) throw new RangeError('There are no rows to fit.');
-  const players = logged.map((one) => ({
-    each: one.each,
-    sorted: sortedRows(one),
-    player: new RallyPlayer(one.setting),
-  }));
+  const places = placesOf(logged);
   const candidates: Candidate[] = [];
   const look = (mix: Mix, k: number) => {
     const scale = scaleAt(k);
     const spread = spreadOf(mix, scale);
     let logLikelihood = 0;
-    for (const one of players) {
+    for (const { player, made } of places) {
       // The same chance for every candidate: what differs is the scatter alone.
-      const played = simulateRallies(one.player, spread, { rallies: playedRallies, most: playedMost, seed });
-      logLikelihood += likelihood(sortedPlayed(played, one.each), one.sorted);
+      const played = simulateRallies(player, spread, { rallies: playedRallies, most: playedMost, seed });
+      for (const { each, sorted } of made) logLikelihood += likelihood(sortedPlayed(played, each), sorted);
       progress?.();
     }
     candidates.push({ mix, scale, spread, logLikelihood });

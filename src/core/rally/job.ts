@@ -1,4 +1,4 @@
-import { fitSpread, fitSteps, type Fit, type LoggedRows } from './fit';
+import { fitSpread, fitSteps, settingsIn, type Fit, type LoggedRows } from './fit';
 import { forecast, forecastSteps, type Forecast } from './forecast';
 import { sameChanceAtLeast, sameChanceBest } from './results';
 import type { RallySetting } from './simulate';
@@ -29,7 +29,7 @@ export const longestRally = 50;
  */
 export function answerRally(job: RallyJob, progress: (share: number) => void = () => undefined): RallyAnswer {
   let done = 0;
-  const steps = fitSteps(job.logged.length);
+  const steps = fitSteps(settingsIn(job.logged));
   const fit = fitSpread(job.logged, job.seed, () => progress(Math.min(0.7, (0.7 * ++done) / steps)));
   const all = forecastSteps(fit);
   const told = forecast(

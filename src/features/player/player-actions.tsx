@@ -1,13 +1,13 @@
 'use client';
 
-import { Archive, ArchiveRestore, Dices, Pencil } from 'lucide-react';
+import { Archive, ArchiveRestore, Pencil } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { PlayerFields } from '@/features/squad/player-form';
 import { removePlayerAction } from '@/server/actions';
 import type { PlayerView } from '@/server/views/player';
 import { ask } from '@/ui/ask';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useNotice } from '@/ui/toast';
 import { FitSheet } from './fit-sheet';
@@ -30,9 +30,6 @@ export function PlayerActions({ view }: { view: PlayerView }) {
   };
   return (
     <>
-      <ButtonLink href={`/benches/rally?player=${id}`}>
-        <Dices aria-hidden size={18} /> What would the next step do?
-      </ButtonLink>
       <FitSheet view={view} />
       <Button onClick={() => setOpen(true)}>
         <Pencil aria-hidden size={18} /> Change profile

@@ -1,5 +1,6 @@
 'use client';
 
+import { Dices } from 'lucide-react';
 import Link from 'next/link';
 import { better, resultInWords } from '@/core/counting/measure';
 import { counted } from '@/core/words';
@@ -55,7 +56,16 @@ export function PlayerPage({ view }: { view: PlayerView }) {
       )}
       <div className="grid items-start gap-4 lg:grid-cols-[22rem_1fr]">
         <Sheet aria-label="Where they stand">
-          <h2 className="border-b-2 border-ink px-3 py-2 text-lg">Bests, and the mark to pass</h2>
+          <div className="border-b-2 border-ink px-3 pt-2 pb-1">
+            <h2 className="text-lg">Bests, and the mark to pass</h2>
+            <Link
+              href={`/benches/rally?player=${facts.id}`}
+              prefetch={false}
+              className="inline-flex min-h-8 items-center gap-1 text-sm font-semibold underline underline-offset-4"
+            >
+              <Dices aria-hidden size={16} /> What would the next step do?
+            </Link>
+          </div>
           <Standing view={view} />
         </Sheet>
         <div className="space-y-4">

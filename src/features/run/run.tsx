@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { settingInWords } from '@/core/setting';
+import { settingOnCourt } from '@/core/setting';
 import { doseInWords } from '@/core/dose/dose';
 import { changeoverNow } from '@/core/run/changeover';
 import { courtChanges } from '@/core/run/court-changes';
@@ -161,7 +161,7 @@ export function Run({ view }: { view: SessionRunView }) {
           <p className="truncate text-soft sm:text-lg">
             {isOut(block) && 'Left out · '}
             {doseInWords(shared.dose)}
-            {block.setting && ` · ${settingInWords(block.setting)}`}
+            {block.setting && ` · ${settingOnCourt(block.setting)}`}
             {shared.changes.length > 0 && ` · ${shared.changes.join(', ')}`}
             {step.target && drill.bounceRule && ` · ${drill.bounceRule}`} · “{step.cue}”
           </p>

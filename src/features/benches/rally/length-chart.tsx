@@ -28,7 +28,7 @@ export function LengthChart({ answer }: { answer: RallyAnswer }) {
     .domain([0, top])
     .range([height - margin.bottom, margin.top]);
   const middle = (n: number) => x(n)! + x.bandwidth() / 2;
-  const way = line<number>(middle, (n) => y(plain(n)))(lengths)!;
+  const way = line<number>(middle, (n) => y(plain(n)))(lengths.slice(0, -1))!;
   return (
     <svg
       role="img"
@@ -75,6 +75,8 @@ export function LengthChart({ answer }: { answer: RallyAnswer }) {
         </g>
       ))}
       <path d={way} fill="none" stroke="var(--now)" strokeWidth="3" strokeDasharray="7 4" />
+      {/* The last place holds all that is longer. */}
+      <circle cx={middle(last)} cy={y(plain(last))} r="4.5" fill="var(--now)" stroke="var(--ink)" />
       {aim <= last && (
         <g>
           <line

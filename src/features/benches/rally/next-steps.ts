@@ -45,12 +45,11 @@ export function nextSteps(
   const drill = practised && book.drill(practised.drillId);
   const at =
     drill?.steps.findIndex((step) => step.id === (rows.standsOn[drill.id] ?? practised?.stepId)) ?? -1;
-  const following = drill?.steps.slice(at + 1).find((step) => step.rally && !step.rally.each);
+  const goesOn = (step: Step) => step.rally !== undefined && !step.rally.each;
+  // The next rally up the ladder; at its top, the last one there is.
+  const following = drill?.steps.slice(at + 1).find(goesOn) ?? drill?.steps.findLast(goesOn);
   return {
     steps,
-    next:
-      steps.find((one) => one.drill === drill && one.step === following) ??
-      steps.find((one) => one.drill === drill) ??
-      steps[0],
+    next: steps.find((one) => one.drill === drill && one.step === following) ?? steps[0],
   };
 }

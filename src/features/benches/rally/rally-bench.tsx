@@ -8,6 +8,7 @@ import { ballKinds, balls } from '@/core/ballistics/balls';
 import { wallKinds, walls } from '@/core/ballistics/surfaces';
 import { wallLimits } from '@/core/ballistics/wall/setup';
 import { rallyLaw } from '@/core/explanations/rally';
+import { settingsIn } from '@/core/rally/fit';
 import { setOutFor, type SetOut } from '@/core/rally/set-out';
 import { counted } from '@/core/words';
 import type { BenchesView, RallyView } from '@/server/views/benches';
@@ -84,7 +85,7 @@ export function RallyBench({
           <p className="text-sm">
             {count > 0 ? (
               <>
-                {counted(count, 'row')} at a wall in twelve weeks, at {counted(logged.length, 'set-up')}.
+                {counted(count, 'row')} at a wall in twelve weeks, at {counted(settingsIn(logged), 'set-up')}.
               </>
             ) : (
               'No rows at a wall in twelve weeks.'
