@@ -69,12 +69,12 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
     );
   return (
     <Sheet className="px-3 py-2 text-sm" aria-label="Into a plan">
-      <div className="flex items-center gap-2">
+      <div className="flex flex-wrap items-center gap-2 sm:flex-nowrap">
         <select
           aria-label="Block of a plan"
           value={now.block.id}
           onChange={(event) => setPicked(event.target.value)}
-          className="min-h-9 min-w-0 flex-1 rounded-md border-2 border-edge bg-sheet px-2"
+          className="min-h-9 min-w-0 flex-auto basis-full rounded-md sm:flex-1 sm:basis-auto border-2 border-edge bg-sheet px-2"
         >
           {blocks.map(({ block, title }) => (
             <option key={block.id} value={block.id}>

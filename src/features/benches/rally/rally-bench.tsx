@@ -168,7 +168,7 @@ export function RallyBench({
                 aria-label="Rallies played"
                 max={1}
                 value={state.share}
-                className="h-4 w-full accent-[var(--now)]"
+                className="h-4 w-full appearance-none border border-edge [&::-webkit-progress-bar]:bg-chalk [&::-webkit-progress-value]:bg-now [&::-moz-progress-bar]:bg-now"
               />
               <Button className="min-h-11 w-full" onClick={cancel}>
                 <X aria-hidden size={18} /> Cancel
@@ -192,7 +192,7 @@ export function RallyBench({
               : !to
                 ? 'No hit keeps a rally going there: turn the distance or the mark.'
                 : state.kind === 'running'
-                  ? 'Playing …'
+                  ? `Playing … ${Math.round(100 * state.share)} %`
                   : state.kind === 'cancelled'
                     ? 'Cancelled. Nothing was changed; press the button to play again.'
                     : `What would “${what}” do to ${child.name}? Press the button.`

@@ -197,13 +197,13 @@ function caught(child: BenchChild, ball: BallKind, { overHeadM, stopM }: TossSet
       {
         label: 'Comes at',
         value: ms(one.catchMps),
-        note: `± ${off.catchMps.toFixed(1)}, after a fall of ${inMetres(one.fallM)}`,
+        note: `± ${off.catchMps.toFixed(2)}, after a fall of ${inMetres(one.fallM)}`,
         explain: () => explainCatch(one),
       },
       {
         label: 'Slowed at',
         value: `${one.stopG.toFixed(1)} g`,
-        note: `± ${off.stopG.toFixed(1)} g, over ${Math.round(100 * stopM)} cm`,
+        note: `± ${off.stopG.toFixed(2)} g, over ${Math.round(100 * stopM)} cm`,
         explain: () => explainCatch(one),
       },
       {

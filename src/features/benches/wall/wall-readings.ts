@@ -15,6 +15,8 @@ export function wallReadings(
   const other = kept?.solution;
   const give = (value: number | undefined, digits: number, unit = '') =>
     value === undefined ? '' : `give or take ${value.toFixed(digits)}${unit}`;
+  const about = (value: number | undefined, digits: number) =>
+    value === undefined ? '' : `± ${value.toFixed(digits)}`;
   const and = (text: string, more: string) => (more === '' ? text : `${text}; ${more}`);
   return [
     {
@@ -29,7 +31,7 @@ export function wallReadings(
       value: `${solution.speedMps.toFixed(1)} m/s`,
       note: and(
         `${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
-        give(spread?.speedMps, 1),
+        about(spread?.speedMps, 1),
       ),
       explain: () => explainHit(setup, solution),
       ...(other && { beside: other.speedMps.toFixed(1) }),
@@ -37,7 +39,7 @@ export function wallReadings(
     {
       label: 'Time to get ready',
       value: `${solution.backS.toFixed(2)} s`,
-      note: and(`comes at ${solution.arrivalMps.toFixed(1)} m/s`, give(spread?.backS, 2)),
+      note: and(`comes at ${solution.arrivalMps.toFixed(1)} m/s`, about(spread?.backS, 2)),
       explain: () => explainTempo(setup, solution, work.spread),
       ...(other && { beside: other.backS.toFixed(2) }),
     },
