@@ -33,9 +33,10 @@ export function useWall(setup: WallSetup, child: BenchChild): WallWork {
       bodyM: child.heightM,
     };
   }, [setup, answer, child]);
-  // Dials stay quick: what takes longer follows them.
-  const later = useDeferredValue(setup);
+  // Dials and the first view stay quick: what takes longer follows them.
+  const later = useDeferredValue<WallSetup | null>(setup, null);
   const slow = useMemo(() => {
+    if (!later) return { of: null, mends: [], spread: null, paces: [] };
     const solved = solveWall(later);
     if (!solved.ok) return { of: later, mends: nearestThatWork(later), spread: null, paces: [] };
     const { solution } = solved;

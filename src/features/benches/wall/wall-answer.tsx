@@ -19,13 +19,25 @@ interface AnswerProps {
   readonly setup: WallSetup;
   readonly work: WallWork;
   readonly child: BenchChild;
+  /** What the place lacks. */
+  readonly note: string | null;
   readonly kept: DrawnRally | null;
   readonly onKeep: (rally: DrawnRally | null) => void;
   readonly onSetup: (setup: WallSetup) => void;
 }
 
 /** What comes of a set-up: the sentence, the way into a plan, the picture, the numbers, and the law. */
-export function WallAnswerView({ view, start, setup, work, child, kept, onKeep, onSetup }: AnswerProps) {
+export function WallAnswerView({
+  view,
+  start,
+  setup,
+  work,
+  child,
+  note,
+  kept,
+  onKeep,
+  onSetup,
+}: AnswerProps) {
   const { answer, rally, mends, paces } = work;
   return (
     <>
@@ -34,6 +46,7 @@ export function WallAnswerView({ view, start, setup, work, child, kept, onKeep, 
       ) : (
         <Sentence limit>{wallRefusal(setup, answer, mends)}</Sentence>
       )}
+      {note && <p className="rounded-md bg-care-bg px-3 py-1 font-semibold text-care">{note}</p>}
       <WriteWall view={view} start={start} rally={rally} playerId={child.id} />
       <Sheet className="px-2 pt-1" aria-label="Side view">
         <WallDrawing setup={setup} bodyM={child.heightM} rally={rally} kept={kept} />

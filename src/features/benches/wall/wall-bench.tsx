@@ -11,6 +11,7 @@ import { Button } from '@/ui/button';
 import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
 import { Choice, Dial } from '../dial';
 import { BenchFrame } from '../frame';
+import { placeNote } from './place-note';
 import { useWall } from './use-wall';
 import { WallAnswerView } from './wall-answer';
 import type { DrawnRally } from './wall-drawing';
@@ -49,6 +50,7 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
   const child = chosenChild(view, playerId);
   const [setup, setSetup] = useState(() => firstSetup(child, view, placeId));
   const [kept, setKept] = useState<DrawnRally | null>(null);
+  const place = view.places.find((one) => one.id === placeId);
   const work = useWall(setup, child);
   const change = (more: Partial<WallSetup>) => setSetup({ ...setup, ...more });
 
@@ -198,6 +200,7 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
         setup={setup}
         work={work}
         child={child}
+        note={placeNote(place, setup)}
         kept={kept}
         onKeep={setKept}
         onSetup={setSetup}

@@ -13,8 +13,6 @@ export function wallReadings(
 ): Reading[] {
   const spread = work.spread?.spread;
   const other = kept?.solution;
-  const give = (value: number | undefined, digits: number, unit = '') =>
-    value === undefined ? '' : `give or take ${value.toFixed(digits)}${unit}`;
   const about = (value: number | undefined, digits: number) =>
     value === undefined ? '' : `± ${value.toFixed(digits)}`;
   const and = (text: string, more: string) => (more === '' ? text : `${text}; ${more}`);
@@ -22,7 +20,7 @@ export function wallReadings(
     {
       label: 'Hits a minute',
       value: solution.hitsPerMin.toFixed(0),
-      note: give(spread?.hitsPerMin, 0) || 'working out the give or take …',
+      note: spread ? `give or take ${spread.hitsPerMin.toFixed(0)}` : 'working out the give or take …',
       explain: () => explainTempo(setup, solution, work.spread),
       ...(other && { beside: other.hitsPerMin.toFixed(0) }),
     },
