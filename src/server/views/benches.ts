@@ -1,4 +1,5 @@
 import type { BallKind } from '@/core/ballistics/balls';
+import { groupBy } from '@/core/group-by';
 import type { FitOverrides } from '@/core/fit/fit';
 import type { BlockSetting, WallSetting } from '@/core/setting';
 import type { Sport } from '@/catalogue/types';
@@ -52,37 +53,27 @@ export interface BenchesView {
 const mostSessions = 12;
 const daysAhead = 60;
 
-export async function benchesView({ db, today }: Context): Promise<BenchesView> {
-  const [players, places, all, feeders] = await Promise.all([
+/**
+ * What a bench is set up with.
+ * @param writes true for a bench that writes into plans: plans ahead and kept settings come along
+ */
+export async function benchesView(context: Context, writes = true): Promise<BenchesView> {
+  const { db, today } = context;
+  const [players, places, sessions, feeders] = await Promise.all([
     listPlayers(db),
     listPlaces(db),
-    sessionsBetween(db, today, dayAfter(today, daysAhead)),
-    listFeeders(db),
+    writes ? plansAhead(context) : [],
+    writes ? listFeeders(db) : [],
   ]);
-  const ahead = all.filter((one) => one.state !== 'finished').slice(0, mostSessions);
-  const ids = ahead.map((one) => one.id);
-  const [fits, blocks, playersOf] = await Promise.all([
-    fitOverridesOf(
-      db,
-      players.map((one) => one.id),
-    ),
-    plannedBlocks(db, ids),
-    playersOfSessions(db, ids),
-  ]);
+  const fits = await fitOverridesOf(
+    db,
+    players.map((one) => one.id),
+  );
   return {
     players: players.map((one) => playerFacts(one, today)),
     fits: fits as Record<string, FitOverrides>,
     places: places.map(knownPlace),
-    sessions: ahead.map(({ id, title, day, placeId }) => ({
-      id,
-      title,
-      day,
-      placeId,
-      playerIds: playersOf.get(id) ?? [],
-      blocks: blocks
-        .filter((one) => one.sessionId === id)
-        .map(({ id: blockId, drillId, stepId, setting }) => ({ id: blockId, drillId, stepId, setting })),
-    })),
+    sessions,
     feeders: feeders.map(({ id, name, drillId, settings }) => ({
       id,
       name,
@@ -90,6 +81,27 @@ export async function benchesView({ db, today }: Context): Promise<BenchesView> 
       settings: JSON.parse(settings) as FeederForm['settings'],
     })),
   };
+}
+
+async function plansAhead({ db, today }: Context): Promise<BenchSession[]> {
+  const all = await sessionsBetween(db, today, dayAfter(today, daysAhead));
+  const ahead = all.filter((one) => one.state !== 'finished').slice(0, mostSessions);
+  const ids = ahead.map((one) => one.id);
+  const [blocks, playersOf] = await Promise.all([plannedBlocks(db, ids), playersOfSessions(db, ids)]);
+  const blocksOf = groupBy(blocks, (one) => one.sessionId);
+  return ahead.map(({ id, title, day, placeId }) => ({
+    id,
+    title,
+    day,
+    placeId,
+    playerIds: playersOf.get(id) ?? [],
+    blocks: (blocksOf.get(id) ?? []).map(({ id: blockId, drillId, stepId, setting }) => ({
+      id: blockId,
+      drillId,
+      stepId,
+      setting,
+    })),
+  }));
 }
 
 /** A player's rows made under the same conditions. */

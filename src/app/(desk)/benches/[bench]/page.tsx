@@ -20,7 +20,7 @@ export default async function Page({ params, searchParams }: Props) {
   const asked = await searchParams;
   const text = (key: string) => (typeof asked[key] === 'string' ? asked[key] : '');
   const context = await requestContext();
-  const view = await benchesView(context);
+  const view = await benchesView(context, bench === 'wall' || bench === 'feeder');
   const known = view.players.find((one) => one.id === text('player')) ?? view.players[0];
   const start = { playerId: known?.id ?? '', placeId: text('place'), blockId: text('block') };
   switch (bench) {
