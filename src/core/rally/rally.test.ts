@@ -13,6 +13,7 @@ import {
   sameChanceBest,
   shareOfAtLeast,
 } from './results';
+import { setOutFor } from './set-out';
 import { RallyPlayer, simulateRallies, type PlaysRallies, type Rallies } from './simulate';
 import { mixes, noSpread, spreadOf } from './spread';
 
@@ -62,6 +63,36 @@ test('without scatter it is the solver: every rally goes on for ever, always fro
   expect(played.lengths[200]).toBe(20);
   expect(player.aims.nominal.heightM).toBeCloseTo(setup.contactM, 3);
   expect(player.aims.speed(3, 0.55)).toBeCloseTo(player.aims.nominal.speedMps, 1);
+});
+
+test.each([
+  ['volley', 2.5, 1.6, 'yellow', 'tennis'],
+  ['floor first', 3, 1.8, 'yellow', 'tennis'],
+  ['table', 1.75, 1.1, 'table tennis', 'table tennis'],
+  ['one bounce', 1.5, 1.1, 'table tennis', 'table tennis'],
+  ['one bounce', 5, 1.6, 'yellow', 'tennis'],
+] as const)('without scatter %s from %p m goes on for ever too', (shot, distanceM, markM, ball, sport) => {
+  const out = { shot, distanceM, markM, ball, floor: 'wood', wall: 'brick', ceilingM: null } as const;
+  const played = setOutFor(out, { age: 13, sport, heightM: 1.56, reach: { ...reach, highM: 1.56 } })!;
+  expect(simulateRallies(new RallyPlayer(played), noSpread, { rallies: 5, most: 50, seed: 1 }).unended).toBe(
+    5,
+  );
+});
+
+test('no mark, no set-up: a ball that never comes up to the hand', () => {
+  const out = {
+    shot: 'one bounce',
+    distanceM: 3,
+    markM: 0.2,
+    ball: 'indoor foam',
+    floor: 'lawn',
+    wall: 'brick',
+  } as const;
+  const child = { age: 8, sport: 'tennis', heightM: 1.27, reach } as const;
+  expect(setOutFor({ ...out, ceilingM: 1.5 }, child)).toBeNull();
+  // A mark that is too low is lifted until the ball comes up.
+  const lifted = setOutFor({ ...out, ball: 'orange', floor: 'wood', ceilingM: null }, child)!;
+  expect(lifted.setup.targetM).toBeGreaterThan(0.2);
 });
 
 test('the same seed plays the same rallies; another plays others', () => {

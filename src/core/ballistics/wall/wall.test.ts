@@ -141,6 +141,30 @@ test('harder out is sooner back, off the wall faster, and bounces further away',
   expect(paceChange(yard, one, 1)!.offWallChange).toBeCloseTo(0, 3);
 });
 
+test('harder out is sooner back for every ball, distance and mark, with a bounce or without', () => {
+  let seen = 0;
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...ballKinds),
+      num(1.5, 5),
+      num(1, 2.2),
+      fc.constantFrom('one bounce' as const, 'volley' as const),
+      num(1.03, 1.3),
+      (ball, distanceM, targetM, shot, factor) => {
+        const setup = { ...yard, ball, distanceM, targetM, shot, contactM: shot === 'volley' ? 1 : 0.4 };
+        const answer = solveWall(setup);
+        const change = answer.ok ? paceChange(setup, answer.solution, factor) : null;
+        if (!change) return;
+        seen++;
+        expect(change.lessS).toBeGreaterThan(0);
+        expect(change.offWallChange).toBeGreaterThan(0);
+      },
+    ),
+    { numRuns: 80, seed: 4 },
+  );
+  expect(seen).toBeGreaterThan(30);
+});
+
 test('a deader ball comes up lower where the player stands', () => {
   const order: readonly BallKind[] = ['yellow', 'green', 'orange', 'red', 'indoor foam'];
   const highest = order.map((ball) => {
