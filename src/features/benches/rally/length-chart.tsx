@@ -3,6 +3,7 @@ import { rallyEnds } from '@/core/ballistics/wall/exchange';
 import type { RallyAnswer } from '@/core/rally/job';
 import { shareOfAtLeast } from '@/core/rally/results';
 import { percent } from '@/core/words';
+import { YGrid } from '@/ui/y-grid';
 
 const [width, height] = [640, 270];
 const margin = { left: 50, right: 20, top: 16, bottom: 40 };
@@ -36,21 +37,13 @@ export function LengthChart({ answer }: { answer: RallyAnswer }) {
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
-      {y.ticks(5).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={margin.left}
-            x2={width - margin.right}
-            y1={y(tick)}
-            y2={y(tick)}
-            stroke="var(--line)"
-            strokeWidth="0.7"
-          />
-          <text x={margin.left - 8} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--soft)">
-            {Math.round(tick * 100)} %
-          </text>
-        </g>
-      ))}
+      <YGrid
+        y={y}
+        ticks={5}
+        from={margin.left}
+        to={width - margin.right}
+        words={(tick) => `${Math.round(tick * 100)} %`}
+      />
       {lengths.map((n) => (
         <g key={n}>
           <rect

@@ -2,6 +2,7 @@ import { line, scaleLinear } from 'd3';
 import { ballNumbers, balls, type BallKind } from '@/core/ballistics/balls';
 import { rise, terminalMps } from '@/core/ballistics/drop';
 import { g } from '@/core/gravity';
+import { YGrid } from '@/ui/y-grid';
 import { Body } from '../body';
 
 /** A ball that goes up and comes down, to be drawn. Heights over the floor in metres. */
@@ -65,21 +66,7 @@ export function TossDrawing({
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
-      {y.ticks(6).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={margin.left}
-            x2={width - margin.right}
-            y1={y(tick)}
-            y2={y(tick)}
-            stroke="var(--line)"
-            strokeWidth="0.7"
-          />
-          <text x={margin.left - 6} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--soft)">
-            {tick} m
-          </text>
-        </g>
-      ))}
+      <YGrid y={y} ticks={6} from={margin.left} to={width - margin.right} words={(tick) => `${tick} m`} />
       {x.ticks(6).map((tick) => (
         <text key={tick} x={x(tick)} y={floor + 18} textAnchor="middle" fontSize="12" fill="var(--soft)">
           {tick} s

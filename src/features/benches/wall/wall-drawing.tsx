@@ -6,6 +6,7 @@ import type { Forgiveness } from '@/core/ballistics/wall/forgive';
 import { hitFromM, type WallSetup } from '@/core/ballistics/wall/setup';
 import type { WallSolution } from '@/core/ballistics/wall/solve';
 import { Body } from '../body';
+import { YGrid } from '@/ui/y-grid';
 
 const [width, height] = [860, 268];
 const margin = { left: 62, right: 24, top: 10, bottom: 26 };
@@ -61,14 +62,7 @@ export function WallDrawing({
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
-      {y.ticks(5).map((tick) => (
-        <g key={tick}>
-          <line x1={x(0)} x2={right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" strokeWidth="0.7" />
-          <text x={x(0) - 18} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--soft)">
-            {tick} m
-          </text>
-        </g>
-      ))}
+      <YGrid y={y} ticks={5} from={x(0)} to={right} gap={18} words={(tick) => `${tick} m`} />
       {x.ticks(Math.ceil(far)).map((tick) => (
         <g key={tick}>
           <line x1={x(tick)} x2={x(tick)} y1={floor} y2={floor + 5} stroke="var(--ink)" strokeWidth="1.5" />
