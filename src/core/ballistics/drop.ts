@@ -4,9 +4,6 @@ import { g } from '../gravity';
  * Closed forms of straight up and down. Vacuum and quadratic drag, any textbook of mechanics.
  */
 
-/** Seconds a ball kept bouncing to a height takes from touch to touch without drag: 2 √(2h/g). */
-export const vacuumPeriodS = (heightM: number): number => 2 * Math.sqrt((2 * heightM) / g);
-
 /** Speed at which drag balances gravity, m/s. @param dragPerM ½ρAC_d/m, 1/m, > 0 */
 export const terminalMps = (dragPerM: number): number => Math.sqrt(g / dragPerM);
 

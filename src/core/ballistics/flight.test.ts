@@ -1,8 +1,9 @@
 import fc from 'fast-check';
+import { apexS } from '../calls/beat';
 import { g } from '../gravity';
 import { ballKinds, ballNumbers, balls, type BallNumbers } from './balls';
 import { bounce } from './bounce';
-import { fall, rise, terminalMps, vacuumPeriodS } from './drop';
+import { fall, rise, terminalMps } from './drop';
 import { fine, Flight } from './flight';
 import { flyTo, type PathPoint } from './fly';
 import { launched, X, Y, type Motion } from './motion';
@@ -87,7 +88,7 @@ describe('closed forms (any textbook of mechanics)', () => {
     [0.4, 105],
     [0.6, 86],
   ])('a bounce kept at %p m: %p a minute', (h, perMin) => {
-    expect(60 / vacuumPeriodS(h)).toBeCloseTo(perMin, -0.3);
+    expect(60 / (2 * apexS(h))).toBeCloseTo(perMin, -0.3);
   });
 });
 

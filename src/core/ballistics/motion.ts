@@ -45,5 +45,4 @@ export const speedOf = (m: Motion): number => hypot(m[3]!, m[4]!, m[5]!);
 
 export const radians = (degrees: number): number => (degrees * PI) / 180;
 export const degrees = (angle: number): number => (angle * 180) / PI;
-export const perMinute = (radPerS: number): number => (radPerS * 60) / (2 * PI);
 export const fromPerMinute = (turns: number): number => (turns * 2 * PI) / 60;

@@ -1,5 +1,5 @@
 import type { Feed } from '../ballistics/feed/feeder';
-import type { FeedTiming } from '../ballistics/feed/interval';
+import { reactionS, swingS, type FeedTiming } from '../ballistics/feed/interval';
 import type { Lob } from '../ballistics/feed/ramp';
 import type { Explanation } from '../explain';
 
@@ -33,7 +33,7 @@ export function explainInterval(one: Feed, timing: FeedTiming, wayS: number): Ex
       'Feed to contact + swing + way back to the start place, so that the player stands ready when the next ball is fed.',
     inputs: [
       { label: 'Feed to contact', value: s(one.contactS) },
-      { label: 'Swing', value: '0.5 s', from: 'our own choice' },
+      { label: 'Swing', value: s(swingS), from: 'our own choice' },
       { label: 'Way back', value: s(wayS), from: 'distance ÷ speed, as set' },
     ],
     source: 'Adding up.',
@@ -50,7 +50,7 @@ export function explainReady(timing: FeedTiming): Explanation {
       {
         label: 'To spare at the ball',
         value: s(timing.toSpareS),
-        from: 'after 0.35 s of seeing it and the way there',
+        from: `after ${reactionS} s of seeing it and the way there`,
       },
     ],
     source: 'Common practice; the reaction is our own choice.',

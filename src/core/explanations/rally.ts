@@ -1,6 +1,7 @@
 import { degrees } from '../ballistics/motion';
 import type { Explanation } from '../explain';
 import type { Estimate } from '../rally/forecast';
+import { candidateCount, playedRallies } from '../rally/fit';
 import type { RallyAnswer } from '../rally/job';
 import { counted, percent } from '../words';
 
@@ -24,8 +25,7 @@ export function sureness({ fit }: RallyAnswer): string {
   return fit.atEdge ? `${from} The rows lie at the end of what is looked at: the range is open there.` : from;
 }
 
-const law =
-  'The scatter of speed, height and side that makes the logged rows most likely is looked for among 84 candidates: each is played 500 times where the rows were made. Then ten thousand rallies are played at the next set-up. Every hit is meant to bring the ball back to its place, scatters, and is met where a step reaches; the next hit is made from there.';
+const law = `The scatter of speed, height and side that makes the logged rows most likely is looked for among ${candidateCount} candidates, every other one first and then all near the best: each is played ${playedRallies} times where the rows were made. Then ten thousand rallies are played at the next set-up. Every hit is meant to bring the ball back to its place, scatters, and is met where a step reaches; the next hit is made from there.`;
 const source =
   'Flight and bounce as on the wall bench; fit by likelihood, range by the likelihood ratio (95 %, 2 Δ log L ≤ 3.84). The shares of scatter and the reach are our own choices.';
 export const rallyLaw = { formula: law, source } as const;

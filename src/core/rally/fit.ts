@@ -37,6 +37,8 @@ export const fewMisses = 25;
 
 /** Scales looked at: from a quarter to four times the unit. */
 const scales = 21;
+/** Scatters looked at: every scale of every mix. */
+export const candidateCount = scales * mixes.length;
 const [smallest, largest] = [0.25, 4];
 const scaleAt = (k: number): number => smallest * (largest / smallest) ** (k / (scales - 1));
 const stepOf = (scale: number): number =>
@@ -45,7 +47,7 @@ const stepOf = (scale: number): number =>
 const worthALook = 8;
 
 /** Rallies played for each candidate and set-up, and where they are stopped. */
-const playedRallies = 500;
+export const playedRallies = 500;
 const playedMost = 50;
 /** 95 % point of chi squared with one degree of freedom, any table; half of it in log likelihood. */
 const withinLog = 3.841 / 2;

@@ -1,7 +1,7 @@
 import type { BallKind } from '../ballistics/balls';
 import type { FloorKind, WallKind } from '../ballistics/surfaces';
 import { topSpeedFor } from '../ballistics/wall/advise';
-import { comfortShare, type Reach } from '../ballistics/wall/reach';
+import { handHeightM, type Reach } from '../ballistics/wall/reach';
 import type { Shot, WallSetup } from '../ballistics/wall/setup';
 import { solveWall } from '../ballistics/wall/solve';
 import type { RallySetting } from './simulate';
@@ -28,25 +28,14 @@ export interface Rallier {
 /** How far a mark is lifted, in tenths of a metre, before a set-up is given up. */
 const mostLifts = 20;
 
-/** Height of the hand in a shot, as a share of the body's height; over a table it is the table's. Ours. */
-const handShares = {
-  'one bounce': comfortShare,
-  volley: 0.75,
-  down: comfortShare,
-  'floor first': 1.25,
-  table: 0,
-} as const;
-const overTableM = 0.95;
-
 /**
  * The set-up a child plays: the ball met in comfort. Where the mark is too low for this ball to come up to the hand, it
  * is lifted until it does, as a child does who aims higher. Null when no mark works.
  */
 export function setOutFor({ markM, ...out }: SetOut, child: Rallier): RallySetting | null {
-  const handM = out.shot === 'table' ? overTableM : handShares[out.shot] * child.heightM;
   const base: WallSetup = {
     ...out,
-    contactM: Math.round(100 * handM) / 100,
+    contactM: handHeightM(out.shot, child.heightM),
     targetM: markM,
     meet: 'falling',
     // A logged rally was hit as hard as it had to be.

@@ -91,7 +91,3 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
     </label>
   );
 }
-
-/** Options whose words are their own names. */
-export const plainOptions = <T extends string>(values: readonly T[]) =>
-  values.map((value) => ({ value, text: value }));

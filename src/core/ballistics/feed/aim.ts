@@ -1,3 +1,4 @@
+import { g } from '../../gravity';
 import { degrees } from '../motion';
 import { feed, feederLimits, type FeederPlace, type FeederSettings } from './feeder';
 
@@ -29,8 +30,8 @@ export function aimFeeder(settings: FeederSettings, place: FeederPlace, spot: Sp
     return { alongM: one.landM ?? beyond, apexM: one.apexM };
   };
   // Dials: level and upward speed. Vacuum is the first guess.
-  let up = Math.sqrt(2 * 9.81 * (spot.apexM - place.mouthM));
-  let level = spot.alongM / (up / 9.81 + Math.sqrt((2 * spot.apexM) / 9.81));
+  let up = Math.sqrt(2 * g * (spot.apexM - place.mouthM));
+  let level = spot.alongM / (up / g + Math.sqrt((2 * spot.apexM) / g));
   let solved = false;
   for (let round = 0; round < 40 && !solved; round++) {
     const at = fly(level, up);

@@ -78,11 +78,6 @@ export function heightSpreadM(heightM: number, periodS: number, spreadS: number)
   return (2 * heightM * spreadS) / periodS;
 }
 
-/** Spread of time that a spread of height allows: the other way round. */
-export function timeSpreadS(heightM: number, periodS: number, spreadM: number): number {
-  return (spreadM * periodS) / (2 * heightM);
-}
-
 /** Tries before a ball that nobody moves lies nearly still: bounces over five centimetres. Shows how dead it is. */
 export function bouncesAlone(ball: BallKind, face: FaceKind, heightM: number): number {
   let height = heightM;

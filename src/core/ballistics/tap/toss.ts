@@ -1,4 +1,5 @@
 import { g } from '../../gravity';
+import { beltShare } from '../../fit/body';
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { fall, rise } from '../drop';
 import { ballEnds, spreadOver, type BallInstead } from '../spread-over';
@@ -49,11 +50,8 @@ export function tossSpreadM(ball: BallKind, airS: number): number {
   return spreadOver(heightM(), ballEnds(ball), heightM).spread.heightM;
 }
 
-/** Height over the hand that claps need without drag, metres: g t²/8. */
-export const vacuumTossM = (airS: number): number => (g * airS * airS) / 8;
-
 /** The hand at waist height, metres. */
-export const handM = (bodyM: number): number => 0.6 * bodyM;
+export const handM = (bodyM: number): number => beltShare * bodyM;
 
 /** A throw through a hoop over the child and back down to the hand. */
 export interface HoopToss extends Toss {

@@ -1,4 +1,4 @@
-import { comfortShare } from './reach';
+import { handHeightM, overheadM } from './reach';
 import type { WallSetup } from './setup';
 import { wallLimits } from './setup';
 import { solveWall, type WallSolution } from './solve';
@@ -124,16 +124,17 @@ export function setupFor(
 ): WallSetup | null {
   const { age, heightM, sport } = child;
   const usualM = usualDistanceM(age, sport);
-  const over: Partial<WallSetup> =
-    setup.shot === 'table'
-      ? { contactM: 0.95, distanceM: round(setup.tableGapM + setup.tableLengthM + 0.2) }
-      : setup.shot === 'floor first'
-        ? { contactM: round(1.25 * heightM), distanceM: usualM }
-        : setup.shot === 'volley'
-          ? { contactM: round(0.75 * heightM), distanceM: 0.75 * usualM }
-          : setup.shot === 'down'
-            ? { contactM: round(comfortShare * heightM), hitM: round(1.25 * heightM), distanceM: usualM }
-            : { contactM: round(comfortShare * heightM), distanceM: usualM };
+  const { shot } = setup;
+  const over: Partial<WallSetup> = {
+    contactM: handHeightM(shot, heightM),
+    distanceM:
+      shot === 'table'
+        ? round(setup.tableGapM + setup.tableLengthM + 0.2)
+        : shot === 'volley'
+          ? 0.75 * usualM
+          : usualM,
+    ...(shot === 'down' && { hitM: overheadM(heightM) }),
+  };
   const start = { ...setup, ...over, topSpeedMps: topSpeedFor(age, sport) };
   for (let targetM = Math.ceil(10 * start.contactM) / 10; targetM <= setup.wallTopM; targetM += 0.1) {
     const tried = { ...start, targetM: round(targetM) };

@@ -1,4 +1,5 @@
 import { bodyShare } from '../../fit/body';
+import type { Shot } from './setup';
 
 /** Where a player can still play a ball, round the place it should come to. Metres. */
 export interface Reach {
@@ -36,4 +37,22 @@ export function reachOf(body: {
 }
 
 /** Where a ball is met in comfort: half-way between knee and hip. Common practice of the trade. */
-export const comfortShare = (bodyShare.knee + bodyShare.hip) / 2;
+const comfortShare = (bodyShare.knee + bodyShare.hip) / 2;
+
+/** Height a ball is met at in each shot, as a share of the body's: comfort, chest, overhead. Ours but for the comfort. */
+const handShares = {
+  'one bounce': comfortShare,
+  volley: 0.75,
+  down: comfortShare,
+  'floor first': 1.25,
+} as const;
+/** Over a table: a hand's breadth over its edge, metres. Ours. */
+const overTableM = 0.95;
+
+/** Height of the hand in a shot, metres, to a centimetre. */
+export function handHeightM(shot: Shot, bodyM: number): number {
+  return shot === 'table' ? overTableM : Math.round(100 * handShares[shot] * bodyM) / 100;
+}
+
+/** Height of a hit from overhead, metres. */
+export const overheadM = (bodyM: number): number => handHeightM('floor first', bodyM);

@@ -1,10 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { ballKinds, balls } from '@/core/ballistics/balls';
-import { aimFeeder } from '@/core/ballistics/feed/aim';
 import { feed, feedSpread, landingMap, type FeederSettings } from '@/core/ballistics/feed/feeder';
 import { feedTiming } from '@/core/ballistics/feed/interval';
+import { usualFeed } from '@/core/ballistics/feed/usual-feed';
 import { feederPlaceOf, usualStand, type FeederStand } from '@/core/ballistics/feed/stand';
 import type { PathPoint } from '@/core/ballistics/fly';
 import { courtKinds, courts } from '@/core/ballistics/net/courts';
@@ -15,8 +14,9 @@ import type { FeederSetting } from '@/core/setting';
 import type { BenchesView } from '@/server/views/benches';
 import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
-import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
+import { chosenChild, childOptions, floorHere, placeOptions } from '../child';
 import { Choice } from '../dial';
+import { BallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { WriteSetting } from '../write-setting';
 import { FeedDrawing } from './feed-drawing';
@@ -25,30 +25,6 @@ import { LobRamp } from './lob-ramp';
 import { MachineDials } from './machine-dials';
 import { SavedFeeders } from './saved-feeders';
 import { SpotAndArc } from './spot-and-arc';
-
-const firstMachine = (ball: FeederSettings['ball']): FeederSettings => ({
-  ball,
-  speedMps: 10.5,
-  elevationDeg: 24,
-  spinPerMin: 0,
-  sideDeg: 0,
-  intervalS: 4,
-  scatterPercent: 3,
-  scatterDeg: 1.5,
-});
-
-/** A feed to begin with: 1.75 m in front of the player, a metre over the net. */
-function firstFeed(child: BenchChild, stand: FeederStand): FeederSettings {
-  const machine = firstMachine(child.ball);
-  const place = feederPlaceOf(stand, 'court', null);
-  const table = stand.court === 'table';
-  const aimed = aimFeeder(machine, place, {
-    alongM: stand.playerM - (table ? 0.9 : 1.75),
-    sideM: 0,
-    apexM: place.netM + (table ? 0.25 : 1),
-  });
-  return aimed.ok ? aimed.settings : machine;
-}
 
 /** The feeder bench: where the simulated machine's balls land, when they are due, and the other way round. */
 export function FeederBench({
@@ -64,7 +40,7 @@ export function FeederBench({
   const [stand, setStand] = useState<FeederStand>(() =>
     usualStand(child.sport === 'tennis' ? 'red' : 'table'),
   );
-  const [machine, setMachine] = useState<FeederSettings>(() => firstFeed(child, stand));
+  const [machine, setMachine] = useState<FeederSettings>(() => usualFeed(child.ball, stand));
   const [moving, setMoving] = useState({ distanceM: 2, speedMps: 2.2 });
   const [kept, setKept] = useState({ name: '', drillId: 'retreat-for-the-high-ball' });
   const turn = (more: Partial<FeederSettings>) => setMachine({ ...machine, ...more });
@@ -120,15 +96,10 @@ export function FeederBench({
             onChange={(court) => {
               const next = usualStand(court);
               setStand(next);
-              setMachine(firstFeed(child, next));
+              setMachine(usualFeed(child.ball, next));
             }}
           />
-          <Choice
-            label="Ball"
-            value={machine.ball}
-            options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
-            onChange={(ball) => turn({ ball })}
-          />
+          <BallChoice value={machine.ball} onChange={(ball) => turn({ ball })} />
           <MachineDials stand={stand} machine={machine} onStand={setStand} onTurn={turn} />
         </div>
       }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import { ballKinds, balls, type BallKind } from '@/core/ballistics/balls';
+import { type BallKind } from '@/core/ballistics/balls';
 import { courtKinds, courts, type CourtKind } from '@/core/ballistics/net/courts';
 import {
   directions,
@@ -18,6 +18,7 @@ import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
 import { chosenChild, childOptions, type BenchChild } from '../child';
 import { Choice, Dial } from '../dial';
+import { BallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { CourtDrawing } from './court-drawing';
 
@@ -120,12 +121,7 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
               });
             }}
           />
-          <Choice
-            label="Ball"
-            value={asked.ball}
-            options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
-            onChange={(ball) => change({ ball })}
-          />
+          <BallChoice value={asked.ball} onChange={(ball) => change({ ball })} />
           <div className="border-t-2 border-line pt-1">
             <Dial
               label="Met so far from the net"

@@ -4,8 +4,7 @@ import { Dices, X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { ballKinds, balls } from '@/core/ballistics/balls';
-import { wallKinds, walls } from '@/core/ballistics/surfaces';
+import { balls } from '@/core/ballistics/balls';
 import { wallLimits } from '@/core/ballistics/wall/setup';
 import { rallyLaw } from '@/core/explanations/rally';
 import { settingsIn } from '@/core/rally/fit';
@@ -18,6 +17,7 @@ import { useBook } from '@/ui/house';
 import { Law } from '../answer';
 import { chosenChild, childOptions, floorHere, placeOptions } from '../child';
 import { Choice, Dial } from '../dial';
+import { BallChoice, WallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { nextSteps, rowsAt, type NextStep } from './next-steps';
 import { RallyAnswerView } from './rally-answer';
@@ -112,18 +112,8 @@ export function RallyBench({
               change({ floor: floorHere(place), ceilingM: place?.ceilingM ?? null });
             }}
           />
-          <Choice
-            label="Ball"
-            value={out.ball}
-            options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
-            onChange={(ball) => change({ ball })}
-          />
-          <Choice
-            label="Wall"
-            value={out.wall}
-            options={wallKinds.map((value) => ({ value, text: walls[value].label }))}
-            onChange={(wall) => change({ wall })}
-          />
+          <BallChoice value={out.ball} onChange={(ball) => change({ ball })} />
+          <WallChoice value={out.wall} onChange={(wall) => change({ wall })} />
           <div className="border-t-2 border-line pt-1">
             <Dial
               label="Distance"

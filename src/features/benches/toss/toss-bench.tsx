@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { ballKinds, balls, type BallKind } from '@/core/ballistics/balls';
+import { balls, type BallKind } from '@/core/ballistics/balls';
 import { faceKinds, faces, type FaceKind } from '@/core/ballistics/tap/faces';
 import { clapRate } from '@/core/ballistics/tap/toss';
 import { tapLaw } from '@/core/explanations/tap';
@@ -11,6 +11,7 @@ import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
 import { chosenChild, childOptions, placeOptions } from '../child';
 import { Choice } from '../dial';
+import { BallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { QuestionDials } from './toss-dials';
 import { TossDrawing } from './toss-drawing';
@@ -67,12 +68,7 @@ export function TossBench({
           </fieldset>
           <Choice label="Player" value={playerId} options={childOptions(view)} onChange={setPlayer} />
           <Choice label="Place" value={placeId} options={placeOptions(view)} onChange={setPlaceId} />
-          <Choice
-            label="Ball"
-            value={ball}
-            options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
-            onChange={setBall}
-          />
+          <BallChoice value={ball} onChange={setBall} />
           {question === 'bounce on a face' && (
             <Choice
               label="Face"

@@ -1,15 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { ballKinds, balls } from '@/core/ballistics/balls';
-import { walls, wallKinds } from '@/core/ballistics/surfaces';
 import { setupFor, topSpeedFor } from '@/core/ballistics/wall/advise';
-import { comfortShare } from '@/core/ballistics/wall/reach';
+import { handHeightM } from '@/core/ballistics/wall/reach';
 import { shots, shotWords, wallLimits, type WallSetup } from '@/core/ballistics/wall/setup';
 import type { BenchesView } from '@/server/views/benches';
 import { Button } from '@/ui/button';
 import { chosenChild, childOptions, floorHere, placeOptions, type BenchChild } from '../child';
 import { Choice, Dial } from '../dial';
+import { BallChoice, WallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { placeNote } from './place-note';
 import { useWall } from './use-wall';
@@ -31,7 +30,7 @@ function firstSetup(child: BenchChild, view: BenchesView, placeId: string): Wall
     floor: floorHere(place),
     wall: 'brick',
     distanceM: 3,
-    contactM: Math.round(100 * comfortShare * child.heightM) / 100,
+    contactM: handHeightM('one bounce', child.heightM),
     targetM: 1.4,
     meet: 'falling',
     topSpeedMps: topSpeedFor(child.age, child.sport),
@@ -76,18 +75,8 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
         <div className="space-y-1.5">
           <Choice label="Player" value={playerId} options={childOptions(view)} onChange={setPlayer} />
           <Choice label="Place" value={placeId} options={placeOptions(view)} onChange={setPlace} />
-          <Choice
-            label="Ball"
-            value={setup.ball}
-            options={ballKinds.map((value) => ({ value, text: balls[value].label }))}
-            onChange={(ball) => change({ ball })}
-          />
-          <Choice
-            label="Wall"
-            value={setup.wall}
-            options={wallKinds.map((value) => ({ value, text: walls[value].label }))}
-            onChange={(wall) => change({ wall })}
-          />
+          <BallChoice value={setup.ball} onChange={(ball) => change({ ball })} />
+          <WallChoice value={setup.wall} onChange={(wall) => change({ wall })} />
           <Choice
             label="Shot"
             value={setup.shot}
