@@ -1,5 +1,7 @@
 import type { Cue, ToneName } from './timeline';
 
+const { min, PI, sin } = Math;
+
 /** The tones of a block: pitch in hertz, length in seconds, loudness 0 to 1. Ours. */
 export const tones: Readonly<Record<ToneName, { hz: number; seconds: number; gain: number }>> = {
   tick: { hz: 660, seconds: 0.12, gain: 0.4 },
@@ -21,6 +23,8 @@ export const clipAfterToneS = 0.5;
 /** When a cue's clip starts: with the cue, or after its tone. */
 export const clipAtS = (cue: Cue): number => cue.atS + (cue.tone === null ? 0 : clipAfterToneS);
 
+export type ClipSamples = (name: string) => Float32Array | undefined;
+
 /**
  * The sound of cues as one mono track.
  * @param clip samples of a spoken clip at `sampleRate`; undefined for one that is missing, which is left out
@@ -30,25 +34,44 @@ export function mixTrack(
   cues: readonly Cue[],
   forS: number,
   sampleRate: number,
-  clip: (name: string) => Float32Array | undefined,
+  clip: ClipSamples,
 ): Float32Array {
-  const track = new Float32Array(Math.ceil(forS * sampleRate));
-  const add = (atS: number, length: number, sample: (i: number) => number) => {
-    const from = Math.round(atS * sampleRate);
-    for (let i = 0; i < length && from + i < track.length; i++) track[from + i]! += sample(i);
+  return mixStretch(cues, 0, trackLength(forS, sampleRate), sampleRate, clip);
+}
+
+/** How many samples a track of so many seconds has. */
+export const trackLength = (forS: number, sampleRate: number): number => Math.ceil(forS * sampleRate);
+
+/**
+ * One stretch of the same track: stretches one after another are the whole, sample for sample.
+ * @param from its first sample, >= 0
+ * @param length how many samples, >= 0
+ */
+export function mixStretch(
+  cues: readonly Cue[],
+  from: number,
+  length: number,
+  sampleRate: number,
+  clip: ClipSamples,
+): Float32Array {
+  const stretch = new Float32Array(length);
+  const add = (atS: number, count: number, sample: (i: number) => number) => {
+    const begins = Math.round(atS * sampleRate) - from;
+    const until = Math.min(count, length - begins);
+    for (let i = Math.max(0, -begins); i < until; i++) stretch[begins + i]! += sample(i);
   };
   for (const cue of cues) {
     if (cue.tone) {
       const { hz, seconds, gain } = tones[cue.tone];
-      const length = Math.round(seconds * sampleRate);
+      const count = Math.round(seconds * sampleRate);
       const edge = edgeS * sampleRate;
-      add(cue.atS, length, (i) => {
-        const shape = Math.min(1, i / edge, (length - i) / edge);
-        return gain * shape * Math.sin((2 * Math.PI * hz * i) / sampleRate);
+      add(cue.atS, count, (i) => {
+        const shape = min(1, i / edge, (count - i) / edge);
+        return gain * shape * sin((2 * PI * hz * i) / sampleRate);
       });
     }
     const samples = cue.clip === null ? undefined : clip(cue.clip);
     if (samples) add(clipAtS(cue), samples.length, (i) => samples[i]!);
   }
-  return track;
+  return stretch;
 }

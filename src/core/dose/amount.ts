@@ -24,6 +24,12 @@ const limitsOf = Object.fromEntries(
   ]),
 );
 
+/** What the amount of a dose may be; null where the dose has none of its own. */
+export function amountLimits({ kind }: Dose): { readonly min: number; readonly max: number } | null {
+  const limits = limitsOf[kind];
+  return limits ? { min: limits.min, max: limits.max } : null;
+}
+
 /** A dose's own amount; null for a time box or a routine, which everybody shares. */
 export function amountOf(dose: Dose): number | null {
   const name = amountField[dose.kind];

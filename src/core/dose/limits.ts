@@ -1,3 +1,4 @@
+import { ownOf } from '../own';
 import type { Dose, DoseKind, RoutinePart } from './dose';
 
 /** The range and name of one field of a dose: the one home of these limits, for forms and for the server. */
@@ -83,9 +84,12 @@ function partProblems(parts: unknown): DoseProblem[] {
   return [{ field: `parts.${wrong}`, message }];
 }
 
+/** Is this the name of a kind of dose? */
+export const isDoseKind = (kind: unknown): kind is DoseKind => ownOf(doseFields, kind) !== undefined;
+
 /** A dose cut down to the fields of its kind; what is no dose is given back as it is. */
 export function onlyDoseFields(value: Record<string, unknown>): Record<string, unknown> {
-  const known = doseFields[value.kind as DoseKind];
+  const known = ownOf(doseFields, value.kind);
   if (!known) return value;
   const kept = Object.fromEntries([['kind', value.kind], ...known.map(({ name }) => [name, value[name]])]);
   if (value.kind !== 'routine' || !Array.isArray(value.parts)) return kept;

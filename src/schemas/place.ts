@@ -42,6 +42,7 @@ export const placeSchema = object({
     .max(40, 'Tables must be from 0 to 40.'),
   hazards: array()
     .of(string().oneOf(hazards, 'Hazards: one of them is not on the list.').required())
+    .max(hazards.length, 'Hazards: one of them is named twice.')
     .default([]),
   quietFrom: time('Quiet from'),
   quietTo: time('Quiet to'),

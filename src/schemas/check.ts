@@ -1,11 +1,18 @@
 import type { Schema } from 'yup';
 import { ValidationError } from 'yup';
 import { done, type Outcome, type Problem } from '@/core/outcome';
+import { misshapenIn, unsoundIn } from './bounds';
 
-/** Checks something from outside against its schema: the clean value, or every problem with its field. */
+/**
+ * Checks something from outside against its schema: the clean value, or every problem with its field. Lists are
+ * counted before they are read, and text that cannot be stored is refused whatever field it stands in.
+ */
 export function check<T>(schema: Schema<T>, value: unknown): Outcome<T> {
+  const given = orEmpty(schema, value);
+  const problem = misshapenIn(schema, given) ?? unsoundIn(given);
+  if (problem) return { ok: false, problems: [problem] };
   try {
-    return done(schema.validateSync(orEmpty(schema, value), { abortEarly: false, stripUnknown: true }));
+    return done(schema.validateSync(given, { abortEarly: false, stripUnknown: true }));
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     return { ok: false, problems: problemsOf(error) };

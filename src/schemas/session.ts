@@ -1,14 +1,15 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from 'yup';
 import type { Book } from '@/catalogue';
 import { findChange } from '@/catalogue/changes';
 import type { PlanBlock } from '@/catalogue/plan';
 import type { Dose } from '@/core/dose/dose';
-import { doseFields, doseProblems, onlyDoseFields } from '@/core/dose/limits';
+import { doseSchema } from './dose';
 import { settingSchema } from './setting';
 
 export const minutes = { min: 5, max: 240 } as const;
 const maxPlayers = 12;
 const maxBlocks = 40;
+export const maxUnanswered = 20;
 const ulidPattern = /^[0-9A-HJKMNP-TV-Z]{26}$/;
 
 const id = (what: string) =>
@@ -78,18 +79,6 @@ const playerIds = array()
 export const sessionSchema = object({ ...fields, playerIds });
 export type SessionForm = InferType<typeof sessionSchema>;
 
-/** A dose of the core, checked against the limits of its kind and cut down to its fields. */
-const dose = mixed<Dose>()
-  .required('Dose is missing: set how much.')
-  .test('dose', (value, context) => {
-    const kind = (value as { kind?: unknown } | undefined)?.kind;
-    if (typeof kind !== 'string' || !(kind in doseFields))
-      return context.createError({ message: `Dose must be one of ${Object.keys(doseFields).join(', ')}.` });
-    const first = doseProblems(value as Dose)[0];
-    return first ? context.createError({ message: first.message }) : true;
-  })
-  .transform((value: Record<string, unknown> | null) => value && onlyDoseFields(value));
-
 const whole = (name: string, min: number, max: number, unset: number) =>
   number()
     .default(unset)
@@ -110,7 +99,7 @@ const blockSchema = (book: Book) =>
     id: id('Block'),
     drillId: string().required('Drill is missing: choose one from the catalogue.'),
     stepId: string().required('Step is missing: choose a step of the ladder.'),
-    dose,
+    dose: doseSchema('Dose'),
     changes: array()
       .of(
         string()
@@ -164,6 +153,14 @@ export const planSchema = (book: Book) =>
     ...fields,
     playerIds,
     revision: number().required('Revision is missing: reload the page.').integer().min(1),
+    /** What the screen calls this save, and those before it whose answer it never got. */
+    saveId: string()
+      .matches(ulidPattern, 'This save has no name of ours: reload the page.')
+      .default(undefined),
+    unanswered: array()
+      .of(id('A save'))
+      .default([])
+      .max(maxUnanswered, 'Too many saves are unanswered: reload the page.'),
     blocks: array()
       .of(blockSchema(book))
       .required('Blocks is missing.')
@@ -171,9 +168,15 @@ export const planSchema = (book: Book) =>
       .test(
         'once',
         'Blocks: one block is in the plan twice; reload the page.',
-        (blocks) => new Set(blocks?.map((b) => b.id)).size === blocks?.length,
+        (blocks) => new Set(blocks?.map((b) => b?.id)).size === blocks?.length,
       ),
   });
-export type PlanForm = Omit<InferType<ReturnType<typeof planSchema>>, 'blocks'> & {
+/** A plan as it stands on record. */
+export type PlanForm = Omit<InferType<ReturnType<typeof planSchema>>, 'blocks' | 'saveId' | 'unanswered'> & {
   readonly blocks: readonly PlanBlock[];
+};
+/** A plan on its way to be saved. */
+export type PlanSave = PlanForm & {
+  readonly saveId?: string;
+  readonly unanswered?: readonly string[];
 };

@@ -6,9 +6,9 @@ import * as types from '@/catalogue/types';
 import { measures } from '@/core/counting/measure';
 import { doseFields } from '@/core/dose/limits';
 import published from '../../docs/catalogue.schema.json';
-import { bundleOf } from './house';
-import { check } from './schemas/check';
-import { bundleSchema } from './schemas/drill';
+import { bundleOf } from '@/server/drill-file';
+import { check } from './check';
+import { bundleSchema } from './drill';
 
 /* The published JSON Schema, read by a validator that is not ours (ajv), says the same as the schema of the doors. */
 const ajv = new Ajv({ allErrors: true, strict: true, strictTypes: false, strictRequired: false });

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { findCard } from '@/catalogue/cards';
 import { isKitThing } from '@/catalogue/kit';
 import {
@@ -27,7 +27,8 @@ import { callSetNames } from '@/core/calls/call-sets';
 import { callPaces } from '@/core/calls/schedule';
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Dose, DoseKind } from '@/core/dose/dose';
-import { doseFields, doseProblems, onlyDoseFields } from '@/core/dose/limits';
+import { ownOf } from '@/core/own';
+import { doseSchema } from './dose';
 
 /*
  * A drill as it is written, imported and kept: the one schema for the catalogue, for own drills, and for files.
@@ -49,6 +50,7 @@ const listOf = <T extends string>(name: string, values: readonly T[]) =>
   array()
     .of(oneOf(name, values))
     .required(`${name} is missing: give a list, which may be empty.`)
+    .max(values.length, `${name}: one of them is named twice.`)
     .test('once', `${name}: one of them is named twice.`, (list) => new Set(list).size === list?.length);
 
 const within = (name: string, min: number, max: number) =>
@@ -80,20 +82,9 @@ export const dosesOf: Readonly<Record<Measure, readonly DoseKind[]>> = {
   lap: ['course'],
 };
 
-const dose = (name: string) =>
-  mixed<Dose>()
-    .required(`${name} is missing: set how much.`)
-    .test('dose', (value, context) => {
-      const kind = (value as { kind?: string } | undefined)?.kind;
-      if (!kind || !(kind in doseFields))
-        return context.createError({
-          message: `${name} must be one of ${Object.keys(doseFields).join(', ')}.`,
-        });
-      const first = doseProblems(value as Dose)[0];
-      return first ? context.createError({ message: `${name}: ${first.message}` }) : true;
-    })
-    .transform((value: Record<string, unknown> | null) => value && onlyDoseFields(value));
+const dose = (name: string) => doseSchema(name, true);
 
+const mostSteps = 12;
 const stepId = /^[a-z0-9][a-z0-9-]{0,59}$/;
 
 const stepSchema = object({
@@ -163,7 +154,7 @@ const stepSchema = object({
       path: `${context.path}.doses`,
       message: `${step.title}: all four doses must be of one kind.`,
     });
-  const fitting = step.measure && dosesOf[step.measure as Measure];
+  const fitting = ownOf(dosesOf, step.measure);
   if (fitting && kinds[0] && !fitting.includes(kinds[0]))
     return context.createError({
       path: `${context.path}.doses`,
@@ -186,6 +177,12 @@ const kitName = (name: string) =>
       ({ value }) => `${name} “${value}” is not on the kit list: choose one that is.`,
       (item) => isKitThing(item ?? ''),
     );
+
+const order = (name: string) =>
+  array()
+    .of(string().required(`Order ${name}: a step is missing its id.`))
+    .required(`Order ${name} is missing.`)
+    .max(mostSteps, `Order ${name} must name every step once.`);
 
 const faultSchema = object({
   fault: text('Fault', 200),
@@ -226,7 +223,10 @@ export const drillSchema = object({
         item: kitName('Kit'),
         count: within('Count', 1, 100).integer('Count must be a whole number.'),
         per: oneOf('Kit for each', kitPers),
-        standIns: array().of(kitName('Stand-in')).required('Stand-ins: give a list, which may be empty.'),
+        standIns: array()
+          .of(kitName('Stand-in'))
+          .required('Stand-ins: give a list, which may be empty.')
+          .max(10, 'Stand-ins: at most ten.'),
       }),
     )
     .required('Kit is missing: give a list, which may be empty.')
@@ -242,7 +242,8 @@ export const drillSchema = object({
         .required('Card is missing its name.')
         .test('known', 'Card: there is no such starting point.', (id) => findCard(id ?? '') !== undefined),
     )
-    .required('Cards: give a list, which may be empty.'),
+    .required('Cards: give a list, which may be empty.')
+    .max(12, 'Cards: at most twelve.'),
   warms: listOf('Warms', warmths),
   fit: listOf('Fit', fitKeys),
   setUpS: sourced('Set-up seconds', 0, 600),
@@ -260,6 +261,7 @@ export const drillSchema = object({
         text: text('Checkpoint', 160),
       }),
     )
+    .max(12, 'Checkpoints of a school: at most twelve.')
     .default(undefined),
   faults: array()
     .of(faultSchema)
@@ -269,7 +271,8 @@ export const drillSchema = object({
   care: array()
     .of(object({ text: text('Care', 200), origin: origin('Care') }))
     .required('Care is missing: write at least one sentence.')
-    .min(1, 'Care: write at least one sentence.'),
+    .min(1, 'Care: write one to eight sentences.')
+    .max(8, 'Care: write one to eight sentences.'),
   spices: listOf('Spices', spices),
   easings: listOf('Easings', easings),
   recap: object({
@@ -284,15 +287,15 @@ export const drillSchema = object({
     .of(stepSchema)
     .required('Steps are missing: write at least one.')
     .min(1, 'Steps: write at least one.')
-    .max(12, 'Steps: at most twelve.')
+    .max(mostSteps, 'Steps: at most twelve.')
     .test(
       'once',
       'Steps: two steps have the same id.',
-      (steps) => new Set(steps?.map((s) => s.id)).size === steps?.length,
+      (steps) => new Set(steps?.map((s) => s?.id)).size === steps?.length,
     ),
   orders: object({
-    'swing first': array().of(string().required()).required(),
-    'feet first': array().of(string().required()).required(),
+    'swing first': order('swing first'),
+    'feet first': order('feet first'),
     usual: oneOf('Usual order', ['swing first', 'feet first'] as const),
     why: text('Why', 200),
   }).default(undefined),
@@ -304,7 +307,7 @@ export const drillSchema = object({
       path: 'players.max',
       message: 'Players at once must not be under the fewest players.',
     });
-  const ids = new Set(drill.steps?.map((step) => step.id));
+  const ids = new Set(drill.steps?.map((step) => step?.id));
   for (const order of ['swing first', 'feet first'] as const) {
     const named = drill.orders?.[order];
     if (named && (named.length !== ids.size || named.some((id) => !ids.has(id))))
@@ -326,17 +329,24 @@ export function asDrill(form: DrillForm): Drill {
 export const bundleFormat = 'vowstep-catalogue';
 export const bundleVersion = 2;
 
-/** A file of drills: what is exported, and what an import takes. */
-export const bundleSchema = object({
+const mostDrills = 100;
+const bundleHead = {
   format: string()
     .oneOf([bundleFormat], `Format must be ${bundleFormat}: this is another kind of file.`)
     .required('Format is missing: this is no file of drills.'),
   version: number()
     .oneOf([bundleVersion], `Version must be ${bundleVersion}.`)
     .required('Version is missing.'),
-  drills: array()
-    .of(drillSchema)
+};
+const drillList = <T extends Schema>(of: T) =>
+  array()
+    .of(of)
     .required('Drills are missing: this file holds none.')
     .min(1, 'Drills are missing: this file holds none.')
-    .max(100, 'Drills: at most a hundred at a time.'),
-});
+    .max(mostDrills, 'Drills: at most a hundred at a time.');
+
+/** A file of drills: what is exported, and what an import takes. */
+export const bundleSchema = object({ ...bundleHead, drills: drillList(drillSchema) });
+
+/** The same with its drills unread: each of them takes some milliseconds to check. */
+export const bundleFileSchema = object({ ...bundleHead, drills: drillList(mixed<object>().required()) });

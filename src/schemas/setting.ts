@@ -12,6 +12,7 @@ import { ballKinds } from '@/core/ballistics/balls';
 import { feederLimits } from '@/core/ballistics/feed/feeder';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
 import type { BlockSetting } from '@/core/setting';
+import { misshapenIn } from './bounds';
 
 const amount = (name: string, unit: string, min: number, max: number) =>
   number()
@@ -73,12 +74,15 @@ export const settingSchema = mixed<BlockSetting>()
   .default(null)
   .transform((value: unknown) => {
     const schema = schemaOf(value);
-    return value && schema.isValidSync(value)
+    return value && !misshapenIn(schema, value) && schema.isValidSync(value)
       ? (schema.cast(value, { stripUnknown: true }) as BlockSetting)
       : value;
   })
   .test('setting', (value, context) => {
     if (value === null || value === undefined) return true;
+    const misshapen = misshapenIn(schemaOf(value), value);
+    if (misshapen)
+      return context.createError({ path: `${context.path}.${misshapen.field}`, message: misshapen.message });
     try {
       schemaOf(value).validateSync(value);
       return true;

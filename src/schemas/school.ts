@@ -1,6 +1,7 @@
 import { number, object, string, type InferType } from 'yup';
-import { questions, schoolQuestions, scopes, type SchoolQuestion } from '@/catalogue/schools';
-import { fitKeys, fitLimits, type FitKey } from '@/core/fit/fit';
+import { questions, schoolQuestions, scopes } from '@/catalogue/schools';
+import { fitKeys, fitLimits } from '@/core/fit/fit';
+import { ownOf } from '@/core/own';
 
 /** A school, as chosen; an answer of null goes back to what stands above it. */
 export const schoolSchema = object({
@@ -13,11 +14,10 @@ export const schoolSchema = object({
     .required('Question is missing.'),
   answer: string().nullable().default(null),
 }).test('answer', (value, context) => {
-  const asked = schoolQuestions[value.question as SchoolQuestion] as
-    (typeof schoolQuestions)[SchoolQuestion] | undefined;
+  const asked = ownOf(schoolQuestions, value.question);
   if (value.answer === null || !asked) return true;
   const { title, answers } = asked;
-  return (answers as readonly string[]).includes(value.answer)
+  return answers.some((one) => one === value.answer)
     ? true
     : context.createError({ path: 'answer', message: `${title} must be one of: ${answers.join(', ')}.` });
 });
@@ -34,7 +34,7 @@ export const fitSchema = object({
     .default(null)
     .typeError('It must be a number, or left open.'),
 }).test('range', ({ key, value }, context) => {
-  const limits = fitLimits[key as FitKey];
+  const limits = ownOf(fitLimits, key);
   if (value === null || !limits || (value >= limits.min && value <= limits.max)) return true;
   return context.createError({ path: 'value', message: `It must be from ${limits.min} to ${limits.max}.` });
 });
