@@ -1,43 +1,70 @@
-import { correctionKinds, countKinds, eventKinds, longestText, type TouchEvent } from './event';
+import { isSoundText } from '../text';
+import {
+  clockKinds,
+  correctionKinds,
+  countKinds,
+  courtKinds,
+  eventKinds,
+  longestRecord,
+  longestText,
+  recordKinds,
+  type TouchEvent,
+} from './event';
+import { idTimeMs, isUlid } from './ulid-time';
 
 /** At most this many events in one batch: ours. A player touches four times a second; this is a minute's worth. */
 export const maxBatch = 250;
 
-const ulid = /^[0-9A-HJKMNP-TV-Z]{26}$/;
+/** So far may a device's clock be ahead of the server's, milliseconds: a day, as wrong time zones make. Ours. */
+export const mostAheadMs = 24 * 3600 * 1000;
+
 const device = /^[\w-]{1,64}$/;
-const isId = (value: unknown): boolean => typeof value === 'string' && ulid.test(value);
-const isText = (value: unknown): boolean =>
-  value === undefined || value === null || (typeof value === 'string' && value.length <= longestText);
+const isText = (value: unknown, longest = longestText): boolean =>
+  value === undefined ||
+  value === null ||
+  (typeof value === 'string' && value.length <= longest && isSoundText(value));
 const isWhole = (value: unknown, min: number, max: number): boolean =>
   Number.isInteger(value) && (value as number) >= min && (value as number) <= max;
 
-/** Latest time a device's clock may claim: the end of the year 9999. */
-const latestMs = 253_402_300_799_999;
+/** Longest time a page can have been open, milliseconds: the end of the year 9999. */
+const longestMs = 253_402_300_799_999;
 
 /**
  * What is wrong with one event that came from outside, naming the field; null when it is sound.
  * Hand-written, because this door is passed four times a second by every player.
+ * @param nowMs the time it is here, UTC milliseconds: an id or a time more than a day ahead of it is refused
  */
-export function eventProblem(event: unknown): string | null {
+export function eventProblem(event: unknown, nowMs: number): string | null {
   if (typeof event !== 'object' || event === null) return 'an event must be an object';
   const e = event as Record<keyof TouchEvent, unknown>;
-  if (!isId(e.id)) return 'id must be a ULID of 26 letters and digits';
-  if (!isId(e.blockId)) return 'blockId must be a ULID';
+  if (!isUlid(e.id)) return 'id must be a ULID of 26 letters and digits';
+  if (!isUlid(e.blockId)) return 'blockId must be a ULID';
   if (!eventKinds.includes(e.kind as never)) return `kind must be one of ${eventKinds.join(', ')}`;
   const corrects = correctionKinds.includes(e.kind as never);
   const counts = countKinds.includes(e.kind as never) || e.kind === 'fix';
-  if (e.playerId === null ? counts : !isId(e.playerId)) return 'playerId must be the ULID of a player';
+  if (e.playerId === null ? counts : !isUlid(e.playerId)) return 'playerId must be the ULID of a player';
+  if (e.playerId !== null && ofBlock.has(e.kind as string))
+    return `playerId must be null on a ${String(e.kind)}: it is for the whole block`;
   if (!isWhole(e.attempt, 1, 1000)) return 'attempt must be a whole number from 1 to 1000';
   if (e.value !== null && !(typeof e.value === 'number' && e.value >= 0 && e.value <= 100_000))
     return 'value must be null or a number from 0 to 100000';
-  if (corrects ? !isId(e.ref) : e.ref !== null)
+  if (corrects ? !isUlid(e.ref) : e.ref !== null)
     return 'ref must be a ULID on an undo or a fix and null on all else';
   if (e.kind === 'fix' && e.value === null) return 'value must be the right result on a fix';
-  if (!isText(e.text)) return `text must be null or at most ${longestText} letters`;
-  if (!isText(e.by)) return `by must be null or a name of at most ${longestText} letters`;
-  if (!isWhole(e.atMs, 0, latestMs)) return 'atMs must be UTC milliseconds, a whole number';
-  if (!isWhole(e.monoMs, 0, latestMs)) return 'monoMs must be milliseconds, a whole number from 0';
+  const longest = e.kind === 'begun' ? longestRecord : longestText;
+  if (!isText(e.text, longest)) return `text must be null or at most ${longest} whole letters`;
+  if (e.kind === 'begun' && !e.text) return 'text must say what the block is, where it is begun';
+  if (!isText(e.under)) return 'under must be null or a fingerprint';
+  if (!isText(e.by)) return `by must be null or a name of at most ${longestText} whole letters`;
+  if (!isWhole(e.atMs, 0, nowMs + mostAheadMs)) return `atMs must be UTC milliseconds, ${notAhead}`;
+  if (idTimeMs(e.id)! > nowMs + mostAheadMs) return `id must be made at its time, ${notAhead}`;
+  if (!isWhole(e.monoMs, 0, longestMs)) return 'monoMs must be milliseconds, a whole number from 0';
   if (typeof e.device !== 'string' || !device.test(e.device))
     return 'device must be 1 to 64 letters, digits or hyphens';
   return null;
 }
+
+/** Kinds that are about a block as a whole. */
+const ofBlock: ReadonlySet<string> = new Set([...clockKinds, ...courtKinds, ...recordKinds]);
+
+const notAhead = 'a whole number at most a day ahead of the server’s clock; set this device’s clock right';

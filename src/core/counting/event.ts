@@ -15,6 +15,8 @@ export const clockKinds = ['start', 'pause', 'end'] as const;
  * takes it back in (0), `swap` changes places with the block named in `text`.
  */
 export const courtKinds = ['skip', 'back', 'extend', 'share', 'out', 'swap'] as const;
+/** What a block is when it is begun, in `text`: from then on it is read from here, whatever becomes of the plan. */
+export const recordKinds = ['begun'] as const;
 /** Corrections name an event in `ref`: an undo takes it back, a fix gives its attempt another result. */
 export const correctionKinds = ['undo', 'fix'] as const;
 export const eventKinds = [
@@ -23,6 +25,7 @@ export const eventKinds = [
   ...remarkKinds,
   ...clockKinds,
   ...courtKinds,
+  ...recordKinds,
   ...correctionKinds,
 ] as const;
 
@@ -33,8 +36,9 @@ export type ClockKind = (typeof clockKinds)[number];
 export type CourtKind = (typeof courtKinds)[number];
 export type EventKind = (typeof eventKinds)[number];
 
-/** Longest text an event carries, letters. */
+/** Longest text an event carries, letters; and what a block is, for a dozen players. */
 export const longestText = 200;
+export const longestRecord = 8000;
 
 /**
  * One line of the log of a session. The log only ever grows: taking a touch back is another event.
@@ -53,7 +57,7 @@ export interface TouchEvent {
   readonly value: number | null;
   /** For a correction: the id of the event it is about (an undo can be taken back too). */
   readonly ref: string | null;
-  /** A step, change, ball, feed, block or call by its name; a note's words. */
+  /** A step, change, ball, feed, block or call by its name; a note's words; what a block is. */
   readonly text?: string | null;
   /** Who made the mark, by the name they gave; null for the coach of the session. */
   readonly by?: string | null;
@@ -62,4 +66,13 @@ export interface TouchEvent {
   /** The device's monotonic clock since its page opened, milliseconds. */
   readonly monoMs: number;
   readonly device: string;
+  /**
+   * What the player did when it was made, by a fingerprint: it travels with the event, so that the server can tell a mark
+   * that was made under another plan. It is not stored.
+   */
+  readonly under?: string | null;
 }
+
+/** Kinds that say under which step and changes they were made: all that makes a count what it is. */
+export const isMadeUnder = (kind: EventKind): boolean => madeUnder.has(kind);
+const madeUnder: ReadonlySet<EventKind> = new Set<EventKind>([...countKinds, ...adjustKinds, 'fix']);
