@@ -3,38 +3,68 @@ import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import { giveEpoch } from './epoch';
+import { fileOf, openedFile, type OpenedFile } from './identity';
+import { notNewer } from './migrations';
+import { driverWaitMs, patient } from './patience';
+import { repairText } from './repair';
 import * as schema from './schema';
+import { trouble } from './trouble';
 
-export type Database = LibSQLDatabase<typeof schema> & { $client: Client };
+export interface Database extends LibSQLDatabase<typeof schema> {
+  readonly $client: Client;
+  /**
+   * The side of it that writes: connections of its own, because those that met a lock are given up, and nothing else may
+   * be under way on them. Left out where there is only one side.
+   */
+  readonly $writer?: Database;
+  /** The file it was opened on. It hangs on the database itself: Next gives each route modules of its own. */
+  readonly $file?: OpenedFile;
+}
 /** A database or an open transaction on it. */
 export type Executor = Pick<
   Database,
   'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'all' | 'run' | 'get'
 >;
 
-const busyTimeoutMs = 5000;
-
-/**
- * Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`libsql://…`).
- * Every connection the client opens, those of transactions too, waits up to five seconds for a lock.
- */
+/** Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`libsql://…`). Locks are waited for beside other work. */
 export async function openDatabase(url: string, authToken?: string): Promise<Database> {
-  if (url.startsWith('file:'))
-    mkdirSync(path.dirname(path.resolve(url.slice('file:'.length))), { recursive: true });
-  const client = createClient({ url, authToken, timeout: busyTimeoutMs });
-  if (client.protocol === 'file') await client.execute('PRAGMA journal_mode = WAL');
-  return drizzle(client, { schema });
+  const file = fileOf(url);
+  if (file) mkdirSync(path.dirname(file), { recursive: true });
+  const open = (onClose?: () => void) =>
+    patient(createClient({ url, authToken, timeout: driverWaitMs }), onClose);
+  const writing = file ? open() : null;
+  const client = open(() => writing?.close());
+  if (file) await client.execute('PRAGMA journal_mode = WAL');
+  return Object.assign(drizzle(client, { schema }), {
+    ...(writing && { $writer: drizzle(writing, { schema }) }),
+    ...(file && { $file: openedFile(file) }),
+  });
 }
 
-/** Brings the schema up to date. Safe to run at every start. */
+export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');
+
+/**
+ * Brings a database up to date: its schema, its text, its epoch. Safe to run at every start.
+ * @throws DatabaseTrouble for one that a newer version has kept
+ */
 export async function migrateDatabase(db: Database): Promise<void> {
-  await migrate(db, { migrationsFolder: path.join(process.cwd(), 'drizzle') });
+  await notNewer(db, migrationsFolder());
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  await repairText(db);
+  await giveEpoch(db);
+}
+
+/** @throws DatabaseTrouble when what is on the disk is not whole */
+async function wholeOrTrouble({ $client }: Database): Promise<void> {
+  const { rows } = await $client.execute('PRAGMA quick_check(1)');
+  if (rows[0]?.[0] !== 'ok') throw trouble('damaged', new Error(String(rows[0]?.[0])));
 }
 
 // Next bundles routes separately: the one client of the process hangs on the global object.
 const shared = globalThis as typeof globalThis & { vowstepDatabase?: Promise<Database> };
 
-/** The application's database, at `VOWSTEP_DATABASE_URL`; opened and migrated on first use. */
+/** The application's database, at `VOWSTEP_DATABASE_URL`; opened, checked and migrated on first use. */
 export function database(): Promise<Database> {
   shared.vowstepDatabase ??= openAndMigrate().catch((error: unknown) => {
     // A failed opening must not be remembered: the next request tries again.
@@ -44,9 +74,17 @@ export function database(): Promise<Database> {
   return shared.vowstepDatabase;
 }
 
+/** Where the application's database is. */
+export const databaseUrl = (): string => process.env.VOWSTEP_DATABASE_URL ?? 'file:data/vowstep.db';
+
 async function openAndMigrate(): Promise<Database> {
-  const url = process.env.VOWSTEP_DATABASE_URL ?? 'file:data/vowstep.db';
-  const db = await openDatabase(url, process.env.VOWSTEP_DATABASE_TOKEN);
+  const db = await openDatabase(databaseUrl(), process.env.VOWSTEP_DATABASE_TOKEN);
+  if (fileOf(databaseUrl())) await wholeOrTrouble(db);
   await migrateDatabase(db);
   return db;
+}
+
+/** Puts what the journal beside it holds into the one file, so that a copy of that file is the whole book. */
+export async function putIntoOneFile({ $client }: Database): Promise<void> {
+  if ($client.protocol === 'file') await $client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
 }

@@ -1,4 +1,4 @@
-import { and, inArray, sql } from 'drizzle-orm';
+import { inArray, sql } from 'drizzle-orm';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import type { Executor } from './client';
 import { idList, jsonRows } from './json-rows';
@@ -34,21 +34,63 @@ export async function appendEvents(db: Executor, events: readonly TouchEvent[]):
   return result.rowsAffected;
 }
 
-/** The players of blocks, as `block player` keys: who may be counted where. Blocks of other sessions are left out. */
-export async function knownPairs(
+/** A block as far as a count needs it: its drill, its step and changes, and each player's own step. */
+export interface BlockWork {
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly changes: readonly string[];
+  /** Own steps by player; null for who does what the block says. */
+  readonly players: ReadonlyMap<string, string | null>;
+}
+
+/** What is planned in blocks, and who is in them. Blocks of other sessions, and those nobody planned, are left out. */
+export async function blockWorks(
   db: Executor,
   blockIds: readonly string[],
   sessionId?: string,
-): Promise<Set<string>> {
-  const own =
-    sessionId === undefined
-      ? undefined
-      : sql`${blockPlayer.blockId} in (select id from block where session_id = ${sessionId})`;
-  const rows = await db
-    .select({ blockId: blockPlayer.blockId, playerId: blockPlayer.playerId })
-    .from(blockPlayer)
-    .where(and(inArray(blockPlayer.blockId, [...blockIds]), own));
-  return new Set(rows.map((row) => `${row.blockId} ${row.playerId}`));
+): Promise<Map<string, BlockWork>> {
+  const own = sessionId === undefined ? sql`true` : sql`b.session_id = ${sessionId}`;
+  const rows = await jsonRows<[string, string, string, string, string | null, string | null]>(
+    db,
+    sql`id, drill_id, step_id, changes, player_id, own_step`,
+    sql`select b.id, b.drill_id, b.step_id, b.changes, p.player_id, p.step_id as own_step
+        from block b left join block_player p on p.block_id = b.id
+        where b.id in (${idList(blockIds)}) and ${own}`,
+  );
+  const works = new Map<string, BlockWork & { readonly players: Map<string, string | null> }>();
+  for (const [id, drillId, stepId, changes, playerId, ownStep] of rows) {
+    let work = works.get(id);
+    if (!work) {
+      work = { drillId, stepId, changes: JSON.parse(changes) as string[], players: new Map() };
+      works.set(id, work);
+    }
+    if (playerId !== null) work.players.set(playerId, ownStep);
+  }
+  return works;
+}
+
+/** The records of what blocks were when they were begun, by block, in the order of their ids. */
+export async function begunRecords(
+  db: Executor,
+  blockIds: readonly string[],
+): Promise<{ readonly blockId: string; readonly text: string }[]> {
+  const rows = await jsonRows<[string, string]>(
+    db,
+    sql`block_id, text`,
+    sql`select block_id, text from touch_event
+        where block_id in (${idList(blockIds)}) and player_id is null and kind = 'begun' order by id`,
+  );
+  return rows.map(([blockId, text]) => ({ blockId, text }));
+}
+
+/** Stored events with these ids, as they stand: what came before under the same id. */
+export async function storedAs(db: Executor, ids: readonly string[]): Promise<TouchEvent[]> {
+  const rows = await jsonRows<EventValues>(
+    db,
+    eventColumns,
+    sql`select * from touch_event where id in (${idList(ids)})`,
+  );
+  return rows.map(toEvent);
 }
 
 export async function markStale(db: Executor, blockIds: readonly string[]): Promise<void> {
@@ -120,30 +162,46 @@ export async function remarkEvents(db: Executor, blockIds: readonly string[]): P
 const mostFollowed = 2000;
 
 /**
- * Events of blocks that were stored after a place in the log, in the order stored, and the place after them. The log
- * only grows, so its row numbers do.
+ * Events of blocks that were stored after a number of the log, in the order stored, and how far they reach.
  */
 export async function eventsStoredAfter(
   db: Executor,
   blockIds: readonly string[],
   after: number,
-): Promise<{ events: TouchEvent[]; after: number }> {
+): Promise<{ readonly events: TouchEvent[]; readonly reached: Reached; readonly more: boolean }> {
   const rows = await jsonRows<[number, ...EventValues]>(
     db,
-    sql`place, ${eventColumns}`,
-    sql`select rowid as place, * from touch_event
-        where block_id in (${idList(blockIds)}) and rowid > ${after} order by rowid limit ${mostFollowed}`,
+    sql`seq, ${eventColumns}`,
+    sql`select * from touch_event
+        where block_id in (${idList(blockIds)}) and seq > ${after} order by seq limit ${mostFollowed}`,
   );
+  const events = rows.map(([, ...row]) => toEvent(row));
+  const last = rows.at(-1);
   return {
-    events: rows.map(([, ...row]) => toEvent(row)),
-    after: rows.at(-1)?.[0] ?? after,
+    events,
+    reached: last ? { seq: last[0], id: last[1] } : await reachedAt(db, after),
+    more: rows.length === mostFollowed,
   };
 }
 
-/** The place after everything that is stored. */
-export async function endOfLog(db: Executor): Promise<number> {
-  const [row] = await db.all<{ place: number | null }>(sql`select max(rowid) as place from touch_event`);
-  return row?.place ?? 0;
+/** How far a device has read the log: the number of an event, and its id, by which it can be told from another history. */
+export interface Reached {
+  readonly seq: number;
+  readonly id: string | null;
+}
+
+/** The event with a number; without an id where there is none (any more). */
+export async function reachedAt(db: Executor, seq: number): Promise<Reached> {
+  const [row] = await db.all<{ id: string }>(sql`select id from touch_event where seq = ${seq}`);
+  return { seq, id: row?.id ?? null };
+}
+
+/** How far the log reaches. */
+export async function endOfLog(db: Executor): Promise<Reached> {
+  const [row] = await db.all<{ seq: number; id: string }>(
+    sql`select seq, id from touch_event order by seq desc limit 1`,
+  );
+  return row ? { seq: row.seq, id: row.id } : { seq: 0, id: null };
 }
 
 export type AttemptRow = typeof attempt.$inferSelect;

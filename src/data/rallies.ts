@@ -28,7 +28,12 @@ export async function loggedRows(
   return jsonRows<LoggedRow>(
     db,
     sql`drill_id, step_id, ball, setting, place_id, touches, drops`,
-    sql`select a.drill_id, a.step_id, a.ball, b.setting, s.place_id, a.touches, a.drops
+    sql`select a.drill_id, a.step_id, a.ball,
+               -- As it was set out when it was begun; a block of before that was written down, as it is planned.
+               coalesce((select coalesce(e.text ->> '$.setting', 'null') from touch_event e
+                         where e.block_id = b.id and e.player_id is null and e.kind = 'begun' order by e.id limit 1),
+                        b.setting) as setting,
+               s.place_id, a.touches, a.drops
         from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id
         where a.player_id = ${playerId} and a.day >= ${sinceDay} and a.eased = 0
           and (a.drill_id, a.step_id) in (values ${pairs})

@@ -146,6 +146,8 @@ export const session = sqliteTable(
       .default('planned'),
     /** Goes up with every change of the plan: two tabs cannot overwrite each other unseen. */
     revision: integer('revision').notNull().default(1),
+    /** The last save of the plan, by the id its screen gave it: a save whose answer was lost is known again. */
+    savedAs: text('saved_as'),
     createdAtMs: integer('created_at_ms').notNull(),
     startedAtMs: integer('started_at_ms'),
     finishedAtMs: integer('finished_at_ms'),
@@ -229,7 +231,9 @@ export const blockPlayer = sqliteTable(
 export const touchEvent = sqliteTable(
   'touch_event',
   {
-    id: text('id').primaryKey(),
+    /** The log's own number: it only grows and is never given twice, so devices can follow it. */
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    id: text('id').notNull().unique(),
     blockId: text('block_id')
       .notNull()
       .references(() => block.id),
@@ -238,7 +242,7 @@ export const touchEvent = sqliteTable(
     attempt: integer('attempt').notNull(),
     value: real('value'),
     ref: text('ref'),
-    /** A step, change, ball, feed, block or call by its name; a note's words. */
+    /** A step, change, ball, feed, block or call by its name; a note's words; what a block was when it was begun. */
     text: text('text'),
     /** Who made the mark; null for the session's coach. */
     by: text('by'),
@@ -262,6 +266,8 @@ export const helperLink = sqliteTable(
     playerId: text('player_id')
       .notNull()
       .references(() => player.id),
+    /** The helper's name as the coach wrote it; what they count is signed with it. */
+    name: text('name').notNull().default(''),
     createdAtMs: integer('created_at_ms').notNull(),
     expiresAtMs: integer('expires_at_ms').notNull(),
     revokedAtMs: integer('revoked_at_ms'),
@@ -332,3 +338,12 @@ export const decision = sqliteTable(
     index('decision_by_player').on(t.playerId, t.drillId, t.decidedAtMs),
   ],
 );
+
+/**
+ * Facts about this database itself: `epoch` (a new one after a restore, so that devices look again at what is here),
+ * `probe` (the last time it was written to, to see that it can be).
+ */
+export const databaseFact = sqliteTable('database_fact', {
+  key: text('key', { enum: ['epoch', 'probe'] }).primaryKey(),
+  value: text('value').notNull(),
+});

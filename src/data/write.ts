@@ -1,18 +1,59 @@
 import type { Database, Executor } from './client';
+import { sameFile } from './identity';
 
-const queues = new WeakMap<Database, Promise<unknown>>();
+interface Line {
+  last: Promise<unknown>;
+  /** Done after every write from now on, because the process is ending. */
+  afterwards?: () => Promise<void>;
+}
+
+// Next bundles routes separately, and all of them must stand in one line: it hangs on the global object.
+const shared = globalThis as typeof globalThis & { vowstepWrites?: WeakMap<object, Line> };
+
+function lineOf(db: Database): Line {
+  const lines = (shared.vowstepWrites ??= new WeakMap());
+  let line = lines.get(db);
+  if (!line) lines.set(db, (line = { last: Promise.resolve() }));
+  return line;
+}
 
 /**
  * Runs a write in one transaction, all or nothing, one at a time in this process.
  * The file driver waits for locks without letting other work go on, so two open write transactions
  * of one process would stand in each other's way; the queue keeps them apart.
+ * @throws DatabaseTrouble when the file is no longer the one that was opened: nothing is stored where nobody finds it
  */
 export function write<T>(db: Database, work: (tx: Executor) => Promise<T>): Promise<T> {
-  const before = queues.get(db) ?? Promise.resolve();
-  const result = before.then(() => db.transaction((tx) => work(tx)));
-  queues.set(
-    db,
-    result.catch(() => undefined),
+  const line = lineOf(db);
+  const result = line.last.then(() => {
+    sameFile(db);
+    return transaction(db, work);
+  });
+  line.last = result.then(
+    () => line.afterwards?.().catch(() => undefined),
+    () => undefined,
   );
   return result;
+}
+
+/** What went wrong in the work is thrown, even when SQLite had already rolled back and a second rollback fails over it. */
+async function transaction<T>(db: Database, work: (tx: Executor) => Promise<T>): Promise<T> {
+  const failed: { error?: unknown } = {};
+  try {
+    return await (db.$writer ?? db).transaction((tx) =>
+      work(tx).catch((error: unknown) => {
+        failed.error = error;
+        throw error;
+      }),
+    );
+  } catch (error) {
+    throw failed.error ?? error;
+  }
+}
+
+/** Says that the process is ending: does something after what is being written, and after each write that still comes. */
+export function closing(db: Database, afterwards: () => Promise<void>): void {
+  const line = lineOf(db);
+  line.afterwards = afterwards;
+  line.last = line.last.then(() => afterwards().catch(() => undefined));
 }

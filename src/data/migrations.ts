@@ -1,0 +1,33 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import type { Database } from './client';
+import { trouble } from './trouble';
+
+interface Journal {
+  readonly entries: readonly { readonly when: number }[];
+}
+
+/** When the newest migration this version knows was made, milliseconds: what the migrator goes by. */
+export function newestKnown(folder: string): number {
+  const journal = JSON.parse(readFileSync(path.join(folder, 'meta', '_journal.json'), 'utf8')) as Journal;
+  return Math.max(...journal.entries.map((entry) => entry.when));
+}
+
+/** The migrations a database has had, oldest first, by when they were made; none where it is new. */
+export async function applied(db: Pick<Database, 'all'>): Promise<number[]> {
+  const [table] = await db.all(
+    sql`select name from sqlite_master where type = 'table' and name = '__drizzle_migrations'`,
+  );
+  if (!table) return [];
+  const rows = await db.all<{ at: number }>(
+    sql`select created_at as at from __drizzle_migrations order by created_at`,
+  );
+  return rows.map((row) => Number(row.at));
+}
+
+/** @throws DatabaseTrouble when a database has had migrations this version does not know */
+export async function notNewer(db: Pick<Database, 'all'>, folder: string): Promise<void> {
+  const known = newestKnown(folder);
+  if ((await applied(db)).some((at) => at > known)) throw trouble('newer');
+}

@@ -1,0 +1,60 @@
+/** What can be wrong with the database as a whole. */
+export type TroubleKind =
+  'locked' | 'read-only' | 'full' | 'damaged' | 'unreadable' | 'gone' | 'replaced' | 'newer';
+
+/** The database cannot be used as it is: one sentence says why, and the mend. */
+export class DatabaseTrouble extends Error {
+  constructor(
+    readonly kind: TroubleKind,
+    message: string,
+    options?: ErrorOptions,
+  ) {
+    super(message, options);
+    this.name = 'DatabaseTrouble';
+  }
+}
+
+const sentences: Readonly<Record<TroubleKind, string>> = {
+  locked:
+    'The database is locked by another program: close it there, then try again. Devices keep their counts.',
+  'read-only':
+    'The database cannot be written to: let this user write the file and its folder, then start again.',
+  full: 'The disk is full, so nothing more can be stored: make room. Devices keep their counts and send them again by themselves.',
+  damaged:
+    'The database is damaged, or is no database: stop, and put a backup back with npm run restore FILE.',
+  unreadable: 'The database cannot be opened or read: check the disk, and that its folder is there.',
+  gone: 'The database file was deleted while Vow Step was running: stop, and put a backup back with npm run restore FILE.',
+  replaced:
+    'The database file was replaced while Vow Step was running: stop and start again, so that nothing goes into the old one.',
+  newer:
+    'This database was kept by a newer Vow Step: start that version, or put back a backup of this one with npm run restore FILE.',
+};
+
+export const trouble = (kind: TroubleKind, cause?: unknown): DatabaseTrouble =>
+  new DatabaseTrouble(kind, sentences[kind], { cause });
+
+/** Base codes of SQLite that mean the database itself is in trouble. */
+const kinds: Readonly<Record<string, TroubleKind>> = {
+  SQLITE_BUSY: 'locked',
+  SQLITE_LOCKED: 'locked',
+  SQLITE_PROTOCOL: 'locked',
+  SQLITE_READONLY: 'read-only',
+  SQLITE_PERM: 'read-only',
+  SQLITE_FULL: 'full',
+  SQLITE_CORRUPT: 'damaged',
+  SQLITE_NOTADB: 'damaged',
+  SQLITE_FORMAT: 'damaged',
+  SQLITE_CANTOPEN: 'unreadable',
+  SQLITE_IOERR: 'unreadable',
+};
+
+/** The trouble behind an error, however often it was wrapped; null for one that is about something else. */
+export function troubleOf(error: unknown): DatabaseTrouble | null {
+  for (let at = error; at instanceof Error; at = at.cause) {
+    if (at instanceof DatabaseTrouble) return at;
+    const code = (at as { code?: unknown }).code;
+    const kind = typeof code === 'string' && Object.hasOwn(kinds, code) ? kinds[code] : undefined;
+    if (kind) return trouble(kind, error);
+  }
+  return null;
+}
