@@ -7,6 +7,7 @@ import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from './age-band';
+import type { Scoring } from './begun';
 import type { Book } from './book';
 import { changedDose, changedLoad } from './changes';
 import { paceOn } from './pace';
@@ -40,6 +41,8 @@ export interface PlanBlock {
   readonly setting: BlockSetting | null;
   /** Players who do not simply do what the block says. */
   readonly own: readonly OwnWork[];
+  /** How points were given when it was begun; left out while the drill says it. */
+  readonly scoring?: Scoring;
 }
 
 /** A block as it is before anything is put on it. */
@@ -87,8 +90,10 @@ export function workOf(book: Book, block: PlanBlock, playerId?: string): Work | 
   if (!drill || !shared) return undefined;
   const own = playerId === undefined ? undefined : ownOf(block, playerId);
   const stood = own && drill.steps.find((step) => step.id === own.stepId);
-  const step = stood && sameShape(stood, shared) ? stood : shared;
-  const dose = own && step === stood ? withAmount(block.dose, own.amount) : block.dose;
+  const standing = stood && sameShape(stood, shared) ? stood : shared;
+  const zones = block.scoring?.zones[standing.id];
+  const step = zones ? { ...standing, zones } : standing;
+  const dose = own && standing === stood ? withAmount(block.dose, own.amount) : block.dose;
   return { drill, step, dose: changedDose(dose, block.changes), out: own?.out ?? false };
 }
 

@@ -1,6 +1,6 @@
-import type { KitForm, PlaceForm } from '@/server/schemas/place';
-import type { FeederForm } from '@/server/schemas/setting';
-import type { SchoolForm } from '@/server/schemas/school';
+import type { KitForm, PlaceForm } from '@/schemas/place';
+import type { FeederForm } from '@/schemas/setting';
+import type { SchoolForm } from '@/schemas/school';
 import { coaches } from './people';
 
 /* Where the invented group trains, and with what: a long former rope works by a harbour that is on no map. */

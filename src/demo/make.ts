@@ -1,5 +1,6 @@
 import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/catalogue';
+import { beginBlock, writeBegun } from '@/catalogue/begun';
 import type { Drill } from '@/catalogue/types';
 import { newBlock } from '@/catalogue/place-block';
 import { workOf, type PlanBlock } from '@/catalogue/plan';
@@ -12,7 +13,7 @@ import type { Context } from '@/server/context';
 import { saveFeeder } from '@/server/benches';
 import { decide } from '@/server/decisions';
 import { ingestTouches } from '@/server/ingest';
-import type { DecisionForm } from '@/server/schemas/decision';
+import type { DecisionForm } from '@/schemas/decision';
 import { createSession, finishSession, savePlan } from '@/server/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house';
 import { savePlayer } from '@/server/squad';
@@ -223,6 +224,14 @@ function logOf(
       drafts.push({ ...said, ...remark, monoMs: said.atMs - context.nowMs });
     }
     const clock = { ...base, blockId: block.id, playerId: null, attempt: 1, value: null };
+    const shape = { turns: 1, turnS: Math.round((lastMs - startMs) / 1000), atOnce: coming.length };
+    const players = coming.map(({ id, character }) => ({
+      id,
+      target: null,
+      ball: character.form.stage ?? null,
+    }));
+    const text = writeBegun(beginBlock(plainBook, block, players, shape));
+    drafts.push({ ...clock, kind: 'begun', text, atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'start', atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'end', atMs: lastMs + 500, monoMs: lastMs + 500 - context.nowMs });
     startMs = lastMs + drill.changeoverS.value * 1000;

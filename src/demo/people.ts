@@ -1,4 +1,4 @@
-import type { PlayerForm } from '@/server/schemas/player';
+import type { PlayerForm } from '@/schemas/player';
 
 /*
  * The demo: Quayside Ropewalk Juniors, an invented after-school group in a long former rope works.

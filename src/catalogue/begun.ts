@@ -1,0 +1,170 @@
+import type { Dose } from '@/core/dose/dose';
+import { doseProblems, isDoseKind } from '@/core/dose/limits';
+import type { TouchEvent } from '@/core/counting/event';
+import { fingerprint } from '@/core/fingerprint';
+import { amountOf } from '@/core/dose/amount';
+import type { Book } from './book';
+import { workOf, type OwnWork, type PlanBlock } from './plan';
+import type { BounceRule, Zone } from './types';
+
+/** How points are given in a block: the zones of each step in it, best first, and which bounce counts. */
+export interface Scoring {
+  readonly zones: Readonly<Record<string, readonly Zone[]>>;
+  readonly bounceRule: BounceRule | null;
+}
+
+/** One player in a block that was begun: their part, what they were to reach, and the stage of their ball. */
+export interface BegunPlayer extends OwnWork {
+  readonly target: number | null;
+  readonly ball: string | null;
+}
+
+/**
+ * What a block is when it is begun on court. It is written into the log, and everything counted in the block is read
+ * under it: a plan that changes afterwards, or on another device, changes nothing that was done.
+ */
+export interface Begun extends Pick<
+  PlanBlock,
+  'drillId' | 'stepId' | 'dose' | 'changes' | 'stations' | 'setting'
+> {
+  readonly scoring: Scoring;
+  readonly players: readonly BegunPlayer[];
+  /** Turns at the stations, the seconds one of them works, and how many work at once. */
+  readonly turns: number;
+  readonly turnS: number;
+  readonly atOnce: number;
+}
+
+/** A block under what it was when it was begun; the very same block while it was not. */
+export function asBegun<B extends PlanBlock>(block: B, begun: Begun | null): B {
+  if (!begun) return block;
+  const { drillId, stepId, dose, changes, stations, setting, scoring, players } = begun;
+  const own = players.map(({ playerId, stepId: step, amount, out }) => ({
+    playerId,
+    stepId: step,
+    amount,
+    out,
+  }));
+  return { ...block, drillId, stepId, dose, changes, stations, setting, scoring, own };
+}
+
+/** What a player brings into a block that is being begun. */
+export interface BeginsWith {
+  readonly id: string;
+  readonly target: number | null;
+  readonly ball: string | null;
+}
+
+/** What a block is as it is being begun: everybody's own part in it, and the points of every step they stand on. */
+export function beginBlock(
+  book: Book,
+  block: PlanBlock,
+  players: readonly BeginsWith[],
+  shape: Pick<Begun, 'turns' | 'turnS' | 'atOnce'>,
+): Begun {
+  const { drillId, stepId, dose, changes, stations, setting } = block;
+  const works = players.flatMap(({ id, ...rest }) => {
+    const work = workOf(book, block, id);
+    return work ? [{ id, work, ...rest }] : [];
+  });
+  const zones = Object.fromEntries(
+    works.flatMap(({ work: { step } }) => (step.zones ? [[step.id, step.zones]] : [])),
+  );
+  return {
+    ...{ drillId, stepId, dose, changes, stations, setting, ...shape },
+    scoring: { zones, bounceRule: book.drill(drillId)?.bounceRule ?? null },
+    players: works.map(({ id, work, target, ball }) => ({
+      playerId: id,
+      stepId: block.own.find((one) => one.playerId === id)?.stepId ?? work.step.id,
+      amount: block.own.find((one) => one.playerId === id)?.amount ?? amountOf(block.dose),
+      out: work.out,
+      target,
+      ball,
+    })),
+  };
+}
+
+export const writeBegun = (begun: Begun): string => JSON.stringify(begun);
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+const isCount = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
+
+/** What a record says; null for one that cannot be read. It comes from a device, so nothing in it is taken on trust. */
+export function readBegun(text: string | null | undefined): Begun | null {
+  if (!text) return null;
+  let one: Partial<Begun>;
+  try {
+    one = JSON.parse(text) as Partial<Begun>;
+  } catch {
+    return null;
+  }
+  if (typeof one !== 'object' || one === null) return null;
+  const { drillId, stepId, dose, changes, stations, setting = null, scoring, players } = one;
+  const { turns, turnS, atOnce } = one;
+  const sound =
+    isText(drillId) &&
+    isText(stepId) &&
+    isDose(dose) &&
+    Array.isArray(changes) &&
+    changes.every(isText) &&
+    [stations, turns, turnS, atOnce].every(isCount) &&
+    typeof setting === 'object' &&
+    isScoring(scoring) &&
+    Array.isArray(players) &&
+    players.every(isPlayer);
+  return sound ? (one as Begun) : null;
+}
+
+const isDose = (dose: unknown): dose is Dose =>
+  isDoseKind((dose as { kind?: unknown } | null)?.kind) && doseProblems(dose as Dose).length === 0;
+
+function isScoring(scoring: unknown): scoring is Scoring {
+  const zones = (scoring as Partial<Scoring> | null)?.zones;
+  return (
+    typeof zones === 'object' &&
+    zones !== null &&
+    Object.values(zones).every(
+      (list) =>
+        Array.isArray(list) &&
+        (list as Partial<Zone>[]).every((zone) => isText(zone?.label) && isCount(zone.points)),
+    )
+  );
+}
+
+function isPlayer(player: Partial<BegunPlayer> | null): boolean {
+  return (
+    isText(player?.playerId) &&
+    isText(player.stepId) &&
+    (player.amount === null || isCount(player.amount)) &&
+    typeof player.out === 'boolean' &&
+    (player.target === null || isCount(player.target))
+  );
+}
+
+/** Records that were read: screens ask for them with every count. */
+const read = new WeakMap<TouchEvent, Begun | null>();
+
+/**
+ * What a block was begun as; null while it was not. Where two devices have begun it, the record with the lowest id
+ * holds; the server takes no second one that means something else.
+ */
+export function begunOf(blockEvents: Iterable<TouchEvent>): Begun | null {
+  let first: { readonly id: string; readonly begun: Begun } | null = null;
+  for (const event of blockEvents) {
+    const { kind, id, text } = event;
+    if (kind !== 'begun' || (first && first.id <= id)) continue;
+    const begun = read.has(event) ? read.get(event)! : readBegun(text);
+    read.set(event, begun);
+    if (begun) first = { id, begun };
+  }
+  return first?.begun ?? null;
+}
+
+/** The part of a plan that makes a player's count what it is: drill, step and changes, under one short name. */
+export function underOf(
+  { drillId, stepId, changes, own }: Pick<PlanBlock, 'drillId' | 'stepId' | 'changes' | 'own'>,
+  playerId: string | null,
+): string {
+  const step = own.find((one) => one.playerId === playerId)?.stepId ?? stepId;
+  return fingerprint([drillId, step, ...[...changes].sort()].join(' '));
+}
