@@ -1,4 +1,5 @@
 import type { TouchEvent } from '@/core/counting/event';
+import { newName } from './names';
 
 type Message =
   | { readonly kind: 'hello' | 'here' | 'bye'; readonly page: string }
@@ -20,7 +21,7 @@ export function findTwins(
 ): Twins {
   if (typeof BroadcastChannel === 'undefined') return { share: () => undefined, close: () => undefined };
   const channel = new BroadcastChannel(`vowstep-run-${sessionId}`);
-  const page = crypto.randomUUID();
+  const page = newName();
   const others = new Set<string>();
   const say = (message: Message) => channel.postMessage(message);
   channel.onmessage = ({ data }: MessageEvent<Message>) => {
