@@ -1,32 +1,19 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { hostAllowed, ownOrigin } from './server/http/hosts';
 
-/** Hosts this server answers to: loopback, and what `VOWSTEP_ALLOWED_HOSTS` names. Keeps other sites from posing as us. */
-function hostAllowed(host: string | null): boolean {
-  if (process.env.VOWSTEP_ALLOWED_HOSTS === '*') return true;
-  const name = host?.replace(/:\d+$/, '').toLowerCase() ?? '';
-  const allowed = [
-    'localhost',
-    '127.0.0.1',
-    '[::1]',
-    ...(process.env.VOWSTEP_ALLOWED_HOSTS ?? '').split(','),
-  ];
-  return name !== '' && allowed.includes(name);
-}
+/** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
+const files = /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|icon\.svg|favicon\.ico|sw\.js)$/;
 
-export function proxy(request: NextRequest): NextResponse {
-  if (!hostAllowed(request.headers.get('host')))
-    return new NextResponse(
-      'This address is not one Vow Step answers to; name it in VOWSTEP_ALLOWED_HOSTS.\n',
-      { status: 421 },
-    );
-  if (request.nextUrl.pathname.startsWith('/api/')) return NextResponse.next();
+const dev = process.env.NODE_ENV === 'development';
 
-  const nonce = btoa(crypto.randomUUID());
-  const dev = process.env.NODE_ENV === 'development';
-  const policy = [
+/** What a page may load and do. Without a nonce for what holds no page: nothing there runs in line. */
+function policy(nonce?: string): string {
+  return [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`,
-    `style-src 'self' ${dev ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
+    nonce
+      ? `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${dev ? " 'unsafe-eval'" : ''}`
+      : "script-src 'self'",
+    `style-src 'self' ${dev ? "'unsafe-inline'" : nonce ? `'nonce-${nonce}'` : ''}`.trim(),
     // Positions and sizes drawn to scale are style attributes; they cannot run anything.
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
@@ -37,15 +24,69 @@ export function proxy(request: NextRequest): NextResponse {
     "form-action 'self'",
     "frame-ancestors 'none'",
   ].join('; ');
-  const headers = new Headers(request.headers);
-  headers.set('x-nonce', nonce);
-  headers.set('content-security-policy', policy);
-  const response = NextResponse.next({ request: { headers } });
-  response.headers.set('content-security-policy', policy);
+}
+
+function secured(response: NextResponse, csp: string): NextResponse {
+  response.headers.set('content-security-policy', csp);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'no-referrer');
+  response.headers.set('cross-origin-resource-policy', 'same-origin');
   response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
   return response;
 }
 
-export const config = { matcher: ['/((?!_next/static|icon.svg|calls/|sw.js).*)'] };
+/** Actions are sent to the page that asks. The largest is a plan of forty blocks; files have routes of their own. */
+const maxActionBytes = 512 * 1024;
+
+/** What is wrong with something sent to a page, before any of it is read. */
+function actionRefusal({ headers }: NextRequest): NextResponse | null {
+  // Browsers name their origin on each: what has none is no page of ours.
+  if (!headers.has('origin')) return refusal(403, 'Vow Step takes this from its own pages only.');
+  const length = headers.get('content-length');
+  // Next itself hands an action on to the page it belongs to, as a stream; it was measured when it came.
+  if (length === null && !headers.has('x-action-forwarded'))
+    return refusal(411, 'This has to say how long it is.');
+  if (Number(length) > maxActionBytes)
+    return refusal(413, `This is over ${maxActionBytes / 1024} KB: nothing of it was taken.`);
+  return null;
+}
+
+const refusal = (status: number, sentence: string, headers: HeadersInit = {}) =>
+  secured(new NextResponse(`${sentence}\n`, { status, headers }), policy());
+
+/** Stands before every path there is: who is asked for, who asks, and what the answer may do. */
+export function proxy(request: NextRequest): NextResponse {
+  if (!hostAllowed(request.headers.get('host')))
+    return refusal(421, 'This address is not one Vow Step answers to; name it in VOWSTEP_ALLOWED_HOSTS.');
+  const reads = request.method === 'GET' || request.method === 'HEAD';
+  if (!reads && !ownOrigin(request.headers))
+    return refusal(403, 'Vow Step takes this from its own pages only.');
+
+  const { pathname } = request.nextUrl;
+  if (!decodable(pathname)) return refusal(400, 'This address is written wrongly: a % stands alone in it.');
+  if (files.test(pathname))
+    return reads
+      ? secured(NextResponse.next(), policy())
+      : refusal(405, 'This is a file: it can only be read.', { allow: 'GET, HEAD' });
+  if (pathname.startsWith('/api/')) {
+    const response = secured(NextResponse.next(), "default-src 'none'; frame-ancestors 'none'");
+    response.headers.set('cache-control', 'no-store');
+    return response;
+  }
+  const refused = reads ? null : actionRefusal(request);
+  if (refused) return refused;
+  const nonce = btoa(crypto.randomUUID());
+  const headers = new Headers(request.headers);
+  headers.set('x-nonce', nonce);
+  headers.set('content-security-policy', policy(nonce));
+  return secured(NextResponse.next({ request: { headers } }), policy(nonce));
+}
+
+function decodable(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}

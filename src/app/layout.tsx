@@ -4,9 +4,7 @@ import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { requestContext } from '@/server/context';
-import { houseView } from '@/server/views/house';
-import { HouseProvider } from '@/ui/house';
+import { buildId } from '@/server/build-id';
 import { Providers } from '@/ui/providers';
 
 export const metadata: Metadata = {
@@ -16,16 +14,14 @@ export const metadata: Metadata = {
 
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
+/** The frame of every page. It holds nothing of the book: a helper's page stands in it too. */
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
   const nonce = (await headers()).get('x-nonce') ?? undefined;
-  const house = await houseView(await requestContext());
   return (
-    <html lang="en" data-theme={theme} suppressHydrationWarning>
+    <html lang="en" data-theme={theme} data-build={buildId()} suppressHydrationWarning>
       <body>
-        <Providers nonce={nonce}>
-          <HouseProvider house={house}>{children}</HouseProvider>
-        </Providers>
+        <Providers nonce={nonce}>{children}</Providers>
       </body>
     </html>
   );

@@ -6,8 +6,8 @@ import { getFeeder, putFeeder, setFeederRemoved } from '@/data/feeders';
 import { write } from '@/data/write';
 import { bookContents } from './book';
 import type { Context } from './context';
-import { check } from './schemas/check';
-import { feederSchema, settingForm } from './schemas/setting';
+import { check } from '@/schemas/check';
+import { feederSchema, settingForm } from '@/schemas/setting';
 import { loadPlan, savePlan } from './sessions';
 
 /* What the benches leave behind: settings in blocks, and settings of the feeder by name. */

@@ -1,8 +1,10 @@
+import { asBegun, readBegun, type Begun } from '@/catalogue/begun';
 import type { PlanBlock } from '@/catalogue/plan';
 import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';
 import type { Executor } from '@/data/client';
+import { begunRecords } from '@/data/log';
 import {
   blockPlayers,
   blocksByIds,
@@ -51,4 +53,34 @@ export async function plannedBlocks(db: Executor, sessionIds: readonly string[])
 
 export async function plannedBlocksByIds(db: Executor, ids: readonly string[]): Promise<PlannedRow[]> {
   return withPlayers(db, await blocksByIds(db, ids));
+}
+
+/** What blocks were when they were begun, by id; those that were not are left out. */
+export async function begunBlocks(db: Executor, ids: readonly string[]): Promise<Map<string, Begun>> {
+  const begun = new Map<string, Begun>();
+  for (const { blockId, text } of await begunRecords(db, ids)) {
+    const one = begun.has(blockId) ? null : readBegun(text);
+    if (one) begun.set(blockId, one);
+  }
+  return begun;
+}
+
+const underRecords = async <B extends PlannedRow>(db: Executor, blocks: readonly B[]): Promise<B[]> => {
+  const begun = await begunBlocks(
+    db,
+    blocks.map((block) => block.id),
+  );
+  return blocks.map((block) => asBegun(block, begun.get(block.id) ?? null));
+};
+
+/**
+ * The blocks of sessions as they are or were run: what was begun is as it was then, the rest as planned. All that is
+ * about what was done reads these.
+ */
+export async function runBlocks(db: Executor, sessionIds: readonly string[]): Promise<PlannedRow[]> {
+  return underRecords(db, await plannedBlocks(db, sessionIds));
+}
+
+export async function runBlocksByIds(db: Executor, ids: readonly string[]): Promise<PlannedRow[]> {
+  return underRecords(db, await plannedBlocksByIds(db, ids));
 }

@@ -1,4 +1,5 @@
 import { database, type Database } from '@/data/client';
+import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
 
 /** What a use case needs from the outside: the database, the time, and new ids. */
@@ -24,7 +25,16 @@ export function now(): Date {
   return date;
 }
 
+/**
+ * The latest it can be for what a device sends, UTC milliseconds: devices go by the real time, even where the day is
+ * fixed; the demo writes on its own days.
+ */
+export const latestMs = ({ nowMs }: Pick<Context, 'nowMs'>): number => Math.max(nowMs, Date.now());
+
+/** @throws DatabaseTrouble when the database cannot be used, or its file is no longer the one that was opened */
 export async function requestContext(): Promise<Context> {
   const date = now();
-  return { db: await database(), nowMs: date.getTime(), today: localDay(date), newId: () => ulid() };
+  const db = await database();
+  sameFile(db);
+  return { db, nowMs: date.getTime(), today: localDay(date), newId: () => ulid() };
 }

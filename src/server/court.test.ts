@@ -1,11 +1,17 @@
 import { sql } from 'drizzle-orm';
+import { plainBook } from '@/catalogue';
+import { beginBlock, underOf, writeBegun } from '@/catalogue/begun';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { attemptsOfBlocks } from '@/data/log';
 import { decide } from './decisions';
-import { followSession } from './follow';
-import { helperView, ingestFromHelper, linkState, makeHelperLink, withdrawHelperLinks } from './helper-links';
+import { followSession, placeNow } from './follow';
+import { ingestFromHelper } from './helper-ingest';
+import { linkState, makeHelperLink, withdrawHelperLinks } from './helper-links';
+import { helperView, type HelperView } from './helper-view';
+import { chooseSchool, saveDrill } from './house';
 import { ingestTouches } from './ingest';
 import { refreshAttempts } from './results';
+import { removeSession, savePlan } from './sessions';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from './testing/scratch';
 import { sessionReviewView } from './views/session-review';
 import { sessionRunView } from './views/session-run';
@@ -125,60 +131,305 @@ test('a block that was started away from the server starts its session when the 
 });
 
 describe('another device follows', () => {
+  const begin = { seq: 0, id: null, epoch: '' };
+  const ids_ = (events: readonly TouchEvent[]) => events.map((one) => one.id);
+
   test('what was stored since, once, in the order stored, and nothing of other sessions', async () => {
     const { context } = box;
-    const first = await followSession(context, at.sessionId, 0);
-    expect(first).toMatchObject({ events: [], after: 0 });
+    const first = await followSession(context, at.sessionId, await placeNow(context));
+    expect(first).toMatchObject({
+      events: [],
+      reset: false,
+      more: false,
+      plan: { revision: 2, removed: false },
+    });
     const made = touches(3);
     await send(made);
-    const second = await followSession(context, at.sessionId, first.after);
-    expect(second.events.map((one) => one.id)).toEqual(made.map((one) => one.id));
-    expect((await followSession(context, at.sessionId, second.after)).events).toEqual([]);
+    const second = await followSession(context, at.sessionId, first.place);
+    expect(ids_(second.events)).toEqual(ids_(made));
+    expect((await followSession(context, at.sessionId, second.place)).events).toEqual([]);
     const other = await oneBlockSession(context);
-    expect((await followSession(context, other.sessionId, 0)).events).toEqual([]);
+    expect((await followSession(context, other.sessionId, second.place)).events).toEqual([]);
     const view = (await sessionRunView(context, at.sessionId))!;
     expect((await followSession(context, at.sessionId, view.logEnd)).events).toEqual([]);
   });
 
   test('a late event that sorts before others is not passed over', async () => {
     await send(touches(2));
-    const { after } = await followSession(box.context, at.sessionId, 0);
+    const { place } = await followSession(box.context, at.sessionId, begin);
     const late = { ...one('touch'), id: nextId(1) };
     await send([late]);
-    expect((await followSession(box.context, at.sessionId, after)).events.map((one) => one.id)).toEqual([
-      late.id,
-    ]);
+    expect(ids_((await followSession(box.context, at.sessionId, place)).events)).toEqual([late.id]);
+  });
+
+  test('another epoch, or another event at its place, and it is told everything from the beginning', async () => {
+    const made = touches(4);
+    await send(made);
+    const { place } = await followSession(box.context, at.sessionId, begin);
+    expect((await followSession(box.context, at.sessionId, place)).reset).toBe(false);
+    for (const other of [
+      { ...place, epoch: 'of another book' },
+      { ...place, id: nextId(1) },
+      { ...place, seq: 99 },
+    ]) {
+      const anew = await followSession(box.context, at.sessionId, other);
+      expect(anew.reset).toBe(true);
+      expect(ids_(anew.events)).toEqual(ids_(made));
+      expect(anew.place).toEqual(place);
+    }
+  });
+
+  test('it hears of a plan that changed, was taken off the list, or is not there', async () => {
+    value(await savePlan(box.context, at.sessionId, { ...at.plan, bookedMin: 45 }));
+    expect((await followSession(box.context, at.sessionId, begin)).plan).toEqual({
+      revision: 3,
+      removed: false,
+    });
+    value(await removeSession(box.context, at.sessionId, true));
+    expect((await followSession(box.context, at.sessionId, begin)).plan).toMatchObject({ removed: true });
+    expect((await followSession(box.context, 'nowhere', begin)).plan).toBeNull();
+  });
+});
+
+describe('a plan that changes under a device that counts', () => {
+  const begun = (block = at.block) =>
+    one('begun', {
+      playerId: null,
+      text: writeBegun(
+        beginBlock(
+          plainBook,
+          block,
+          at.playerIds.map((id) => ({ id, target: 20, ball: null })),
+          { turns: 1, turnS: 100, atOnce: 2 },
+        ),
+      ),
+    });
+  const row50 = plainBook.step('palm-up-bounce', 'row-50')!;
+  const moved = () => ({ ...at.block, stepId: 'row-50', dose: row50.doses['10-12'] });
+  const replan = (blocks: readonly object[]) =>
+    savePlan(box.context, at.sessionId, { ...at.plan, blocks: blocks as never });
+  const under = (block = at.block) => underOf(block, at.playerIds[0]!);
+  const made = async () =>
+    box.context.db.all<{ step: string; result: number }>(sql`select step_id as step, result from attempt`);
+
+  test('what was counted on one step stays on it: the record in the log holds, not the plan', async () => {
+    // Away from the server the block was begun and counted; meanwhile its step was changed at the desk.
+    value(await replan([moved()]));
+    await send([begun(), ...touches(6, { under: under() })]);
+    await attempts();
+    expect(await made()).toEqual([{ step: 'row-20', result: 6 }]);
+    const view = (await sessionRunView(box.context, at.sessionId))!;
+    expect(view.blocks[0]).toMatchObject({
+      stepId: 'row-20',
+      own: [{ stepId: 'row-20' }, { stepId: 'row-20' }],
+    });
+    const review = (await sessionReviewView(box.context, at.sessionId))!;
+    expect(review.blocks[0]!.lines[0]).toMatchObject({ stepId: 'row-20', tally: { best: 6 } });
+    value(
+      await decide(box.context, [
+        { blockId: at.block.id, playerId: at.playerIds[0]!, verdict: 'hold', target: 9 },
+      ]),
+    );
+    const [placed] = await box.context.db.all<{ step_id: string }>(sql`select step_id from ladder_place`);
+    expect(placed!.step_id).toBe('row-20');
+  });
+
+  test('marks made under another plan are named, and the others of the batch are not stored either', async () => {
+    value(await replan([moved()]));
+    const right = touches(2, { under: under(moved()) });
+    const wrong = touches(3, { under: under() });
+    const outcome = await ingestTouches(box.context, { events: [right[0]!, ...wrong, right[1]!] });
+    expect(problem(outcome)).toContain('Event 2 of 5 was made under another plan of its block (and 2 more');
+    expect(outcome.refused!.map(({ index, id, why }) => [index, id, why])).toEqual(
+      wrong.map((event, n) => [n + 1, event.id, 'plan']),
+    );
+    expect(value(await ingestTouches(box.context, { events: right }))).toEqual({ stored: 2 });
+    // Once begun, the record is what they are held against.
+    await send([begun(moved())]);
+    expect((await ingestTouches(box.context, { events: touches(1, { under: under() }) })).ok).toBe(false);
+    await send(touches(1, { under: under(moved()) }));
+    // An older page says nothing about it: its marks are taken as they are.
+    await send(touches(1));
+  });
+
+  test('a second device may begin the same block, but not another one under its name', async () => {
+    await send([begun()]);
+    await send([begun()]);
+    const other = await ingestTouches(box.context, { events: [begun(moved())] });
+    expect(other.refused).toMatchObject([{ why: 'plan' }]);
+    const strange = await ingestTouches(box.context, {
+      events: [one('begun', { playerId: null, text: '{}' })],
+    });
+    expect(strange.refused).toMatchObject([{ why: 'unsound' }]);
+  });
+
+  test('marks in a block that was taken out are all named, whoever they are of', async () => {
+    value(await replan([]));
+    const outcome = await ingestTouches(box.context, { events: [begun(), ...touches(2)] });
+    expect(outcome.refused!.map((one) => one.why)).toEqual(['gone', 'gone', 'gone']);
+  });
+
+  test('a known id with other contents is not acknowledged; the same again is', async () => {
+    const [event] = touches(1);
+    await send([event!]);
+    expect(await send([event!])).toEqual({ stored: 0 });
+    for (const change of [
+      { kind: 'drop' },
+      { attempt: 2 },
+      { atMs: 5 },
+      { playerId: at.playerIds[1]! },
+      { by: 'Eve' },
+    ])
+      expect(
+        (await ingestTouches(box.context, { events: [{ ...event!, ...change }] })).refused,
+      ).toMatchObject([{ why: 'contents', id: event!.id }]);
+  });
+
+  test('a clock or an id from far ahead is refused by name', async () => {
+    const dayMs = 24 * 3600 * 1000;
+    const later = Math.round(Date.now() + 1.1 * dayMs);
+    for (const strange of [
+      one('touch', { atMs: later }),
+      { ...one('touch'), id: nextId(later) },
+      { ...one('touch'), id: 'ZZZZZZZZZZZZZZZZZZZZZZZZZZ' },
+      one('start', {}),
+    ])
+      expect((await ingestTouches(box.context, { events: [strange] })).refused).toMatchObject([
+        { why: 'unsound' },
+      ]);
+    const soon = Math.round(Date.now() + 0.9 * dayMs);
+    await send([{ ...one('touch', { atMs: soon }), id: ids(5)(soon) }]);
   });
 });
 
 describe('a helper’s link', () => {
-  const link = async () => value(await makeHelperLink(box.context, at.sessionId, at.playerIds[0]!)).token;
+  const link = async (name = '') =>
+    value(await makeHelperLink(box.context, at.sessionId, at.playerIds[0]!, { name })).token;
+  const help = (token: string, events: readonly TouchEvent[]) =>
+    ingestFromHelper(box.context, token, { events });
+  const stored = () =>
+    box.context.db.all<{ kind: string; by: string | null; device: string }>(
+      sql`select kind, by, device from touch_event order by seq`,
+    );
 
-  test('shows the one child and takes counts of nobody else', async () => {
-    const token = await link();
-    const view = await helperView(box.context, token);
+  test('shows the one child, and of everything else only what the clock is made of', async () => {
+    const { context } = box;
+    await send([
+      ...touches(2),
+      one('note', { text: 'Her mother has the flu' }),
+      one('note', { playerId: null, text: 'Group was wild' }),
+      one('held', { text: 'Quiet arm' }),
+      one('start', { playerId: null }),
+      ...touches(2, { playerId: at.playerIds[1]! }),
+      one('breathless', { by: 'Joss', value: 1 }),
+    ]);
+    await context.db.run(sql`update player set care_note = 'Asthma'`);
+    await context.db.run(sql`update session set coach = 'Joss', title = 'The slow group'`);
+    value(
+      await chooseSchool(context, { scope: 'coach', key: 'Joss', question: 'backhand', answer: 'one hand' }),
+    );
+    value(
+      await chooseSchool(context, {
+        scope: 'player',
+        key: at.playerIds[1]!,
+        question: 'backhand',
+        answer: 'one hand',
+      }),
+    );
+    const own = { ...plainBook.drill('carry')!, title: 'Our secret drill' };
+    value(await saveDrill(context, own));
+    const view = await helperView(context, await link());
     if ('kind' in view) throw new Error(view.kind);
-    expect(view.players.map((player) => player.name)).toEqual(['Ada']);
-    expect(view.blocks[0]!.players).toHaveLength(1);
-    expect(JSON.stringify(view)).not.toContain(at.playerIds[1]!);
-    const events = touches(3, { by: 'Helper' });
-    expect(value(await ingestFromHelper(box.context, token, { events }))).toEqual({ stored: 3 });
-    const stranger = touches(1, { playerId: at.playerIds[1]! });
-    expect(
-      problem(await ingestFromHelper(box.context, token, { events: [...touches(1), ...stranger] })),
-    ).toContain('Event 2 of 2 is about somebody else');
-    expect(
-      problem(await ingestFromHelper(box.context, token, { events: [one('start', { playerId: null })] })),
-    ).toContain('somebody else');
-    const news = await followSession(box.context, at.sessionId, 0, at.playerIds[1]!);
-    expect(news.events).toEqual([]);
+    expect(Object.keys(view).sort()).toEqual([
+      'blocks',
+      'build',
+      'contents',
+      'events',
+      'helper',
+      'logEnd',
+      'players',
+      'session',
+    ]);
+    expect(view.players).toEqual([
+      { id: at.playerIds[0], name: 'Ada', age: 10, sport: 'tennis', hand: 'right', stage: null, number: 1 },
+    ]);
+    expect(view.events.map((event) => event.kind)).toEqual(['touch', 'touch', 'start', 'breathless']);
+    const all = JSON.stringify(view);
+    for (const secret of [
+      at.playerIds[1]!,
+      '"Bo"',
+      'flu',
+      'wild',
+      'Asthma',
+      'Quiet arm',
+      'Joss',
+      'slow group',
+      'secret',
+      'careNote',
+    ])
+      expect(all).not.toContain(secret);
+    // The coach's school acts all the same.
+    expect(view.contents.choices).toEqual([
+      { scope: 'coach', key: '', question: 'backhand', answer: 'one hand' },
+    ]);
   });
 
-  test('does not reach into another session of the same child', async () => {
+  test('counts its child, signed by the link and on a device of its own, whatever it says', async () => {
+    const token = await link('Uncle Bram');
+    const state = await linkState(box.context, token);
+    if (state.kind !== 'open') throw new Error(state.kind);
+    const events = [
+      ...touches(2, { by: 'The coach', device: 'bench-tablet' }),
+      one('note', { text: 'Well done' }),
+    ];
+    expect(value(await help(token, events))).toEqual({ stored: 3 });
+    // Sent again it is the same, not another.
+    expect(value(await help(token, events))).toEqual({ stored: 0 });
+    for (const row of await stored()) {
+      expect(row.by).toBe('Uncle Bram (helper)');
+      expect(row.device).toMatch(new RegExp(`^${state.sign}`));
+    }
+    const seen = (await helperView(box.context, token)) as HelperView;
+    expect(seen.events.map((event) => event.text)).toEqual([null, null, 'Well done']);
+  });
+
+  test('takes nothing else', async () => {
+    const token = await link();
+    const [coachs] = touches(1);
+    await send([coachs!]);
+    const before = (await stored()).length;
+    const refusedAs = async (event: TouchEvent) =>
+      (await help(token, [...touches(1), event])).refused?.map((r) => r.message);
+    expect(await refusedAs(one('touch', { playerId: at.playerIds[1]! }))).toEqual([
+      expect.stringContaining('somebody else'),
+    ]);
+    for (const kind of ['start', 'end', 'pause', 'skip', 'out', 'swap'] as const)
+      expect(await refusedAs(one(kind, { playerId: null, value: 1 }))).toEqual([
+        expect.stringContaining('somebody else'),
+      ]);
+    for (const kind of ['step', 'ball', 'feed', 'change', 'breathless', 'held', 'broke'] as const)
+      expect(await refusedAs(one(kind, { text: 'x' }))).toEqual([
+        expect.stringContaining('counts, and nothing else'),
+      ]);
+    for (const kind of ['undo', 'fix'] as const)
+      expect(await refusedAs(one(kind, { ref: coachs!.id, value: 3 }))).toEqual([
+        expect.stringContaining('not made by this link'),
+      ]);
+    expect((await stored()).length).toBe(before);
+    // Its own marks it may take back and put right, in the same batch and later.
+    const [own, other] = touches(2);
+    value(await help(token, [own!, other!, one('undo', { ref: own!.id })]));
+    value(await help(token, [one('fix', { ref: other!.id, value: 4 })]));
+  });
+
+  test('does not reach into another session of the same child, or one taken off the list', async () => {
     const token = await link();
     const other = await oneBlockSession(box.context);
     const events = touches(1, { blockId: other.block.id });
-    expect(problem(await ingestFromHelper(box.context, token, { events }))).toContain('not in the plan');
+    expect(problem(await help(token, events))).toContain('not in the plan');
+    value(await removeSession(box.context, at.sessionId, true));
+    expect(problem(await help(token, touches(1)))).toContain('taken off the list');
+    expect(await helperView(box.context, token)).toEqual({ kind: 'removed' });
   });
 
   test('only a hash of it is kept, a new one ends the old one, and it can be withdrawn', async () => {
@@ -190,9 +441,7 @@ describe('a helper’s link', () => {
     expect((await linkState(box.context, second)).kind).toBe('open');
     value(await withdrawHelperLinks(box.context, at.sessionId, at.playerIds[0]!));
     expect((await linkState(box.context, second)).kind).toBe('revoked');
-    expect(problem(await ingestFromHelper(box.context, second, { events: touches(1) }))).toContain(
-      'withdrawn by the coach',
-    );
+    expect(problem(await help(second, touches(1)))).toContain('withdrawn by the coach');
   });
 
   test('is over after twelve hours, and a made-up one is unknown', async () => {
@@ -205,5 +454,8 @@ describe('a helper’s link', () => {
     expect(problem(await makeHelperLink(box.context, at.sessionId, 'nobody'))).toContain(
       'not in the session',
     );
+    expect(
+      problem(await makeHelperLink(box.context, at.sessionId, at.playerIds[0]!, { name: 'x'.repeat(41) })),
+    ).toContain('name is too long');
   });
 });

@@ -1,8 +1,16 @@
 import { sql } from 'drizzle-orm';
-import { scratch } from './testing/scratch';
+import { copyFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { createClient } from '@libsql/client';
+import { eventsOf, ids, oneBlockSession, scratch, value } from './testing/scratch';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { schemaVersion } from '@/data/health';
+import { epochOf } from '@/data/epoch';
+import { troubleOf } from '@/data/trouble';
 import { write } from '@/data/write';
+import { ingestTouches } from './ingest';
+import { refreshSoon } from './results';
+import { sessionReviewView } from './views/session-review';
+import { todayView } from './views/today';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));
@@ -10,7 +18,7 @@ afterEach(() => box.close());
 
 const settings = ['foreign_keys', 'busy_timeout', 'journal_mode', 'synchronous'] as const;
 
-test('every connection, those of transactions too, has foreign keys, a busy timeout, WAL and full sync', async () => {
+test('every connection, those of transactions too, has foreign keys, a short busy timeout, WAL and full sync', async () => {
   const { db } = box.context;
   const read = async (on: Pick<typeof db, 'all'>) =>
     Object.fromEntries(
@@ -21,7 +29,7 @@ test('every connection, those of transactions too, has foreign keys, a busy time
         ]),
       ),
     );
-  const wanted = { foreign_keys: 1, busy_timeout: 5000, journal_mode: 'wal', synchronous: 2 };
+  const wanted = { foreign_keys: 1, busy_timeout: 20, journal_mode: 'wal', synchronous: 2 };
   expect(await read(db)).toEqual(wanted);
   await db.transaction(async (tx) => {
     expect(await read(tx)).toEqual(wanted);
@@ -72,4 +80,158 @@ test('migrating twice changes nothing, and another opening finds the same schema
   expect(await schemaVersion(again)).toBe(await schemaVersion(box.context.db));
   expect(await schemaVersion(again)).toBeGreaterThan(0);
   again.$client.close();
+});
+
+describe('a database somebody else has locked', () => {
+  /** Takes the write lock from outside, as another program would. */
+  const locked = async () => {
+    const other = createClient({ url: `file:${box.file}` });
+    const lock = await other.transaction('write');
+    await lock.execute(`update player set name = name`);
+    return async () => {
+      await lock.rollback();
+      other.close();
+    };
+  };
+
+  test('a write waits for it, other work goes on meanwhile, and then it is done', async () => {
+    const at = await oneBlockSession(box.context);
+    const free = await locked();
+    let ticks = 0;
+    let longest = 0;
+    let last = performance.now();
+    const ticking = setInterval(() => {
+      const now = performance.now();
+      longest = Math.max(longest, now - last);
+      last = now;
+      if (++ticks === 20) void free();
+    }, 10);
+    const events = eventsOf('xxx', at.block.id, at.playerIds[0]!, ids());
+    const stored = await ingestTouches(box.context, { events });
+    clearInterval(ticking);
+    expect(value(stored)).toEqual({ stored: 3 });
+    // Seen by others as well: a connection that met a lock commits nothing any more, and must not be used again.
+    const other = createClient({ url: `file:${box.file}` });
+    expect((await other.execute('select count(*) as n from touch_event')).rows[0]!.n).toBe(3);
+    other.close();
+    expect(ticks).toBeGreaterThanOrEqual(20);
+    // The driver itself stands still for twenty milliseconds at most; a slow machine may add to that, not seconds.
+    expect(longest).toBeLessThan(1500);
+  });
+
+  test('pages are shown all the same: they never write', async () => {
+    const at = await oneBlockSession(box.context);
+    value(
+      await ingestTouches(box.context, { events: eventsOf('xxx-', at.block.id, at.playerIds[0]!, ids()) }),
+    );
+    const free = await locked();
+    const [today, review] = await Promise.all([
+      todayView(box.context),
+      sessionReviewView(box.context, at.sessionId),
+    ]);
+    expect(today.sessions).toHaveLength(1);
+    expect(review!.blocks).toHaveLength(1);
+    await free();
+    refreshSoon(box.context.db);
+    expect((await sessionReviewView(box.context, at.sessionId))!.blocks[0]!.lines).toHaveLength(1);
+  });
+});
+
+describe('what makes a database unusable is said in one sentence', () => {
+  const failing = async (work: () => Promise<unknown>) => {
+    const error: unknown = await work().then(
+      () => null,
+      (one: unknown) => one,
+    );
+    return { kind: troubleOf(error)?.kind, message: troubleOf(error)?.message ?? '' };
+  };
+  const stored = (db = box.context.db) => write(db, (tx) => tx.run(sql`update player set name = name`));
+
+  test('a file that was deleted, or replaced, while it was open takes nothing more', async () => {
+    renameSync(box.file, `${box.file}.away`);
+    expect(await failing(() => stored())).toMatchObject({
+      kind: 'gone',
+      message: expect.stringContaining('npm run restore'),
+    });
+    copyFileSync(`${box.file}.away`, box.file);
+    expect(await failing(() => stored())).toMatchObject({ kind: 'replaced' });
+    rmSync(box.file);
+    renameSync(`${box.file}.away`, box.file);
+    await stored();
+  });
+
+  test('one that a newer version kept', async () => {
+    await box.context.db.run(
+      sql`insert into __drizzle_migrations (hash, created_at) values ('later', 99999999999999)`,
+    );
+    const again = await openDatabase(`file:${box.file}`);
+    expect(await failing(() => migrateDatabase(again))).toMatchObject({
+      kind: 'newer',
+      message: expect.stringContaining('newer Vow Step'),
+    });
+    again.$client.close();
+  });
+
+  test('one that is damaged, and a file that is none', async () => {
+    const other = `${box.file}.other`;
+    writeFileSync(other, 'This is no database, only a text. '.repeat(300));
+    expect(await failing(() => openDatabase(`file:${other}`))).toMatchObject({ kind: 'damaged' });
+  });
+
+  test('a full one', async () => {
+    const [row] = await box.context.db.all<{ page_count: number }>(sql`pragma page_count`);
+    const full = await failing(() =>
+      write(box.context.db, async (tx) => {
+        await tx.run(sql.raw(`pragma max_page_count = ${row!.page_count}`));
+        for (let n = 0; n < 40; n++)
+          await tx.run(
+            sql`insert into own_drill (id, drill, created_at_ms) values (${`d${n}`}, ${'x'.repeat(4000)}, 0)`,
+          );
+      }),
+    );
+    expect(full).toMatchObject({ kind: 'full', message: expect.stringContaining('make room') });
+  });
+
+  test.each([
+    ['SQLITE_READONLY', 'read-only'],
+    ['SQLITE_BUSY', 'locked'],
+    ['SQLITE_CANTOPEN', 'unreadable'],
+    ['SQLITE_IOERR', 'unreadable'],
+    ['SQLITE_CONSTRAINT', undefined],
+    ['constructor', undefined],
+  ])('%s, however often it was wrapped, is %p', (code, kind) => {
+    const error = new Error('outer', {
+      cause: new Error('middle', { cause: Object.assign(new Error(''), { code }) }),
+    });
+    expect(troubleOf(error)?.kind).toBe(kind);
+  });
+});
+
+test('an epoch is made up once, and again after it was taken off', async () => {
+  const { db } = box.context;
+  const first = await epochOf(db);
+  await migrateDatabase(db);
+  expect(await epochOf(db)).toBe(first);
+  expect(first).toMatch(/^[\w-]{36}$/);
+  await db.run(sql`delete from database_fact where key = 'epoch'`);
+  await migrateDatabase(db);
+  expect(await epochOf(db)).not.toBe(first);
+});
+
+test('rows of the log keep their numbers when space is given back, and none is given twice', async () => {
+  const at = await oneBlockSession(box.context);
+  const send = async (marks: string, seed: number) =>
+    value(
+      await ingestTouches(box.context, { events: eventsOf(marks, at.block.id, at.playerIds[0]!, ids(seed)) }),
+    );
+  await send('xxxx', 1);
+  const numbers = async () =>
+    (await box.context.db.all<{ seq: number }>(sql`select seq from touch_event order by seq`)).map(
+      (row) => row.seq,
+    );
+  await box.context.db.run(sql`delete from touch_event where seq in (2, 4)`);
+  await box.context.db.run(sql`vacuum`);
+  expect(await numbers()).toEqual([1, 3]);
+  await send('xx', 2);
+  expect(await numbers()).toEqual([1, 3, 5, 6]);
 });

@@ -9,15 +9,15 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn, type JudgedStep } from '@/data/results';
 import { getSession } from '@/data/session';
 import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
-import { attemptsOfBlocks, knownPairs, type BlockAttempt } from '@/data/log';
+import { attemptsOfBlocks, blockWorks, type BlockAttempt } from '@/data/log';
 import { write } from '@/data/write';
 import type { Context } from './context';
 import { recentSince } from './days';
 import { refreshAttempts } from './results';
-import { check } from './schemas/check';
-import { plannedBlocksByIds } from './blocks';
+import { check } from '@/schemas/check';
+import { runBlocksByIds } from './blocks';
 import { bookFor } from './book';
-import { decisionsSchema } from './schemas/decision';
+import { decisionsSchema } from '@/schemas/decision';
 import { playerFacts } from './views/player-facts';
 
 /** Key of a player's evidence in a block. */
@@ -82,7 +82,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
   await refreshAttempts(context.db);
   return write(context.db, async (tx) => {
     const blockIds = [...new Set(decisions.map((decision) => decision.blockId))];
-    const blocks = new Map((await plannedBlocksByIds(tx, blockIds)).map((block) => [block.id, block]));
+    const blocks = new Map((await runBlocksByIds(tx, blockIds)).map((block) => [block.id, block]));
     const first = blocks.get(blockIds[0]!);
     const session = first && (await getSession(tx, first.sessionId));
     if (!session || blockIds.some((id) => blocks.get(id)?.sessionId !== session.id))
@@ -90,8 +90,8 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
     const book = await bookFor(tx, session.coach);
     const unknown = [...blocks.values()].find((block) => !book.step(block.drillId, block.stepId));
     if (unknown) return refused('blockId', `Drill ${unknown.drillId} is not in the catalogue (any more).`);
-    const pairs = await knownPairs(tx, blockIds);
-    if (decisions.some(({ blockId, playerId }) => !pairs.has(`${blockId} ${playerId}`)))
+    const works = await blockWorks(tx, blockIds);
+    if (decisions.some(({ blockId, playerId }) => !works.get(blockId)?.players.has(playerId)))
       return refused('playerId', 'A player was not in that block: reload the page.');
 
     const ids = [...new Set(decisions.map((decision) => decision.playerId))];
@@ -104,6 +104,18 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       recentSince(session.day),
     );
     const decidedAtMs = context.nowMs;
+    const nowhere = decisions.find(({ blockId, playerId, verdict }) => {
+      const player = players.find((one) => one.id === playerId)!;
+      const { drill, step } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
+      return verdict !== 'hold' && stepAfter(drill, step.id, verdict).id === step.id;
+    });
+    if (nowhere)
+      return refused(
+        'verdict',
+        nowhere.verdict === 'back'
+          ? 'This is the first step of its ladder: there is none to go back to. Choose stay, or make it easier.'
+          : 'This is the top step of its ladder: there is none above it. Choose stay, or another drill.',
+      );
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
       const player = players.find((one) => one.id === playerId)!;
       const { drill, step, dose } = judgedWork(book, blocks.get(blockId)!, player, counted)!;

@@ -1,7 +1,13 @@
 import { catalogue } from '@/catalogue';
 import { bookContents } from './book';
+import type { Drill } from '@/catalogue/types';
+import { bundleFormat, bundleVersion } from '@/schemas/drill';
 import type { Context } from './context';
-import { bundleOf } from './house';
+
+/** Drills as a file that can be taken away and brought back. */
+export function bundleOf(drills: readonly Drill[]) {
+  return { format: bundleFormat, version: bundleVersion, drills };
+}
 
 /** Drills as they were written, before any school: one, or all that are on the list. Null for an unknown one. */
 export async function drillFile(

@@ -1,12 +1,11 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { done, refused, type Outcome } from '@/core/outcome';
-import type { TouchEvent } from '@/core/counting/event';
 import { findHelperLink, insertHelperLink, revokeHelperLinks, type HelperLinkRow } from '@/data/helper-links';
-import { playersOfSessions } from '@/data/session';
+import { getSession, playersOfSessions } from '@/data/session';
 import { write } from '@/data/write';
 import type { Context } from './context';
-import { ingestTouches } from './ingest';
-import { sessionRunView, type SessionRunView } from './views/session-run';
+import { check } from '@/schemas/check';
+import { helperNameSchema } from '@/schemas/helper';
 
 /** A helper's link works for so long, milliseconds: a session and the way home. Ours. */
 const lastsMs = 12 * 3600 * 1000;
@@ -14,23 +13,41 @@ const lastsMs = 12 * 3600 * 1000;
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 const tokenPattern = /^[\w-]{22}$/;
 
-export type LinkState =
-  | { readonly kind: 'open'; readonly sessionId: string; readonly playerId: string }
-  | { readonly kind: 'revoked' | 'expired' | 'unknown' };
+/** An open link: what it is for, and how what is counted by it is signed. */
+export interface OpenLink {
+  readonly kind: 'open';
+  readonly sessionId: string;
+  readonly playerId: string;
+  /** Who counts: the name the coach gave, marked as a helper's, so that nobody signs as the coach. */
+  readonly by: string;
+  /** The beginning of every device's name that counts by this link: nobody counts as another device. */
+  readonly sign: string;
+}
 
-const words: Record<'revoked' | 'expired' | 'unknown', string> = {
+type Closed = 'revoked' | 'expired' | 'unknown' | 'removed';
+export type LinkState = OpenLink | { readonly kind: Closed };
+
+const words: Record<Closed, string> = {
+  removed: 'This session was taken off the list by the coach. What was counted is kept on this device.',
   revoked:
     'This link was withdrawn by the coach: ask for a new one. What was counted is kept on this device.',
   expired: 'This link is over: ask the coach for a new one. What was counted is kept on this device.',
   unknown: 'There is no such link: ask the coach for a new one. What was counted is kept on this device.',
 };
 
-/** Makes a link with which a helper counts one child in one session; earlier links of that child end. */
+/**
+ * Makes a link with which a helper counts one child in one session; earlier links of that child end.
+ * @param input the helper's name: what they count is signed with it; empty for just a helper
+ */
 export async function makeHelperLink(
   context: Context,
   sessionId: string,
   playerId: string,
+  input: unknown = {},
 ): Promise<Outcome<{ token: string }>> {
+  const checked = check(helperNameSchema, input);
+  if (!checked.ok) return checked;
+  const { name } = checked.value;
   return write(context.db, async (tx) => {
     const coming = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
     if (!coming.includes(playerId))
@@ -42,6 +59,7 @@ export async function makeHelperLink(
       tokenHash: hashOf(token),
       sessionId,
       playerId,
+      name,
       createdAtMs: context.nowMs,
       expiresAtMs: context.nowMs + lastsMs,
       revokedAtMs: null,
@@ -68,52 +86,15 @@ export async function linkState(context: Context, token: string): Promise<LinkSt
   if (!row) return { kind: 'unknown' };
   if (row.revokedAtMs !== null) return { kind: 'revoked' };
   if (row.expiresAtMs <= context.nowMs) return { kind: 'expired' };
-  return { kind: 'open', sessionId: row.sessionId, playerId: row.playerId };
-}
-
-export const linkTrouble = (state: LinkState): string => (state.kind === 'open' ? '' : words[state.kind]);
-
-/** What a helper sees: the one child, and nothing of the others. */
-export async function helperView(context: Context, token: string): Promise<SessionRunView | LinkState> {
-  const link = await linkState(context, token);
-  if (link.kind !== 'open') return link;
-  const view = await sessionRunView(context, link.sessionId);
-  if (!view) return { kind: 'unknown' };
-  const { playerId } = link;
-  const own = (event: TouchEvent) => event.playerId === null || event.playerId === playerId;
+  const session = await getSession(context.db, row.sessionId);
+  if (!session || session.removedAtMs !== null) return { kind: 'removed' };
   return {
-    ...view,
-    helper: { token },
-    players: view.players
-      .filter((player) => player.id === playerId)
-      // What a helper does not need to know stays with the coach.
-      .map((player) => ({ ...player, careNote: '' })),
-    blocks: view.blocks.map((block) => ({
-      ...block,
-      own: block.own.filter((one) => one.playerId === playerId),
-      players: block.players.filter((one) => one.playerId === playerId),
-    })),
-    events: view.events.filter(own),
-    care: { ...view.care, records: view.care.records.filter(([id]) => id === playerId), history: {} },
+    kind: 'open',
+    sessionId: row.sessionId,
+    playerId: row.playerId,
+    by: row.name === '' ? 'Helper' : `${row.name} (helper)`,
+    sign: `help-${row.tokenHash.slice(0, 12)}-`,
   };
 }
 
-/** Takes a helper's batch: only counts of their own child, and only while the link is open. */
-export async function ingestFromHelper(
-  context: Context,
-  token: string,
-  input: unknown,
-): Promise<Outcome<{ stored: number }>> {
-  const link = await linkState(context, token);
-  if (link.kind !== 'open') return refused('link', linkTrouble(link));
-  const events = (input as { events?: unknown } | null)?.events;
-  if (Array.isArray(events)) {
-    const stranger = events.findIndex((event) => (event as TouchEvent | null)?.playerId !== link.playerId);
-    if (stranger !== -1)
-      return refused(
-        `events[${stranger}]`,
-        `Event ${stranger + 1} of ${events.length} is about somebody else: this link counts one child. Nothing of this batch was stored.`,
-      );
-  }
-  return ingestTouches(context, input, link.sessionId);
-}
+export const linkTrouble = (state: LinkState): string => (state.kind === 'open' ? '' : words[state.kind]);

@@ -2,19 +2,10 @@ import { catalogue } from '@/catalogue';
 import { bookContents, bookFor } from './book';
 import { careHistory } from './care-history';
 import { addToSession } from './add-to-session';
-import { drillFile } from './drill-file';
+import { bundleOf, drillFile } from './drill-file';
 import { groundOf } from './ground';
-import {
-  bundleOf,
-  chooseSchool,
-  importDrills,
-  overruleFit,
-  removeDrill,
-  removePlace,
-  saveDrill,
-  saveKit,
-  savePlace,
-} from './house';
+import { chooseSchool, overruleFit, removeDrill, removePlace, saveDrill, saveKit, savePlace } from './house';
+import { importDrills } from './import-drills';
 import { ingestTouches } from './ingest';
 import { decide } from './decisions';
 import { loadPlan, savePlan } from './sessions';
@@ -197,13 +188,49 @@ describe('own drills', () => {
 
   test('the whole catalogue out and in: every drill becomes one’s own', async () => {
     const file = (await drillFile(box.context, null))!;
-    const { ids: taken } = value(await importDrills(box.context, JSON.parse(file.text)));
+    const changed = file.text.replaceAll(
+      /"title": "(.*?)",\n( +)"family"/g,
+      '"title": "Our $1",\n$2"family"',
+    );
+    const progress: number[] = [];
+    const { ids: taken, same } = value(
+      await importDrills(box.context, JSON.parse(changed), { onChecked: (n) => progress.push(n) }),
+    );
+    expect(same).toBe(0);
+    expect(progress).toEqual(catalogue.map((_, n) => n + 1));
     expect(taken).toHaveLength(catalogue.length);
     const { own } = await bookContents(box.context.db);
     expect(own.map(({ id: _id, ...drill }) => drill)).toEqual(
-      catalogue.map(({ id: _id, ...drill }) => drill),
+      catalogue.map(({ id: _id, ...drill }) => ({ ...drill, title: `Our ${drill.title}` })),
     );
     expect(await drillFile(box.context, 'nowhere')).toBeNull();
+  });
+
+  test('what is here already is passed over; what was taken off the list comes back', async () => {
+    const file = JSON.parse((await drillFile(box.context, null))!.text) as unknown;
+    expect(value(await importDrills(box.context, file))).toEqual({ ids: [], same: catalogue.length });
+    const { id } = value(await saveDrill(box.context, { ...carry, title: 'Our carry' }));
+    const own = JSON.parse((await drillFile(box.context, id))!.text) as unknown;
+    expect(value(await importDrills(box.context, own))).toEqual({ ids: [], same: 1 });
+    value(await removeDrill(box.context, id, true));
+    expect(value(await importDrills(box.context, own))).toEqual({ ids: [id], same: 0 });
+    // The same drill twice in one file is brought in once.
+    const twice = bundleOf([carry, carry].map((drill) => ({ ...drill, title: 'Carry it on' })));
+    expect(value(await importDrills(box.context, twice))).toMatchObject({
+      ids: [expect.any(String)],
+      same: 1,
+    });
+  });
+
+  test('an import that was left brings nothing in', async () => {
+    const gone = new AbortController();
+    const drills = [carry, carry, carry].map((drill, n) => ({ ...drill, title: `Carry ${n}` }));
+    const left = importDrills(box.context, bundleOf(drills), {
+      onChecked: (n) => n === 2 && gone.abort(),
+      signal: gone.signal,
+    });
+    expect(problem(await left)).toContain('Nothing was brought in');
+    expect((await bookContents(box.context.db)).own).toEqual([]);
   });
 
   test.each<[string, unknown, string]>([

@@ -1,11 +1,10 @@
 import { catalogue } from '@/catalogue';
 import { sameShape } from '@/catalogue/plan';
 import type { Drill } from '@/catalogue/types';
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';
 import {
   getOwnDrill,
-  ownDrills,
   putFitOverride,
   putOwnDrill,
   putSchoolChoice,
@@ -16,10 +15,10 @@ import { getPlace, putKitCounts, putPlace, setPlaceRemoved, type PlaceFields } f
 import { getPlayer } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from './context';
-import { check } from './schemas/check';
-import { asDrill, bundleFormat, bundleSchema, bundleVersion, drillSchema } from './schemas/drill';
-import { kitSchema, placeSchema } from './schemas/place';
-import { fitSchema, schoolSchema } from './schemas/school';
+import { check } from '@/schemas/check';
+import { asDrill, drillSchema } from '@/schemas/drill';
+import { kitSchema, placeSchema } from '@/schemas/place';
+import { fitSchema, schoolSchema } from '@/schemas/school';
 
 /* What a house has and how it likes it: places, kit, own drills, schools, own numbers for a child. */
 
@@ -86,7 +85,7 @@ export async function saveDrill(
  * Refuses a change that would pull a step from under a plan, a ladder or counts: such a step stays, counted and dosed
  * the same way.
  */
-async function usedStepsKept(tx: Executor, drill: Drill): Promise<Outcome<never> | null> {
+export async function usedStepsKept(tx: Executor, drill: Drill): Promise<Outcome<never> | null> {
   const before = await getOwnDrill(tx, drill.id);
   if (!before) return null;
   const old = (JSON.parse(before.drill) as Drill).steps;
@@ -109,52 +108,6 @@ export async function removeDrill(context: Context, id: string, removed: boolean
     await setOwnDrillRemoved(tx, id, removed ? context.nowMs : null);
     return done(null);
   });
-}
-
-/**
- * Takes drills from a file: all of them or none. Each becomes an own drill; one that was exported from here is put
- * back in its place, and one from the catalogue becomes a new drill of one's own.
- */
-export async function importDrills(context: Context, input: unknown): Promise<Outcome<{ ids: string[] }>> {
-  const checked = check(bundleSchema, input);
-  if (!checked.ok) return { ok: false, problems: checked.problems.map(withDrill(input)) };
-  const ours = new Set((await ownDrills(context.db)).map((row) => row.id));
-  const drills = checked.value.drills.map((form) => {
-    const drill = asDrill(form);
-    return ours.has(drill.id) ? drill : { ...drill, id: `own-${context.newId()}` };
-  });
-  return write(context.db, async (tx) => {
-    for (const drill of drills) {
-      const broken = await usedStepsKept(tx, drill);
-      if (broken) return broken;
-    }
-    for (const drill of drills) {
-      await putOwnDrill(tx, drill.id, JSON.stringify(drill), context.nowMs);
-      await setOwnDrillRemoved(tx, drill.id, null);
-    }
-    return done({ ids: drills.map((drill) => drill.id) });
-  });
-}
-
-/** Says which drill of a file a problem is about. */
-const withDrill =
-  (input: unknown) =>
-  ({ field, message }: Problem): Problem => {
-    const at = /^drills\[(\d+)\]/.exec(field)?.[1];
-    const drills = (input as { drills?: { title?: unknown }[] } | null)?.drills;
-    const title = at !== undefined && Array.isArray(drills) ? drills[Number(at)]?.title : undefined;
-    return {
-      field,
-      message:
-        at === undefined
-          ? message
-          : `Drill ${Number(at) + 1}${typeof title === 'string' ? ` (${title})` : ''}: ${message}`,
-    };
-  };
-
-/** Drills as a file that can be taken away and brought back. */
-export function bundleOf(drills: readonly Drill[]) {
-  return { format: bundleFormat, version: bundleVersion, drills };
 }
 
 /** Chooses a school, or goes back to what stands above it. */

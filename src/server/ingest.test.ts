@@ -47,7 +47,7 @@ describe('a malformed batch is refused whole, by name', () => {
     const { block, playerIds } = await oneBlockSession(box.context);
     const [first, second] = eventsOf('xx', block.id, playerIds[0]!, ids());
     const outcome = await ingestTouches(box.context, { events: [first, { ...second, ...change }] });
-    expect(problem(outcome)).toContain(`Event 2 of 2: ${message}`);
+    expect(problem(outcome)).toContain(`Event 2 of 2 is not sound: ${message}`);
     expect(await stored()).toBe(0);
   });
 
@@ -55,7 +55,7 @@ describe('a malformed batch is refused whole, by name', () => {
     [{}, 'events must be a list'],
     [{ events: 'x' }, 'events must be a list'],
     [{ events: [] }, 'events is empty'],
-    [{ events: [null] }, 'Event 1 of 1: an event must be an object'],
+    [{ events: [null] }, 'Event 1 of 1 is not sound: an event must be an object'],
     [{ events: Array(maxBatch + 1).fill({}) }, 'events holds 251: send at most 250'],
     [null, 'events must be a list'],
   ])('%#', async (body, message) => {
@@ -78,7 +78,7 @@ describe('a malformed batch is refused whole, by name', () => {
   test('whatever comes, an answer in words and never a fault', () => {
     fc.assert(
       fc.property(fc.anything(), (anything) => {
-        const answer = eventProblem(anything);
+        const answer = eventProblem(anything, 0);
         expect(answer === null || answer.length > 0).toBe(true);
       }),
     );

@@ -7,8 +7,9 @@ import { tally } from '@/core/counting/tally';
 import type { Database } from '@/data/client';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';
 import { getSession, type SessionRow } from '@/data/session';
+import { troubleOf } from '@/data/trouble';
 import { write } from '@/data/write';
-import { plannedBlocksByIds, type PlannedRow } from './blocks';
+import { runBlocksByIds, type PlannedRow } from './blocks';
 import { bookFor } from './book';
 
 /** The attempts of one player in one block, each on the step it was made on, counted as that step is measured. */
@@ -43,16 +44,63 @@ function attemptsOf(
   });
 }
 
+interface Refreshing {
+  /** Resolves when all that was asked for until now is done. */
+  last: Promise<void>;
+  /** Set while the next one gathers: ends the gathering. */
+  hurry: (() => void) | null;
+}
+
+// Next bundles routes separately: what is under way hangs on the global object.
+const shared = globalThis as typeof globalThis & { vowstepRefreshing?: WeakMap<object, Refreshing> };
+const refreshing = () => (shared.vowstepRefreshing ??= new WeakMap());
+
+/** Touches come in batches: attempts are brought up to date once in so long, or when somebody looks. Milliseconds, ours. */
+const gatherMs = 1000;
+/** A page does not wait longer than this for results to be brought up to date, milliseconds. Ours. */
+const patienceMs = 2000;
+
+/** Brings the kept attempts up to date a moment later, once for all that comes until then. */
+export function refreshSoon(db: Database): void {
+  const state = refreshing().get(db) ?? { last: Promise.resolve(), hurry: null };
+  refreshing().set(db, state);
+  if (state.hurry) return;
+  const gathered = new Promise<void>((resolve) => {
+    const timer = setTimeout(resolve, gatherMs);
+    state.hurry = () => {
+      clearTimeout(timer);
+      resolve();
+    };
+  });
+  state.last = Promise.all([state.last, gathered]).then(async () => {
+    state.hurry = null;
+    if (db.$client.closed) return;
+    await refreshAttempts(db).catch((error: unknown) =>
+      console.error('Results could not be brought up to date:', troubleOf(error)?.message ?? error),
+    );
+  });
+}
+
 /**
- * Brings the kept attempts up to date with the log, where they lag behind.
- * Pages call it before they read results; nearly always there is nothing to do.
+ * Waits until results that are about to be brought up to date are there. Pages call it before they read: they never
+ * write themselves, and show what there is when it takes too long.
  */
+export async function resultsReady(db: Database): Promise<void> {
+  const state = refreshing().get(db);
+  if (!state) return;
+  state.hurry?.();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  await Promise.race([state.last, new Promise((resolve) => (timer = setTimeout(resolve, patienceMs)))]);
+  clearTimeout(timer);
+}
+
+/** Brings the kept attempts up to date with the log, where they lag behind. */
 export async function refreshAttempts(db: Database): Promise<void> {
   if ((await staleBlocks(db)).length === 0) return;
   await write(db, async (tx) => {
     const blockIds = await staleBlocks(tx);
     const [blocks, log, book] = await Promise.all([
-      plannedBlocksByIds(tx, blockIds),
+      runBlocksByIds(tx, blockIds),
       eventsOfBlocks(tx, blockIds),
       bookFor(tx),
     ]);

@@ -130,3 +130,21 @@ test('a session is started, finished, taken off the list and put back; unknown o
   for (const act of [finishSession, loadPlan])
     expect(problem(await act(context, 'no-such'))).toContain('not on record');
 });
+
+test('a save whose answer was lost goes on from what it saved; anybody else’s does not', async () => {
+  const { context } = box;
+  const at = await oneBlockSession(context);
+  const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5F${String(n).padStart(2, '0')}`;
+  const save = (title: string, more: object) =>
+    savePlan(context, at.sessionId, { ...at.plan, title, revision: 2, ...more });
+  expect(value(await save('B', { saveId: id(1) }))).toEqual({ revision: 3 });
+  // The very same again: it was done.
+  expect(value(await save('B', { saveId: id(1) }))).toEqual({ revision: 3 });
+  // Another one of the same screen, which never heard of the first.
+  expect(value(await save('C', { saveId: id(2), unanswered: [id(1)] }))).toEqual({ revision: 4 });
+  expect(problem(await save('D', { saveId: id(3), unanswered: [id(9)] }))).toContain(
+    'changed in another window',
+  );
+  expect(problem(await save('D', {}))).toContain('changed in another window');
+  expect(value(await loadPlan(context, at.sessionId))).toMatchObject({ title: 'C', revision: 4 });
+});

@@ -20,10 +20,10 @@ import { getPlayers, placesOf } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from './context';
 import { refreshAttempts } from './results';
-import { check } from './schemas/check';
+import { check } from '@/schemas/check';
 import { plannedBlocks } from './blocks';
 import { bookContents } from './book';
-import { planSchema, sessionSchema, type PlanForm } from './schemas/session';
+import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
 
 const unknownSession = refused(
   'session',
@@ -58,18 +58,27 @@ export async function savePlan(
   const contents = await bookContents(context.db);
   const checked = check(planSchema(makeBook(contents)), input);
   if (!checked.ok) return checked;
-  const { playerIds, blocks, revision, ...fields } = checked.value;
+  const { playerIds, blocks, revision, saveId = null, unanswered, ...fields } = checked.value;
   const book = makeBook(contents, fields.coach);
   return write(context.db, async (tx) => {
     const session = await getSession(tx, id);
     if (!session) return unknownSession;
+    // The answer to this very save was lost on its way: it is done, and is not done again.
+    if (saveId !== null && session.savedAs === saveId) return done({ revision: session.revision });
+    // The last save on record is one of this screen's own, whose answer was lost: it goes on from there.
+    const goesOn = session.savedAs !== null && unanswered.includes(session.savedAs);
+    const from = goesOn ? session.revision : revision;
     const problem =
-      stale(session, revision) ??
+      stale(session, from) ??
       (await missingPlace(tx, fields.placeId)) ??
       (await missingPlayers(tx, playerIds)) ??
       (await countsAtRisk(tx, id, checked.value));
     if (problem) return problem;
-    await updateSession(tx, id, { ...(await withPlaceName(tx, fields)), revision: revision + 1 });
+    await updateSession(tx, id, {
+      ...(await withPlaceName(tx, fields)),
+      revision: from + 1,
+      savedAs: saveId,
+    });
     await setSessionPlayers(tx, id, playerIds);
     await putBlocks(
       tx,
@@ -84,7 +93,7 @@ export async function savePlan(
       })),
     );
     await putParts(tx, book, playerIds, blocks as readonly PlanBlock[]);
-    return done({ revision: revision + 1 });
+    return done({ revision: from + 1 });
   });
 }
 

@@ -2,8 +2,8 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { getPlayer, insertPlayer, setFocus, setPlayerRemoved, updatePlayer } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from './context';
-import { check } from './schemas/check';
-import { playerSchema } from './schemas/player';
+import { check } from '@/schemas/check';
+import { playerSchema } from '@/schemas/player';
 
 const unknownPlayer = refused('player', 'This player is not on record (any more): go back to the squad.');
 

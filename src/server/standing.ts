@@ -5,8 +5,8 @@ import { deletePlace, getPlayer, placesOf, putPlaces } from '@/data/squad';
 import { write } from '@/data/write';
 import { bookFor } from './book';
 import type { Context } from './context';
-import { check } from './schemas/check';
-import { standingSchema } from './schemas/standing';
+import { check } from '@/schemas/check';
+import { standingSchema } from '@/schemas/standing';
 import { playerFacts } from './views/player-facts';
 
 /**

@@ -1,4 +1,5 @@
 import { WebVTTParser } from 'webvtt-parser';
+import { mixStretch, mixTrack } from '@/core/calls/mix';
 import { readWav } from '@/formats/wav';
 import { practiceTrack } from './track';
 import { problem, value } from './testing/scratch';
@@ -13,8 +14,14 @@ const wishes = {
   moveS: '1',
   seed: '7',
 };
-const wav = async (more: object = {}) =>
-  readWav(value(await practiceTrack({ ...wishes, ...more })).body as Uint8Array);
+const bytes = async (more: object = {}) => {
+  const file = value(await practiceTrack({ ...wishes, ...more }));
+  const whole = Buffer.concat([...file.pieces()]);
+  expect(whole).toHaveLength(file.bytes);
+  return whole;
+};
+const text = async (more: object = {}) => (await bytes({ format: 'vtt', ...more })).toString('utf8');
+const wav = async (more: object = {}) => readWav(await bytes(more));
 
 /** Moments at which sound begins after a tenth of a second of quiet, seconds. */
 function onsets({ sampleRate, samples }: { sampleRate: number; samples: Float32Array }): number[] {
@@ -40,8 +47,7 @@ test('a beat of sixty a minute begins every second to within 2 ms, over two minu
 
 test('the calls are heard when the words say so', async () => {
   const track = await wav();
-  const { body } = value(await practiceTrack({ ...wishes, format: 'vtt' }));
-  const { cues, errors } = new WebVTTParser().parse(body as string, 'metadata');
+  const { cues, errors } = new WebVTTParser().parse(await text(), 'metadata');
   expect(errors).toEqual([]);
   const calls = cues.filter((cue) => cue.text === 'left' || cue.text === 'right');
   expect(calls).toHaveLength(20);
@@ -55,11 +61,37 @@ test('the calls are heard when the words say so', async () => {
 });
 
 test('the same wishes give the same track, another seed other calls', async () => {
-  const words = async (seed: string) => value(await practiceTrack({ ...wishes, format: 'vtt', seed })).body;
-  expect(await words('7')).toBe(await words('7'));
-  expect(await words('7')).not.toBe(await words('8'));
-  const bytes = async () => Buffer.from(value(await practiceTrack(wishes)).body as Uint8Array);
+  expect(await text({ seed: '7' })).toBe(await text({ seed: '7' }));
+  expect(await text({ seed: '7' })).not.toBe(await text({ seed: '8' }));
   expect((await bytes()).equals(await bytes())).toBe(true);
+});
+
+test('half an hour is made piece by piece, each of some hundred kilobytes', async () => {
+  const file = value(await practiceTrack({ ...wishes, rounds: '3', workS: '595', restS: '5' }));
+  expect(file.bytes).toBeGreaterThan(57_000_000);
+  const pieces = file.pieces()[Symbol.iterator]();
+  for (let n = 0; n < 20; n++) {
+    const { value: piece } = pieces.next() as { value: Uint8Array };
+    expect(piece.length).toBeLessThanOrEqual(320_000);
+  }
+});
+
+test('a track in pieces is the whole track, sample for sample', async () => {
+  const cues = Array.from({ length: 40 }, (_, n) => ({
+    atS: 0.37 * n,
+    tone: n % 3 === 0 ? null : ('beat' as const),
+    clip: n % 4 === 0 ? 'left' : null,
+    call: null,
+  }));
+  const samples = Float32Array.from({ length: 700 }, (_, i) => (i % 13) / 13);
+  const clip = () => samples;
+  const whole = mixTrack(cues, 12, 1000, clip);
+  for (const length of [97, 999, 12_000]) {
+    const again: number[] = [];
+    for (let from = 0; from < whole.length; from += length)
+      again.push(...mixStretch(cues, from, Math.min(length, whole.length - from), 1000, clip));
+    expect(Float32Array.from(again)).toEqual(whole);
+  }
 });
 
 test.each([

@@ -1,14 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { mixTrack } from '@/core/calls/mix';
+import { mixStretch, trackLength } from '@/core/calls/mix';
 import { soundTimeline } from '@/core/calls/timeline';
 import { phasesOf, type Phase } from '@/core/run/phases';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { readWav, writeWav } from '@/formats/wav';
+import { readWav, wavBytes, wavHeader, wavSamples } from '@/formats/wav';
 import { writeVtt } from '@/formats/webvtt';
 import { trackCues } from '@/core/calls/track-cues';
-import { trackSchema, type TrackForm } from './schemas/track';
-import { check } from './schemas/check';
+import { trackSchema, type TrackForm } from '@/schemas/track';
+import { check } from '@/schemas/check';
 
 const sampleRate = 16_000;
 const clips = new Map<string, Float32Array | undefined>();
@@ -37,13 +37,24 @@ export function trackPhases({
   return phasesOf({ kind: 'timed', rounds, workS, restS }, workS);
 }
 
+/** A file to take away: made piece by piece as it is taken, so that it costs no more than a piece at a time. */
+export interface FileToTake {
+  readonly name: string;
+  readonly type: string;
+  readonly bytes: number;
+  readonly pieces: () => Iterable<Uint8Array>;
+}
+
+/** One piece of a track is so long, seconds: some milliseconds of work. */
+const pieceS = 10;
+/** Quiet after the last signal has died away, seconds. */
+const tailS = 2;
+
 /**
  * A practice track to take home: the beat and the calls of a block as a sound file, or its cues as a WebVTT file.
  * The same wishes and seed give the same track, byte for byte.
  */
-export async function practiceTrack(
-  input: unknown,
-): Promise<Outcome<{ name: string; type: string; body: BodyInit }>> {
+export async function practiceTrack(input: unknown): Promise<Outcome<FileToTake>> {
   const checked = check(trackSchema, input);
   if (!checked.ok) return checked;
   const form = checked.value;
@@ -63,21 +74,29 @@ export async function practiceTrack(
     },
     seed: form.seed,
   });
-  if (form.format === 'vtt')
+  if (form.format === 'vtt') {
+    const text = new TextEncoder().encode(writeVtt(form.title, trackCues(phases, cues)));
     return done({
       name: `${form.name}.vtt`,
       type: 'text/vtt; charset=utf-8',
-      body: writeVtt(form.title, trackCues(phases, cues)),
+      bytes: text.length,
+      pieces: () => [text],
     });
+  }
   const known = new Map<string, Float32Array | undefined>();
   for (const { clip: name } of cues) if (name !== null) known.set(name, await clip(name));
-  const samples = mixTrack(cues, forS, sampleRate, (name) => known.get(name));
+  const count = trackLength(forS, sampleRate);
   return done({
     name: `${form.name}.wav`,
     type: 'audio/wav',
-    body: writeWav({ sampleRate, samples }) as BodyInit,
+    bytes: wavBytes(count),
+    pieces: function* () {
+      yield wavHeader(sampleRate, count);
+      const length = pieceS * sampleRate;
+      for (let from = 0; from < count; from += length)
+        yield wavSamples(
+          mixStretch(cues, from, Math.min(length, count - from), sampleRate, (name) => known.get(name)),
+        );
+    },
   });
 }
-
-/** Quiet after the last signal has died away, seconds. */
-const tailS = 2;

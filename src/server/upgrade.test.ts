@@ -4,6 +4,9 @@ import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
+import { getSession } from '@/data/session';
+import { getPlayer } from '@/data/squad';
+import { refreshAttempts } from './results';
 import { loadPlan, savePlan } from './sessions';
 import { value } from './testing/scratch';
 import { sessionPlanView } from './views/session-plan';
@@ -14,13 +17,13 @@ import { sessionRunView } from './views/session-run';
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-upgrade-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** The migrations as they were with the first version. */
-function firstMigrations(): string {
-  const to = path.join(folder, 'drizzle');
+/** The migrations as they were when there were so many. */
+function firstMigrations(count: number): string {
+  const to = path.join(folder, `drizzle-${count}`);
   cpSync(path.join(process.cwd(), 'drizzle'), to, { recursive: true });
   const journal = path.join(to, 'meta', '_journal.json');
   const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: unknown[] };
-  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, 1) }));
+  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, count) }));
   return to;
 }
 
@@ -29,7 +32,7 @@ const [player, session, block] = [id(1), id(2), id(3)];
 
 test('plans, counts, decisions and targets of the first version are all there, and go on', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations() });
+  await migrate(db, { migrationsFolder: firstMigrations(1) });
   const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
   for (const row of [
     sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
@@ -46,6 +49,7 @@ test('plans, counts, decisions and targets of the first version are all there, a
     await db.run(row);
 
   await migrateDatabase(db);
+  await refreshAttempts(db);
   const context = { db, nowMs: 0, today: '2026-11-24', newId: () => id(99) };
   const plan = value(await loadPlan(context, session));
   expect(plan).toMatchObject({ title: 'Old', placeId: null, airC: null, playerIds: [player] });
@@ -79,5 +83,37 @@ test('plans, counts, decisions and targets of the first version are all there, a
     revision: 2,
     blocks: plan.blocks,
   });
+  db.$client.close();
+});
+
+test('half a character that was stored before is put right before anything is read, and the log keeps its numbers', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'poisoned.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(4) });
+  const broken = (text: string) => sql`json_extract(${JSON.stringify([text])}, '$[0]')`;
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, ${broken('Ada \ud83c')}, 2016, 'tennis', 'right', 0)`,
+    sql`insert into focus (id, player_id, text, since_ms) values ('f', ${player}, ${broken('\udfbe Quiet')}, 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, created_at_ms) values (${session}, ${broken('Thurs\0day')}, '2026-11-20', '16:30', 30, 0)`,
+    sql`insert into block (id, session_id, position, drill_id, step_id, dose, setting) values (${block}, ${session}, 0, 'palm-up-bounce', 'row-20', '{}', ${JSON.stringify({ kind: 'feeder', name: 'Deep \ud83c' })})`,
+    sql`insert into block_player (block_id, player_id) values (${block}, ${player})`,
+    ...[1, 2, 3].map(
+      (
+        n,
+      ) => sql`insert into touch_event (rowid, id, block_id, player_id, kind, attempt, text, by, at_ms, mono_ms, device)
+                 values (${7 * n}, ${id(10 + n)}, ${block}, ${player}, 'note', 1, ${n === 2 ? broken('Soft \ud83c') : 'Whole \ud83c\udfbe'}, ${broken('J\0oss')}, 1, 1, 'old')`,
+    ),
+  ])
+    await db.run(row);
+
+  await migrateDatabase(db);
+  expect(await getPlayer(db, player)).toMatchObject({ name: 'Ada \ufffd', focus: '\ufffd Quiet' });
+  expect((await getSession(db, session))!.title).toBe('Thursday');
+  const [set] = await db.all<{ setting: string }>(sql`select setting from block`);
+  expect(JSON.parse(set!.setting)).toEqual({ kind: 'feeder', name: 'Deep \ufffd' });
+  expect(await db.all(sql`select seq, text, by from touch_event order by seq`)).toEqual([
+    { seq: 7, text: 'Whole \ud83c\udfbe', by: 'Joss' },
+    { seq: 14, text: 'Soft \ufffd', by: 'Joss' },
+    { seq: 21, text: 'Whole \ud83c\udfbe', by: 'Joss' },
+  ]);
   db.$client.close();
 });

@@ -2,15 +2,21 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Leftovers } from '@/features/run/leftovers';
 import { Header } from '@/features/shell/header';
+import { requestContext } from '@/server/context';
+import { houseView } from '@/server/views/house';
+import { HouseProvider } from '@/ui/house';
 
 /** The desk: everything that is not courtside. */
 export default async function DeskLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
+  const house = await houseView(await requestContext());
   return (
-    <div className="mx-auto max-w-[1280px] px-6 pb-6">
-      <Header theme={theme} />
-      <main>{children}</main>
-      <Leftovers />
-    </div>
+    <HouseProvider house={house}>
+      <div className="mx-auto max-w-[1280px] px-6 pb-6">
+        <Header theme={theme} />
+        <Leftovers />
+        <main>{children}</main>
+      </div>
+    </HouseProvider>
   );
 }

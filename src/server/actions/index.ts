@@ -2,32 +2,26 @@
 
 import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
+import { isSoundText } from '@/core/text';
 import { requestContext } from '../context';
 import { decide } from '../decisions';
-import {
-  chooseSchool,
-  importDrills,
-  overruleFit,
-  removeDrill,
-  removePlace,
-  saveDrill,
-  saveKit,
-  savePlace,
-} from '../house';
+import { chooseSchool, overruleFit, removeDrill, removePlace, saveDrill, saveKit, savePlace } from '../house';
 import { removeFeeder, saveFeeder, writeSetting } from '../benches';
 import type { BlockSetting } from '@/core/setting';
 import { addToSession } from '../add-to-session';
 import { makeHelperLink, withdrawHelperLinks } from '../helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions';
-import type { PlanForm } from '../schemas/session';
+import type { PlanForm } from '@/schemas/session';
 import { removePlayer, savePlayer } from '../squad';
 import { placePlayer } from '../standing';
 
 /*
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are
- * checked by the use cases; ids that are no text are taken as unknown.
+ * checked by the use cases; ids that are none of ours are taken as unknown.
  */
-const asId = (id: unknown): string => (typeof id === 'string' ? id : '');
+const asId = (id: unknown): string =>
+  typeof id === 'string' && id.length <= longestId && isSoundText(id) ? id : '';
+const longestId = 80;
 
 /** Pages are read anew after a change, in every window that asks. */
 function changed<T>(outcome: Outcome<T>): Outcome<T> {
@@ -59,8 +53,9 @@ export async function loadPlanAction(id: string): Promise<Outcome<PlanForm>> {
 export async function makeHelperLinkAction(
   sessionId: string,
   playerId: string,
+  input: unknown,
 ): Promise<Outcome<{ token: string }>> {
-  return makeHelperLink(await requestContext(), asId(sessionId), asId(playerId));
+  return makeHelperLink(await requestContext(), asId(sessionId), asId(playerId), input);
 }
 
 export async function withdrawHelperLinksAction(sessionId: string, playerId: string): Promise<Outcome<null>> {
@@ -97,10 +92,6 @@ export async function saveDrillAction(input: unknown, id?: string): Promise<Outc
 
 export async function removeDrillAction(id: string, removed: boolean): Promise<Outcome<null>> {
   return changed(await removeDrill(await requestContext(), asId(id), removed === true));
-}
-
-export async function importDrillsAction(input: unknown): Promise<Outcome<{ ids: string[] }>> {
-  return changed(await importDrills(await requestContext(), input));
 }
 
 export async function chooseSchoolAction(input: unknown): Promise<Outcome<null>> {

@@ -1,4 +1,10 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+
+/** An answer that says what was wrong. */
+export const refusal = (
+  { problems, status = 400 }: { readonly problems: readonly Problem[]; readonly status?: number },
+  headers: HeadersInit = {},
+): Response => Response.json({ problems }, { status, headers });
 
 /**
  * Reads a JSON body of at most `maxBytes`, and stops reading as soon as there is more.

@@ -4,6 +4,7 @@ import type { FitOverrides } from '@/core/fit/fit';
 import type { BlockSetting, WallSetting } from '@/core/setting';
 import type { Sport } from '@/catalogue/types';
 import { listFeeders } from '@/data/feeders';
+import { takenOff, type TakenOff } from '@/data/taken-off';
 import { fitOverridesOf } from '@/data/house';
 import { listPlaces } from '@/data/places';
 import { loggedRows } from '@/data/rallies';
@@ -13,8 +14,8 @@ import { plannedBlocks } from '../blocks';
 import { bookFor } from '../book';
 import type { Context } from '../context';
 import { dayAfter, recentSince } from '../days';
-import { refreshAttempts } from '../results';
-import type { FeederForm } from '../schemas/setting';
+import { resultsReady } from '../results';
+import type { FeederForm } from '@/schemas/setting';
 import { knownPlace, type KnownPlace } from './places';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
@@ -47,6 +48,8 @@ export interface BenchesView {
   readonly places: readonly KnownPlace[];
   readonly sessions: readonly BenchSession[];
   readonly feeders: readonly SavedFeeder[];
+  /** Settings of the feeder that were taken off the list. */
+  readonly takenOff: readonly TakenOff[];
 }
 
 /** Plans ahead that a bench offers to write into. */
@@ -59,11 +62,12 @@ const daysAhead = 60;
  */
 export async function benchesView(context: Context, writes = true): Promise<BenchesView> {
   const { db, today } = context;
-  const [players, places, sessions, feeders] = await Promise.all([
+  const [players, places, sessions, feeders, gone] = await Promise.all([
     listPlayers(db),
     listPlaces(db),
     writes ? plansAhead(context) : [],
     writes ? listFeeders(db) : [],
+    writes ? takenOff(db, 'feeder') : [],
   ]);
   const fits = await fitOverridesOf(
     db,
@@ -74,6 +78,7 @@ export async function benchesView(context: Context, writes = true): Promise<Benc
     fits: fits as Record<string, FitOverrides>,
     places: places.map(knownPlace),
     sessions,
+    takenOff: gone,
     feeders: feeders.map(({ id, name, drillId, settings }) => ({
       id,
       name,
@@ -125,7 +130,7 @@ export interface RallyView {
 /** A player's rows on steps that are rallies with a wall, of the last twelve weeks. */
 export async function rallyView(context: Context, playerId: string, sport: Sport): Promise<RallyView> {
   const { db, today } = context;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [book, places] = await Promise.all([bookFor(db), placesOf(db, [playerId])]);
   const steps = book.drills.flatMap((drill) =>
     drill.sports.includes(sport)

@@ -4,12 +4,13 @@ import { fitOverridesOf } from '@/data/house';
 import { kitCounts, listPlaces } from '@/data/places';
 import { sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
+import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Records } from '@/catalogue/plan';
 import { bookContents } from '../book';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { knownPlace, type KnownPlace } from './places';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { recentRecords } from './records';
 
@@ -25,8 +26,13 @@ async function groundsAndSquad({ db, today }: Context): Promise<DrillsView> {
   return { grounds: grounds.map(knownPlace), kit, squad: squad.map((player) => playerFacts(player, today)) };
 }
 
-export function drillsView(context: Context): Promise<DrillsView> {
-  return groundsAndSquad(context);
+export interface DrillListView extends DrillsView {
+  readonly takenOff: readonly TakenOff[];
+}
+
+export async function drillsView(context: Context): Promise<DrillListView> {
+  const [view, gone] = await Promise.all([groundsAndSquad(context), takenOff(context.db, 'drill')]);
+  return { ...view, takenOff: gone };
 }
 
 export interface DrillView extends DrillsView {
@@ -52,7 +58,7 @@ export async function drillView(context: Context, drillId: string): Promise<Dril
   const contents = await bookContents(db);
   const drill = makeBook(contents).drill(drillId);
   if (!drill) return null;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const about = await groundsAndSquad(context);
   const ids = about.squad.map((player) => player.id);
   const steps = drill.steps.map((step) => ({ drillId, stepId: step.id }));

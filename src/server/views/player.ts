@@ -8,8 +8,8 @@ import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/
 import type { Context } from '../context';
 import { bookFor } from '../book';
 import { recentSince } from '../days';
-import { refreshAttempts } from '../results';
-import type { PlayerForm } from '../schemas/player';
+import { resultsReady } from '../results';
+import type { PlayerForm } from '@/schemas/player';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
 /** One attempt as a mark on the chart. */
@@ -78,7 +78,7 @@ export async function playerView(
   const { db, today } = context;
   const player = await getPlayer(db, id);
   if (!player) return null;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [totals, places, sessions, decisions, book, overrides] = await Promise.all([
     totalsOfPlayer(db, id),
     placesOf(db, [id]),

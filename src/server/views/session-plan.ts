@@ -12,7 +12,7 @@ import { careHistory } from '../care-history';
 import type { Context } from '../context';
 import { recentSince } from '../days';
 import { knownPlace, type KnownPlace } from './places';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
@@ -51,7 +51,7 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const { db } = context;
   const session = await getSession(db, id);
   if (!session) return null;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [blocks, players, squad, logged, contents, grounds, kit] = await Promise.all([
     plannedBlocks(db, [id]),
     playersOfSessions(db, [id]),

@@ -11,12 +11,12 @@ import { evidenceOn } from '@/data/results';
 import { getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { plannedBlocks } from '../blocks';
+import { runBlocks } from '../blocks';
 import { bookFor } from '../book';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from '../decisions';
 import { remarksOf, type Remark } from '../remarks';
 import { recentSince } from '../days';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
@@ -62,9 +62,9 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   const { db } = context;
   const session = await getSession(db, id);
   if (!session) return null;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [planned, playersOf, book] = await Promise.all([
-    plannedBlocks(db, [id]),
+    runBlocks(db, [id]),
     playersOfSessions(db, [id]),
     bookFor(db, session.coach),
   ]);

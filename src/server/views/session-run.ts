@@ -6,19 +6,23 @@ import { asPlanned } from '@/core/counting/conditions';
 import type { CarePlayer } from '@/core/care/care';
 import type { Place } from '@/core/place/place';
 import type { TouchEvent } from '@/core/counting/event';
-import { endOfLog, eventsOfBlocks } from '@/data/log';
+import { eventsOfBlocks } from '@/data/log';
 import { kitCounts } from '@/data/places';
 import { evidenceOn, type JudgedStep } from '@/data/results';
 import { blockPlayers, getSession, playersOfSessions } from '@/data/session';
 import { getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { plannedBlocks } from '../blocks';
+import { runBlocks } from '../blocks';
 import { bookFor } from '../book';
 import { judgedKey, judgedStep, judgedSteps } from '../decisions';
 import { careHistory } from '../care-history';
+import { buildId } from '../build-id';
 import { recentSince } from '../days';
+import { placeNow, type LogPlace } from '../follow';
+
+export type { LogPlace };
 import { groundOf } from '../ground';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 import { recentRecords, stepsOf } from './records';
 import { sessionFacts, type SessionFacts } from './session-facts';
@@ -54,11 +58,11 @@ export interface SessionRunView {
   readonly blocks: readonly RunBlock[];
   readonly events: readonly TouchEvent[];
   /** The place in the server's log up to which `events` reaches: what comes after is followed from there. */
-  readonly logEnd: number;
+  readonly logEnd: LogPlace;
+  /** Which build made this page. */
+  readonly build: string;
   /** When the booking begins, UTC milliseconds. */
   readonly bookedStartMs: number;
-  /** Set when a helper counts one child: the token of their link, and the name they gave. */
-  readonly helper?: { readonly token: string };
   /** What the care rules look at besides. */
   readonly care: CareFacts;
 }
@@ -67,16 +71,16 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   const { db } = context;
   const session = await getSession(db, id);
   if (!session) return null;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [planned, playersOf, book] = await Promise.all([
-    plannedBlocks(db, [id]),
+    runBlocks(db, [id]),
     playersOfSessions(db, [id]),
     bookFor(db, session.coach),
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
   // Read before the events: what is stored in between comes twice rather than never.
-  const logEnd = await endOfLog(db);
+  const logEnd = await placeNow(context);
   const people = await getPlayers(db, playerIds);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
@@ -121,6 +125,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     blocks,
     events,
     logEnd,
+    build: buildId(),
     bookedStartMs: new Date(`${session.day}T${session.startTime}`).getTime(),
     care: { records, history, place: here.place, kit },
   };

@@ -1,5 +1,6 @@
 import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
+import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
 import { playerName, type PlayerName } from './player-facts';
 import { sessionFacts } from './session-facts';
@@ -14,15 +15,17 @@ export interface SessionsView {
   readonly past: readonly SessionLine[];
   readonly page: number;
   readonly more: boolean;
+  readonly takenOff: readonly TakenOff[];
 }
 
 /** All sessions: what is to come, and what has been, page by page. */
 export async function sessionsView(context: Context, page: number): Promise<SessionsView> {
   const { db, today } = context;
-  const [squad, coming, past] = await Promise.all([
+  const [squad, coming, past, gone] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, '9999-12-31'),
     sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage),
+    takenOff(db, 'session'),
   ]);
   const all = [...coming, ...past.slice(0, sessionsAPage)];
   const ids = all.map((session) => session.id);
@@ -41,5 +44,6 @@ export async function sessionsView(context: Context, page: number): Promise<Sess
     past: lines.slice(coming.length),
     page,
     more: past.length > sessionsAPage,
+    takenOff: gone,
   };
 }

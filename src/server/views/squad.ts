@@ -1,8 +1,9 @@
 import { recentWork } from '@/data/results';
 import { listPlayers } from '@/data/squad';
+import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, type PlayerFacts } from './player-facts';
 
 export const squadDays = 28;
@@ -16,18 +17,21 @@ export interface SquadLine extends PlayerFacts {
 export interface SquadView {
   readonly players: readonly SquadLine[];
   readonly year: number;
+  readonly takenOff: readonly TakenOff[];
 }
 
 /** Everybody on the squad, with what they did in the last four weeks. */
 export async function squadView(context: Context): Promise<SquadView> {
-  await refreshAttempts(context.db);
-  const [players, work] = await Promise.all([
+  await resultsReady(context.db);
+  const [players, work, gone] = await Promise.all([
     listPlayers(context.db),
     recentWork(context.db, dayAfter(context.today, -squadDays)),
+    takenOff(context.db, 'player'),
   ]);
   const done = new Map(work.map((row) => [row.playerId, row]));
   return {
     year: Number(context.today.slice(0, 4)),
+    takenOff: gone,
     players: players.map((player) => {
       const own = done.get(player.id);
       return {

@@ -8,7 +8,7 @@ import { plannedBlocks } from '../blocks';
 import { bookContents } from '../book';
 import { dayAfter } from '../days';
 import { groundOf } from '../ground';
-import { refreshAttempts } from '../results';
+import { resultsReady } from '../results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from './player-facts';
 import { recentRecords, stepsOf } from './records';
 import { sessionFacts, type SessionFacts } from './session-facts';
@@ -46,7 +46,7 @@ export interface TodayView {
 
 export async function todayView(context: Context): Promise<TodayView> {
   const { db, today } = context;
-  await refreshAttempts(db);
+  await resultsReady(db);
   const [squad, soon, last, contents, ground] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, dayAfter(today, 14)),

@@ -1,5 +1,9 @@
+import { revalidatePath } from 'next/cache';
 import { requestContext } from '@/server/context';
 import { drillFile } from '@/server/drill-file';
+import { readJson, refusal } from '@/server/http/body';
+import { newsResponse } from '@/server/http/news';
+import { importDrills, type Imported } from '@/server/import-drills';
 
 /** Drills as a file to take away: one with `?id=`, else all. */
 export async function GET(request: Request): Promise<Response> {
@@ -10,5 +14,23 @@ export async function GET(request: Request): Promise<Response> {
       'content-type': 'application/json; charset=utf-8',
       'content-disposition': `attachment; filename="${file.name}"`,
     },
+  });
+}
+
+/** A file of drills is at most so big: the whole catalogue is a third of it. */
+const maxFileBytes = 3 * 1024 * 1024;
+
+/** Takes a file of drills: all of them or none. The answer says how far it is, a line at a time; the last one how it went. */
+export async function POST(request: Request): Promise<Response> {
+  const body = await readJson(request, maxFileBytes);
+  if (!body.ok) return refusal(body);
+  const context = await requestContext();
+  return newsResponse<Imported>(request.signal, async (say, signal) => {
+    const outcome = await importDrills(context, body.value, {
+      onChecked: (checked, of) => say({ checked, of }),
+      signal,
+    });
+    if (outcome.ok) revalidatePath('/', 'layout');
+    return outcome;
   });
 }

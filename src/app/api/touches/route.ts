@@ -1,16 +1,11 @@
 import { requestContext } from '@/server/context';
-import { readJson } from '@/server/http/body';
-import { maxTouchBytes, strangeOrigin } from '@/server/http/own-pages';
+import { readJson, refusal } from '@/server/http/body';
+import { ingestAnswer, maxTouchBytes } from '@/server/http/log-requests';
 import { ingestTouches } from '@/server/ingest';
 
-/** Takes a batch of events of a running session. 200: all stored or known before. 4xx: nothing was stored. */
+/** Takes a batch of events of a running session. 200: all stored or known before. Anything else: nothing was stored. */
 export async function POST(request: Request): Promise<Response> {
-  const strange = strangeOrigin(request);
-  if (strange) return strange;
   const body = await readJson(request, maxTouchBytes);
-  if (!body.ok) return Response.json({ problems: body.problems }, { status: body.status ?? 400 });
-  const outcome = await ingestTouches(await requestContext(), body.value);
-  return outcome.ok
-    ? Response.json(outcome.value)
-    : Response.json({ problems: outcome.problems }, { status: 400 });
+  if (!body.ok) return refusal(body);
+  return ingestAnswer(async () => ingestTouches(await requestContext(), body.value));
 }

@@ -1,11 +1,29 @@
+import { readJson, refusal } from '@/server/http/body';
+import { Line } from '@/server/http/line';
+import { fileResponse } from '@/server/http/take';
 import { practiceTrack } from '@/server/track';
 
-/** A practice track to take away, as its query asks: sound (WAV) or words (WebVTT). */
-export async function GET(request: Request): Promise<Response> {
-  const outcome = await practiceTrack(Object.fromEntries(new URL(request.url).searchParams));
-  if (!outcome.ok) return Response.json({ problems: outcome.problems }, { status: 400 });
-  const { name, type, body } = outcome.value;
-  return new Response(body, {
-    headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"` },
-  });
+/** A wish for a track is a few hundred letters. */
+const maxWishBytes = 4096;
+const line = new Line(4);
+
+/** A practice track to take away: sound (WAV) or words (WebVTT). One is made at a time, and no longer than somebody takes it. */
+export async function POST(request: Request): Promise<Response> {
+  const wish = await readJson(request, maxWishBytes);
+  if (!wish.ok) return refusal(wish);
+  const file = await practiceTrack(wish.value);
+  if (!file.ok) return refusal(file);
+  const leave = await line.enter(request.signal);
+  if (!leave)
+    return refusal(
+      {
+        problems: [
+          { field: 'track', message: 'Other tracks are being made just now: try again in a moment.' },
+        ],
+        status: 503,
+      },
+      { 'retry-after': '10' },
+    );
+  request.signal.addEventListener('abort', leave);
+  return fileResponse(file.value, leave);
 }

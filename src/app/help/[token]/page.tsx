@@ -1,11 +1,13 @@
 import type { Metadata } from 'next';
-import { Run } from '@/features/run/run';
+import { HelperRun } from '@/features/run/helper-run';
 import { requestContext } from '@/server/context';
-import { helperView, linkTrouble } from '@/server/helper-links';
+import { linkTrouble } from '@/server/helper-links';
+import { helperView } from '@/server/helper-view';
+import { HouseProvider } from '@/ui/house';
 
 export const metadata: Metadata = { title: 'Count', robots: { index: false } };
 
-/** A helper counts one child, and sees nothing else. */
+/** A helper counts one child, and sees nothing else: of the book, only the drills that are run in this session. */
 export default async function HelpPage({ params }: { params: Promise<{ token: string }> }) {
   const view = await helperView(await requestContext(), (await params).token);
   if ('kind' in view)
@@ -15,5 +17,10 @@ export default async function HelpPage({ params }: { params: Promise<{ token: st
         <p>{linkTrouble(view)}</p>
       </main>
     );
-  return <Run view={view} />;
+  const { contents, ...court } = view;
+  return (
+    <HouseProvider house={{ contents, places: [] }}>
+      <HelperRun view={court} />
+    </HouseProvider>
+  );
 }

@@ -1,10 +1,10 @@
 import { requestContext } from '@/server/context';
 import { followSession } from '@/server/follow';
-import { badPlace, placeAsked } from '@/server/http/own-pages';
+import { badPlace, placeAsked } from '@/server/http/log-requests';
 
 /** What was stored in a session after a place in the log: how a run screen hears of other devices. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const after = placeAsked(request);
-  if (after === null) return badPlace();
-  return Response.json(await followSession(await requestContext(), (await params).id, after));
+  const from = placeAsked(request);
+  if (from === null) return badPlace();
+  return Response.json(await followSession(await requestContext(), (await params).id, from));
 }

@@ -1,0 +1,3 @@
+'use client';
+
+export { ErrorPage as default } from '@/features/shell/error-page';

@@ -1,0 +1,54 @@
+import { countKinds, type TouchEvent } from '@/core/counting/event';
+import { refused } from '@/core/outcome';
+import { storedAs } from '@/data/log';
+import { checkBatch, refusedEvents, type RefusedEvent } from '@/schemas/touches';
+import { latestMs, type Context } from './context';
+import { linkState, linkTrouble, type OpenLink } from './helper-links';
+import { storeBatch, type Ingested } from './ingest';
+
+/** What a helper may log: counts of their child, notes, and corrections of what they logged themselves. */
+const kinds: ReadonlySet<string> = new Set([...countKinds, 'note', 'undo', 'fix']);
+
+const longestDevice = 64;
+
+/** The name a device counts under by a link: its own, made so that it can be no other's. */
+export const signedDevice = ({ sign }: Pick<OpenLink, 'sign'>, device: string): string =>
+  device.startsWith(sign) ? device : (sign + device).slice(0, longestDevice);
+
+/** Takes a helper's batch, while the link is open. Who counted, and on which device, is what the link says. */
+export async function ingestFromHelper(context: Context, token: string, input: unknown): Promise<Ingested> {
+  const link = await linkState(context, token);
+  if (link.kind !== 'open') return refused('link', linkTrouble(link));
+  const checked = checkBatch(input, latestMs(context));
+  if (!checked.ok) return checked;
+  const events = checked.value.events.map((event) => ({
+    ...event,
+    by: link.by,
+    device: signedDevice(link, event.device),
+  }));
+  const strange = await notTheirs(context, link, events);
+  if (strange.length > 0) return refusedEvents(strange, events.length);
+  return storeBatch(context, { events }, link.sessionId);
+}
+
+/** Events that are none of a helper's business. */
+async function notTheirs(
+  { db }: Context,
+  link: OpenLink,
+  events: readonly TouchEvent[],
+): Promise<RefusedEvent[]> {
+  const refs = events.flatMap((event) => (event.ref === null ? [] : [event.ref]));
+  const known = refs.length === 0 ? [] : await storedAs(db, refs);
+  const own = new Set([
+    ...known.filter((one) => one.device.startsWith(link.sign)).map((one) => one.id),
+    ...events.map((event) => event.id),
+  ]);
+  return events.flatMap<RefusedEvent>((event, index) => {
+    const refuse = (message: string) => [{ index, id: event.id, why: 'closed' as const, message }];
+    if (event.playerId !== link.playerId) return refuse('is about somebody else: this link counts one child');
+    if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: this link counts, and nothing else`);
+    if (event.ref !== null && !own.has(event.ref))
+      return refuse('corrects a mark that was not made by this link');
+    return [];
+  });
+}

@@ -1,0 +1,112 @@
+import { catalogue, type BookContents } from '@/catalogue';
+import { adjustKinds, clockKinds, countKinds, courtKinds, type TouchEvent } from '@/core/counting/event';
+import { bookContents } from './book';
+import type { Context } from './context';
+import { linkState, type LinkState, type OpenLink } from './helper-links';
+import type { PlayerFacts } from './views/player-facts';
+import { sessionRunView, type RunBlock, type SessionRunView } from './views/session-run';
+
+/** A child as a helper sees them: enough to count, and nothing a coach has noted. */
+export interface HelpedPlayer extends Pick<PlayerFacts, 'id' | 'name' | 'age' | 'sport' | 'hand' | 'stage'> {
+  /** The number they are counted by, the same on every screen. */
+  readonly number: number;
+}
+
+/** What a helper's page is given: written out, so that nothing comes along because somebody added it elsewhere. */
+export interface HelperView extends Pick<SessionRunView, 'logEnd' | 'build'> {
+  readonly session: { readonly id: string; readonly coach: string; readonly revision: number };
+  readonly players: readonly HelpedPlayer[];
+  readonly blocks: readonly RunBlock[];
+  readonly events: readonly TouchEvent[];
+  readonly helper: {
+    readonly token: string;
+    readonly by: string;
+    readonly sign: string;
+  };
+  /** The drills of this session under the schools that act there, and no others. */
+  readonly contents: BookContents;
+}
+
+const own: ReadonlySet<string> = new Set([...countKinds, ...adjustKinds, 'undo', 'fix']);
+const everybodys: ReadonlySet<string> = new Set([...clockKinds, ...courtKinds, ...adjustKinds, 'undo']);
+
+/**
+ * Does a helper see an event? Counts of their child, and what the block's clock and dose are made of. What was remarked
+ * about the child or the group stays with the coaches; a helper's own notes come back to them.
+ */
+export const seenByHelper =
+  ({ playerId, sign }: Pick<OpenLink, 'playerId' | 'sign'>) =>
+  (event: TouchEvent): boolean =>
+    event.playerId === null
+      ? everybodys.has(event.kind)
+      : event.playerId === playerId &&
+        (own.has(event.kind) || (event.kind === 'note' && event.device.startsWith(sign)));
+
+/** An event without who made it, where that was somebody else. */
+const unsigned =
+  (sign: string) =>
+  (event: TouchEvent): TouchEvent =>
+    event.device.startsWith(sign) ? event : { ...event, by: null };
+
+/** The view of an open link, or why it is closed. */
+export async function helperView(context: Context, token: string): Promise<HelperView | LinkState> {
+  const link = await linkState(context, token);
+  if (link.kind !== 'open') return link;
+  const view = await sessionRunView(context, link.sessionId);
+  const player = view?.players.find((one) => one.id === link.playerId);
+  if (!view || !player) return { kind: 'unknown' };
+  const { id, name, age, sport, hand, stage } = player;
+  return {
+    session: { id: view.session.id, coach: '', revision: view.session.revision },
+    players: [{ id, name, age, sport, hand, stage, number: view.players.indexOf(player) + 1 }],
+    blocks: view.blocks.map((block) => helpedBlock(block, link.playerId)),
+    events: forHelper(link, view.events),
+    logEnd: view.logEnd,
+    build: view.build,
+    helper: { token, by: link.by, sign: link.sign },
+    contents: helpedContents(
+      await bookContents(context.db),
+      view.session.coach,
+      new Set(view.blocks.map((block) => block.drillId)),
+      link.playerId,
+    ),
+  };
+}
+
+/** What a helper is given of a log. */
+export const forHelper = (link: OpenLink, events: readonly TouchEvent[]): TouchEvent[] =>
+  events.filter(seenByHelper(link)).map(unsigned(link.sign));
+
+function helpedBlock(block: RunBlock, playerId: string): RunBlock {
+  const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring } = block;
+  const { turns, turnS, atOnce } = block;
+  return {
+    ...{ id, drillId, stepId, dose, changes, stations, breakS, retest, setting, turns, turnS, atOnce },
+    ...(scoring && { scoring }),
+    own: block.own.filter((one) => one.playerId === playerId),
+    players: block.players.filter((one) => one.playerId === playerId),
+  };
+}
+
+/** The house's own drills that are run here, and the choices that act on them, signed by nobody. */
+function helpedContents(
+  { own: drills, choices }: BookContents,
+  coach: string,
+  drillIds: ReadonlySet<string>,
+  playerId: string,
+): BookContents {
+  const named = new Set(
+    choices.filter((one) => one.scope === 'coach' && one.key === coach).map((one) => one.question),
+  );
+  return {
+    own: drills.filter((drill) => drillIds.has(drill.id) && !catalogue.some((one) => one.id === drill.id)),
+    retired: [],
+    choices: choices.flatMap((choice) => {
+      if (choice.scope === 'drill') return drillIds.has(choice.key) ? [choice] : [];
+      if (choice.scope === 'player') return choice.key === playerId ? [choice] : [];
+      // The coach's own choice stands above everybody's; it is given as everybody's, without a name.
+      const acts = choice.key === coach || (choice.key === '' && !named.has(choice.question));
+      return acts ? [{ ...choice, key: '' }] : [];
+    }),
+  };
+}
