@@ -1,7 +1,7 @@
 import { catalogue } from '@/catalogue';
 import { families, sports } from '@/catalogue/types';
 import { measures, type Measure } from '@/core/counting/measure';
-import { bundleOf } from '@/server/house';
+import { bundleOf } from '@/server/drill-file';
 
 /* Prints every drill as a file that can be imported; with --summary only what there is, counted. */
 

@@ -12,6 +12,8 @@ const db = await openDatabase(`file:${file}`);
 await migrateDatabase(db);
 const seed = Number(process.env.VOWSTEP_SEED ?? 20);
 const made = await makeDemo(db, { today: localDay(now()), seed, weeks: Number(weeks) });
+// Each copy of this file is a book of its own: it is given its epoch when it is first opened.
+await db.$client.execute(`delete from database_fact where key = 'epoch'`);
 await db.$client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
 db.$client.close();
 console.log(`Demo data: ${made.sessions} sessions, ${made.touches.toLocaleString('en-GB')} events.`);

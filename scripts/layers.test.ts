@@ -22,12 +22,18 @@ const refused: [file: string, code: string, rule: string][] = [
   ['src/features/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
   ['src/app/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
   ['src/demo/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
+  ['src/court/probe.ts', `export { Button } from '@/ui/button';`, path],
+  ['src/court/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
+  ['src/schemas/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
+  ['src/data/probe.ts', `export { check } from '@/schemas/check';`, path],
+  ['src/workers/probe.ts', `export { findDrill } from '@/catalogue';`, path],
+  ['src/server/probe.ts', `export { RunLog } from '@/court/run-log';`, path],
 ];
 const fine: [file: string, code: string][] = [
   ['src/catalogue/probe.ts', `export { tally } from '@/core/counting/tally';`],
   ['src/server/probe.ts', `export { getPlayer } from '@/data/squad';`],
   ['src/features/probe.ts', `export { savePlanAction } from '@/server/actions';`],
-  ['src/features/probe.ts', `export { sessionSchema } from '@/server/schemas/session';`],
+  ['src/features/probe.ts', `export { sessionSchema } from '@/schemas/session';`],
   ['src/features/probe.ts', `export { Button } from '@/ui/button';`],
   ['src/app/probe.ts', `export { squadView } from '@/server/views/squad';`],
 ];

@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { openApp } from '../e2e/lib/app';
 import { openBrowser, setViewport } from '../e2e/lib/browser';
 import { Page } from '../e2e/lib/page';
+import { nextBlock, turn } from '../e2e/lib/session';
 
 /** Takes a picture of every main view from the demo data, into docs/screenshots. */
 const folder = 'docs/screenshots';
@@ -81,7 +82,7 @@ await shot('plan');
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);
 await page.sees('Start block');
-while (!(await page.text()).includes('Palm-up bounce')) await page.press('Next block');
+while (!(await page.text()).includes('Palm-up bounce')) await nextBlock(page);
 await page.press('Start block');
 await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
 const press = (digit: number, times: number, zone = 'touch') =>
@@ -101,7 +102,7 @@ await press(1, 1, 'miss');
 await press(1, 3);
 await page.sees('All safe on the server');
 await shot('run');
-while (!(await page.text()).includes('Marker touches')) await page.keys('p');
+while (!(await page.text()).includes('Marker touches')) await turn(page, 'p');
 await page.press('Go on').catch(() => page.press('Start block'));
 await page.becomes(`document.querySelector('[data-call]').dataset.call !== ''`, true);
 await press(1, 2);

@@ -2,10 +2,13 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { bin, root, run } from './run.js';
+import { buildServiceWorker, serviceWorkerIsThere } from './service-worker.js';
 
 const inputs = [
   'src',
   'drizzle',
+  'public/calls',
+  'scripts/lib/service-worker.js',
   'package-lock.json',
   'package.json',
   'next.config.ts',
@@ -40,8 +43,9 @@ export function hashOf(places) {
 /** Builds for production when anything that goes into the build has changed. */
 export async function ensureBuild({ quiet = false } = {}) {
   const wanted = hashOf(inputs);
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && serviceWorkerIsThere()) return;
   console.error('Building…');
   await run(bin('next'), ['build'], { quiet, out: 2 });
+  await buildServiceWorker();
   writeFileSync(mark, wanted);
 }

@@ -12,6 +12,7 @@ export async function ensureModules() {
     .digest('hex');
   if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted) return;
   console.error('Installing packages…');
-  await run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error']);
+  // The build needs its tools even where the environment says "production".
+  await run('npm', ['ci', '--include=dev', '--no-fund', '--no-audit', '--loglevel=error']);
   writeFileSync(mark, wanted);
 }

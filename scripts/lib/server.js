@@ -19,36 +19,48 @@ export function freePort(host = '127.0.0.1') {
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
+/** What a server prints is kept to this length, letters: enough to say why it did not start. */
+const keptOutput = 20_000;
+
 /**
- * Starts the production server and waits until it answers.
+ * Starts the production server and waits until it answers. It ends when this process does, however that ends: it holds
+ * a line to it.
+ * @param errors where its errors go besides being kept; nowhere by default
  * @returns its address, and ways to stop it: `stop` asks, `kill` is SIGKILL
  */
-export async function startServer({ port, host = '127.0.0.1', env = {}, command = 'start', show = false }) {
+export async function startServer({ port, host = '127.0.0.1', env = {}, command = 'start', errors = null }) {
   const child = spawn(
     process.execPath,
     [path.join(root, 'node_modules/next/dist/bin/next'), command, '-p', String(port), '-H', host],
     {
       cwd: root,
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-      stdio: show ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', VOWSTEP_LIFELINE: '1', ...env },
+      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     },
   );
   running.add(child);
   let output = '';
-  child.stdout?.on('data', (chunk) => (output += chunk));
-  child.stderr?.on('data', (chunk) => (output += chunk));
-  const exited = new Promise((resolve) => child.on('exit', (code) => resolve(code)));
+  const keep = (chunk) => (output = (output + chunk).slice(-keptOutput));
+  child.stdout.on('data', keep);
+  child.stderr.on('data', (chunk) => {
+    keep(chunk);
+    errors?.write(chunk);
+  });
+  const exited = new Promise((resolve) => child.on('close', (code, signal) => resolve(code ?? signal)));
   void exited.then(() => running.delete(child));
 
   const url = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
   for (let tries = 0; ; tries++) {
-    if (child.exitCode !== null || tries > 600)
-      throw new Error(`The server did not start.\n${output}`.trim());
+    if (!running.has(child) || tries > 600)
+      throw new Error(errors ? 'The server did not start.' : `The server did not start.\n${output}`.trim());
     const answer = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null);
     if (answer?.ok) break;
     if (answer) {
       const health = await answer.text();
-      if (tries > 50) throw new Error(`The server is up but not well: ${health}\n${output}`);
+      if (tries > 50) {
+        child.kill('SIGKILL');
+        throw new Error(`The server is up but not well: ${health}\n${output}`);
+      }
     }
     await wait(100);
   }
@@ -59,8 +71,43 @@ export async function startServer({ port, host = '127.0.0.1', env = {}, command 
   return { url, child, exited, stop: end('SIGTERM'), kill: end('SIGKILL'), output: () => output };
 }
 
-for (const signal of ['SIGINT', 'SIGTERM', 'exit'])
-  process.on(signal, () => {
-    for (const child of running) child.kill('SIGTERM');
-    if (signal !== 'exit') process.exit(signal === 'SIGINT' ? 130 : 143);
-  });
+/**
+ * Runs a server until somebody ends it: its errors are shown, and when it ends by itself, that is a failure.
+ * @param name how it is called in what is printed
+ */
+export async function serve(name, options) {
+  watchParent();
+  const server = await startServer({ ...options, errors: process.stderr });
+  console.log(`${name}: ${server.url}`);
+  const how = await server.exited;
+  if (!ending) throw new Error(`The server ended by itself (${how}).`);
+}
+
+let ending = false;
+const signals = { SIGINT: 130, SIGTERM: 143, SIGHUP: 129 };
+/** Servers are given so long to put everything into their files, milliseconds. */
+const graceMs = 8000;
+
+async function endAll(code) {
+  if (ending) return;
+  ending = true;
+  const ended = [...running].map((child) => new Promise((resolve) => child.once('exit', resolve)));
+  for (const child of running) child.kill('SIGTERM');
+  await Promise.race([Promise.all(ended), wait(graceMs)]);
+  for (const child of running) child.kill('SIGKILL');
+  process.exit(code);
+}
+for (const [signal, code] of Object.entries(signals)) process.on(signal, () => endAll(code));
+
+/** Under npm: npm may be ended without a word to what it started, which then belongs to somebody else. */
+function watchParent() {
+  if (!process.env.npm_lifecycle_event) return;
+  const parent = process.ppid;
+  setInterval(() => {
+    if (process.ppid !== parent) void endAll(1);
+  }, 500).unref();
+}
+
+process.on('exit', () => {
+  for (const child of running) child.kill('SIGTERM');
+});

@@ -1,0 +1,50 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, renameSync } from 'node:fs';
+import path from 'node:path';
+import { root } from './run.js';
+
+export const serviceWorker = path.join(root, 'public', 'sw.js');
+
+/** The spoken clips, each with a hash of its contents: a clip that was made anew is fetched anew. */
+function clips() {
+  const folder = path.join(root, 'public', 'calls');
+  return readdirSync(folder)
+    .filter((name) => name.endsWith('.wav'))
+    .sort()
+    .map((name) => ({
+      url: `/calls/${name}`,
+      revision: createHash('sha256')
+        .update(readFileSync(path.join(folder, name)))
+        .digest('hex')
+        .slice(0, 12),
+    }));
+}
+
+/**
+ * Bundles the service worker for the build that was just made.
+ * @param buildId the name of that build: what the worker keeps of pages belongs to it
+ */
+export async function buildServiceWorker(buildId = newestBuild()) {
+  const { build } = await import('esbuild');
+  const made = `${serviceWorker}.made`;
+  await build({
+    entryPoints: [path.join(root, 'src', 'service-worker', 'sw.ts')],
+    outfile: made,
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    target: 'es2022',
+    define: {
+      BUILD: JSON.stringify(buildId),
+      CLIPS: JSON.stringify(clips()),
+      'process.env.NODE_ENV': '"production"',
+    },
+    logLevel: 'warning',
+  });
+  // Whole or not at all: a server that runs may be asked for it just now.
+  renameSync(made, serviceWorker);
+}
+
+const newestBuild = () => readFileSync(path.join(root, '.next', 'BUILD_ID'), 'utf8').trim();
+
+export const serviceWorkerIsThere = () => existsSync(serviceWorker);
