@@ -12,7 +12,7 @@ import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Chip, ChipRow } from './chip';
 import { LookAndSay } from './look-and-say';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
 interface Props {
@@ -110,6 +110,12 @@ function Level({
   const softer = (stage: (typeof stages)[number]) =>
     own !== null && stages.indexOf(stage) < stages.indexOf(own) ? 1 : 0;
   const [back, up] = [leads('back'), leads('up')];
+  /** Where nobody can move: the end of the ladder, or steps that need a block of their own. */
+  const noWay = (way: 'up' | 'back') => {
+    const end = (way === 'up' ? drill.steps.at(-1) : drill.steps[0])?.id;
+    if (!steps.every(({ step }) => step.id === end)) return 'none counted the same way';
+    return way === 'up' ? 'this is the top step' : 'this is the first step';
+  };
   return (
     <div className="space-y-3">
       <div className="grid grid-cols-1 gap-2 sm:grid-cols-3">
@@ -122,7 +128,7 @@ function Level({
           <span className="flex items-center gap-1">
             <ArrowDownRight aria-hidden /> One step back
           </span>
-          <span className="text-sm font-normal">{back ? back.title : 'none counted the same way'}</span>
+          <span className="text-sm font-normal">{back ? back.title : noWay('back')}</span>
         </button>
         <button
           type="button"
@@ -146,7 +152,7 @@ function Level({
           <span className="flex items-center gap-1">
             <ArrowUpRight aria-hidden /> One step up
           </span>
-          <span className="text-sm font-normal">{up ? up.title : 'none counted the same way'}</span>
+          <span className="text-sm font-normal">{up ? up.title : noWay('up')}</span>
         </button>
       </div>
       <ChipRow label="Who picks">

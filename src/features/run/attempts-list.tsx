@@ -5,16 +5,17 @@ import { useState } from 'react';
 import { measures, resultInWords } from '@/core/counting/measure';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { answersByCall } from '@/core/calls/answers';
-import type { PlayerFacts } from '@/server/views/player-facts';
 import { Chip } from './chip';
 import { conditionWords } from './condition-words';
+import { momentAt } from '@/ui/dates';
 import { CountPad } from './count-pad';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
+import type { CourtPlayer } from './court-view';
 import type { BlockRun } from './use-block';
 
 interface Props {
   readonly run: BlockRun;
-  readonly player: PlayerFacts;
+  readonly player: CourtPlayer;
   readonly log: RunLog;
 }
 
@@ -40,9 +41,11 @@ export function AttemptsList({ run, player, log }: Props) {
               {attempt.fixed && ` · ${fixWords(attempt)}`}
               <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>
             </span>
-            <Chip label={`Correct attempt ${attempt.number}`} onPress={() => setFixing(attempt)}>
-              <Pencil aria-hidden size={16} /> Correct
-            </Chip>
+            {log.isMine(attempt.eventId) && (
+              <Chip label={`Correct attempt ${attempt.number}`} onPress={() => setFixing(attempt)}>
+                <Pencil aria-hidden size={16} /> Correct
+              </Chip>
+            )}
           </li>
         ))}
       </ol>
@@ -67,6 +70,5 @@ export function AttemptsList({ run, player, log }: Props) {
 }
 
 function fixWords({ fixed }: Attempt): string {
-  const at = new Date(fixed!.atMs);
-  return `corrected by ${fixed!.by ?? 'the coach'} on ${at.toLocaleDateString('en-GB')} at ${at.toTimeString().slice(0, 5)}`;
+  return `corrected by ${fixed!.by ?? 'the coach'} on ${momentAt(fixed!.atMs)}`;
 }

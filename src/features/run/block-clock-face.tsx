@@ -16,7 +16,8 @@ export interface BlockClockFaceProps {
   readonly changeoverS: number | null;
   /** Seconds the session runs over its booking, where that is worth a word; else null. */
   readonly lateS: number | null;
-  readonly onOpen: () => void;
+  /** Opens what can be done about time; left out for who only counts. */
+  readonly onOpen?: () => void;
 }
 
 /** The block's clock: 3-2-1, work, rest, and the end, in words, colour and size. */
@@ -51,6 +52,7 @@ export function BlockClockFace({
     <button
       type="button"
       onClick={onOpen}
+      disabled={!onOpen}
       data-phase={done ? 'done' : phase.kind}
       className={cx(
         'flex min-h-16 flex-1 items-center justify-end gap-3 rounded-md border-3 px-4 py-0.5 sm:flex-none',

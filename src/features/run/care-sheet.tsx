@@ -14,7 +14,7 @@ import { buttonClass } from '@/ui/button';
 import { CareLine } from '@/ui/care-line';
 import { Dialog } from '@/ui/dialog';
 import { useBook } from '@/ui/house';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
 interface Props {

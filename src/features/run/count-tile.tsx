@@ -18,7 +18,7 @@ import { TargetZones } from './target-zones';
 export interface CountTileProps {
   readonly playerId: string;
   readonly name: string;
-  /** The key that counts a touch: 1 to 8. */
+  /** The number this player is counted by, 1 to 12: theirs for the whole session. */
   readonly digit: number;
   readonly step: Step;
   readonly dose: Dose;

@@ -2,13 +2,13 @@
 
 import { memo } from 'react';
 import { doseInWords } from '@/core/dose/dose';
-import type { PlayerFacts } from '@/server/views/player-facts';
 import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
 import { CountTile, type CountTileProps } from './count-tile';
-import type { RunLog } from './run-log';
+import type { CourtPlayer } from './court-view';
+import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
-import { useEventsOf } from './use-run';
+import { useEventsOf } from './use-court';
 
 const grids = [
   '',
@@ -25,22 +25,37 @@ const grids = [
 interface Props {
   readonly run: BlockRun;
   /** Who is shown now, and everybody who works in the block. */
-  readonly players: readonly PlayerFacts[];
-  readonly all: readonly PlayerFacts[];
+  readonly players: readonly CourtPlayer[];
+  readonly all: readonly CourtPlayer[];
   readonly log: RunLog;
+  /** The number a player is counted by, from 1. */
+  readonly numberOf: (playerId: string) => number;
+  readonly onMark: CountTileProps['onMark'];
   readonly onType: (playerId: string) => void;
   readonly onSay: (sentence: string) => void;
+  /** Why the last press counted nothing; null when it did. */
+  readonly refusal: string | null;
 }
 
 /** The tiles of those who are counted, as large as the screen allows. */
-export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
+export function CourtGrid(props: Props) {
+  const { run, players, all, log, numberOf, onMark, onType, onSay, refusal } = props;
   const { block, drill, position, phases, rounds } = run;
   const { phase, leftS } = position;
   const inWork = phase.kind === 'work' && !position.done;
   const heldS = block.dose.kind === 'hold' && inWork ? Math.floor(phase.seconds - leftS) : 0;
   return (
-    <div className={cx('grid min-h-0 flex-1 auto-rows-fr gap-2', grids[players.length])}>
-      {players.map((player, place) => {
+    <div className={cx('relative grid min-h-0 flex-1 auto-rows-fr gap-2', grids[players.length])}>
+      <p
+        role="status"
+        className={cx(
+          'pointer-events-none absolute inset-x-0 top-2 z-10 mx-auto w-fit max-w-[96%] rounded-md border-3 border-care bg-care-bg px-4 py-2 text-xl font-bold text-care',
+          refusal === null && 'sr-only',
+        )}
+      >
+        {refusal}
+      </p>
+      {players.map((player) => {
         const { work, conditions, target, bestEver } = run.playerNow(player.id);
         const turn = Math.floor(all.indexOf(player) / block.atOnce) + 1;
         return (
@@ -48,7 +63,7 @@ export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
             key={`${block.id} ${player.id}`}
             playerId={player.id}
             name={player.name}
-            digit={place + 1}
+            digit={numberOf(player.id)}
             step={work.step}
             dose={work.dose}
             ownStep={work.step.id !== run.step.id}
@@ -62,7 +77,7 @@ export function CourtGrid({ run, players, all, log, onType, onSay }: Props) {
             bestEver={bestEver}
             log={log}
             blockId={block.id}
-            onMark={run.mark}
+            onMark={onMark}
             onType={onType}
             onSay={onSay}
             heldS={heldS}

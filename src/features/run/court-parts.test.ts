@@ -6,7 +6,6 @@ import { tally } from '@/core/counting/tally';
 import { conditionWords } from './condition-words';
 import { padNumber } from './count-pad';
 import { plainSettings, readSettings } from './court-settings';
-import { followSession, type Answer } from './follow-session';
 import { sentenceAfter } from './say';
 import { trimOffersInWords } from './trim-words';
 
@@ -117,67 +116,5 @@ describe('what a screen reader is told', () => {
     const three = [mark('touch'), mark('touch'), mark('touch')];
     const two = tally(three.slice(0, 2), 'row');
     expect(sentenceAfter('Mika', 'row', 2, tally(three, 'row'), two)).toBeNull();
-  });
-});
-
-describe('following other devices', () => {
-  const world = (answers: (Answer | null)[]) => {
-    const jobs: { work: () => void; ms: number }[] = [];
-    const asked: number[] = [];
-    const got: string[] = [];
-    const stop = followSession(5, {
-      ask: async (after) => {
-        asked.push(after);
-        return answers.shift() ?? null;
-      },
-      later: (work, ms) => {
-        const job = { work, ms };
-        jobs.push(job);
-        return () => void jobs.splice(jobs.indexOf(job), 1);
-      },
-      onEvents: (events) => got.push(...events.map((event) => event.id)),
-      onClosed: (message) => got.push(message),
-    });
-    const turn = async () => {
-      jobs.shift()?.work();
-      await new Promise((done) => setImmediate(done));
-    };
-    return { jobs, asked, got, stop, turn };
-  };
-  const news = (ids: string[], after: number): Answer => ({
-    kind: 'news',
-    events: ids.map((id) => ({ ...mark('touch'), id })),
-    after,
-    nowMs: 0,
-  });
-
-  test('goes on from where it was, asks less often while the server is away, and as before when it is back', async () => {
-    const { jobs, asked, got, turn } = world([
-      news(['a', 'b'], 7),
-      null,
-      null,
-      null,
-      null,
-      news([], 7),
-      news(['c'], 8),
-    ]);
-    const waits: number[] = [];
-    for (let n = 0; n < 7; n++) {
-      waits.push(jobs[0]!.ms);
-      await turn();
-    }
-    expect(asked).toEqual([5, 7, 7, 7, 7, 7, 7]);
-    expect(waits).toEqual([2000, 2000, 4000, 8000, 16_000, 16_000, 2000]);
-    expect(got).toEqual(['a', 'b', 'c']);
-  });
-
-  test('ends when the link is closed, and when it is told to', async () => {
-    const closed = world([{ kind: 'closed', message: 'Withdrawn.' }]);
-    await closed.turn();
-    expect(closed.got).toEqual(['Withdrawn.']);
-    expect(closed.jobs).toEqual([]);
-    const stopped = world([news(['a'], 6)]);
-    stopped.stop();
-    expect(stopped.jobs).toEqual([]);
   });
 });

@@ -15,6 +15,8 @@ export interface CourtSettings {
   readonly accentEvery: number;
   /** Who counts here; empty for the session's coach. */
   readonly name: string;
+  /** True once it was read here what browsers leave out over plain http. */
+  readonly knowsPlainHttp: boolean;
 }
 
 export const plainSettings: CourtSettings = {
@@ -26,6 +28,7 @@ export const plainSettings: CourtSettings = {
   tempoPercent: 100,
   accentEvery: 0,
   name: '',
+  knowsPlainHttp: false,
 };
 
 const key = 'vowstep-court';

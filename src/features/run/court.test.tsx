@@ -3,15 +3,21 @@ import { plainBook } from '@/catalogue';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { phasesOf, positionAt } from '@/core/run/phases';
 import { BlockClockFace } from './block-clock-face';
+import { CourtMain } from './court-main';
 import { CountTile, type CountTileProps } from './count-tile';
 import { SafeNote } from './safe-note';
-import type { LogState } from './run-log';
+import type { LogState } from '@/court/run-log';
 
 const words = (element: React.ReactElement) =>
   renderToStaticMarkup(element)
     .replace(/<[^>]+>/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
+
+test('what the server drew of a court screen cannot be pressed until the page is alive', () => {
+  const drawn = renderToStaticMarkup(<CourtMain>tiles</CourtMain>);
+  expect(drawn).toMatch(/^<main inert="" aria-busy="true"/);
+});
 
 const marks = (kinds: [CountKind, number?][]): TouchEvent[] =>
   kinds.map(([kind, value], n) => ({
@@ -170,11 +176,10 @@ describe('where the counts are is said', () => {
     words(
       <SafeNote
         state={{
-          lists: new Map(),
           safe: 12,
           waiting: 0,
           loose: 0,
-          heldBack: 0,
+          heldBack: [],
           trouble: null,
           closed: null,
           reachable: true,
@@ -187,6 +192,6 @@ describe('where the counts are is said', () => {
     [{ waiting: 3 }, '12 safe on the server 3 safe here, on the way'],
     [{ waiting: 3, reachable: false }, '12 safe on the server 3 safe here, on the way Server out of reach'],
     [{ loose: 1 }, '12 safe on the server 1 not kept yet'],
-    [{ heldBack: 2 }, '12 safe on the server 2 held back here'],
+    [{ heldBack: [{}, {}] as never }, '12 safe on the server 2 held back here'],
   ])('%j', (state, text) => expect(note(state)).toBe(text));
 });

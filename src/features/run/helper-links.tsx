@@ -11,15 +11,22 @@ interface Props {
   readonly players: readonly PlayerFacts[];
 }
 
+const intoView = (box: HTMLElement | null) => box?.scrollIntoView?.({ block: 'nearest' });
+
 /** A link lets a helper count one child on their own phone. Making a new one ends the old one. */
 export function HelperLinks({ sessionId, players }: Props) {
-  const [link, setLink] = useState<{ playerId: string; url: string } | null>(null);
+  const [link, setLink] = useState<{ playerId: string; url: string; signed: string } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  const [name, setName] = useState('');
   const make = async (player: PlayerFacts) => {
-    const outcome = await ask(() => makeHelperLinkAction(sessionId, player.id));
+    const outcome = await ask(() => makeHelperLinkAction(sessionId, player.id, { name }));
     if (!outcome.ok) return setSaid(problemsText(outcome));
     setSaid(null);
-    setLink({ playerId: player.id, url: `${location.origin}/help/${outcome.value.token}` });
+    setLink({
+      playerId: player.id,
+      url: `${location.origin}/help/${outcome.value.token}`,
+      signed: name.trim() ? `${name.trim()} (helper)` : 'Helper',
+    });
   };
   const withdraw = async (player: PlayerFacts) => {
     const outcome = await ask(() => withdrawHelperLinksAction(sessionId, player.id));
@@ -29,6 +36,16 @@ export function HelperLinks({ sessionId, players }: Props) {
   const chosen = players.find((player) => player.id === link?.playerId);
   return (
     <div className="space-y-2">
+      <label className="flex items-center gap-2 font-semibold">
+        <span className="w-20 text-base font-normal text-soft">Helper’s name</span>
+        <input
+          value={name}
+          maxLength={40}
+          placeholder="A parent, say; may stay empty"
+          onChange={(event) => setName(event.target.value)}
+          className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
+        />
+      </label>
       <ChipRow label="Helper for">
         {players.map((player) => (
           <Chip
@@ -42,10 +59,15 @@ export function HelperLinks({ sessionId, players }: Props) {
         ))}
       </ChipRow>
       {link && chosen && (
-        <div className="flex flex-wrap items-center gap-2 rounded-md border-2 border-line p-2">
+        <div
+          key={link.url}
+          ref={intoView}
+          className="flex flex-wrap items-center gap-2 rounded-md border-2 border-line p-2"
+        >
           <label className="min-w-0 flex-1">
             <span className="block text-sm text-soft">
               Open this on a helper’s phone: it counts {chosen.name} and shows nobody else, for twelve hours.
+              Counts are signed {link.signed}.
             </span>
             <input
               readOnly

@@ -1,27 +1,34 @@
 'use client';
 
-import { useEffect } from 'react';
+import dynamic from 'next/dynamic';
+import { useEffect, useState } from 'react';
 import { counted } from '@/core/words';
+import type { HeldBack } from '@/court/held-back';
 import { useNotice } from '@/ui/toast';
+
+// Fetched only where something is held back.
+const DeskHeldBack = dynamic(() => import('./desk-held-back').then((one) => one.DeskHeldBack));
 
 /** Counts that were still on this device when its run screen was left: they are sent from any page of the desk. */
 export function Leftovers() {
   const notice = useNotice();
+  const [heldBack, setHeldBack] = useState<readonly HeldBack[]>([]);
   useEffect(() => {
-    void sendLeftovers().then((sent) => {
-      if (sent > 0) notice({ text: `${counted(sent, 'mark')} from court reached the server.` });
+    void sendLeftovers().then((left) => {
+      if (left.sent > 0) notice({ text: `${counted(left.sent, 'mark')} from court reached the server.` });
+      setHeldBack(left.heldBack);
     });
   }, [notice]);
-  return null;
+  return heldBack.length > 0 ? <DeskHeldBack heldBack={heldBack} onChange={setHeldBack} /> : null;
 }
 
-/** Sends what waits on this device, once; what cannot go now waits for the next page. Returns how many went. */
-async function sendLeftovers(): Promise<number> {
-  if (typeof indexedDB === 'undefined') return 0;
+/** Sends what waits on this device, once; what cannot go now waits for the next page, and what was held back is not sent again. */
+async function sendLeftovers(): Promise<{ sent: number; heldBack: readonly HeldBack[] }> {
+  if (typeof indexedDB === 'undefined') return { sent: 0, heldBack: [] };
   // Fetched only here: the desk's pages stay light.
   const [{ deviceStore, deviceName, sendBatch }, { RunLog }] = await Promise.all([
-    import('./device'),
-    import('./run-log'),
+    import('@/court/device'),
+    import('@/court/run-log'),
   ]);
   const log = new RunLog([], {
     store: deviceStore(),
@@ -31,5 +38,6 @@ async function sendLeftovers(): Promise<number> {
     device: deviceName(),
   });
   await log.flush();
-  return log.state().safe;
+  const { safe, heldBack } = log.state();
+  return { sent: safe, heldBack };
 }

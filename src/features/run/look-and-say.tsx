@@ -6,7 +6,7 @@ import { liveEvents } from '@/core/counting/live';
 import { longestText } from '@/core/counting/event';
 import { buttonClass } from '@/ui/button';
 import { Chip } from './chip';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
 /** What is often worth a word: short, and never a reproach. */

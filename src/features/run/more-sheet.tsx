@@ -1,6 +1,6 @@
 'use client';
 
-import { DoorOpen, Ellipsis, Expand, Hand, Moon, Shrink, Sun } from 'lucide-react';
+import { DoorOpen, Ellipsis } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { callsOf, feedsOf } from '@/catalogue/sound';
@@ -8,14 +8,14 @@ import { seedOf } from '@/core/calls/timeline';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { setTheme } from '@/ui/theme';
 import { Chip, ChipRow } from './chip';
 import type { CourtSettings } from './court-settings';
 import { HelperLinks } from './helper-links';
 import { NumbersSheet } from './numbers-sheet';
-import type { RunLog } from './run-log';
+import { PracticeTrack } from './practice-track';
+import type { RunLog } from '@/court/run-log';
+import { coachKeys, ScreenSettings } from './screen-settings';
 import type { BlockRun } from './use-block';
-import { toggleFullscreen, useFullscreen } from './use-screen';
 
 interface Props {
   readonly view: SessionRunView;
@@ -47,30 +47,28 @@ export function MoreSheet({ view, run, log, settings, onSettings, awake }: Props
         <div className="space-y-4">
           <div className="flex flex-wrap gap-2">
             <NumbersSheet run={run} players={players} log={log} />
-            {!view.helper && (
-              <Link
-                href={`/sessions/${view.session.id}/plan`}
-                prefetch={false}
-                className={buttonClass('plain', 'min-h-12')}
-              >
-                <DoorOpen aria-hidden size={20} /> Leave the court
-              </Link>
-            )}
+            <Link
+              href={`/sessions/${view.session.id}/plan`}
+              prefetch={false}
+              className={buttonClass('plain', 'min-h-12')}
+            >
+              <DoorOpen aria-hidden size={20} /> Leave the court
+            </Link>
           </div>
           <SoundSettings run={run} settings={settings} onSettings={onSettings} />
-          <ScreenSettings settings={settings} onSettings={onSettings} awake={awake} />
+          <ScreenSettings settings={settings} onSettings={onSettings} awake={awake} keys={coachKeys} />
           <label className="flex items-center gap-2 font-semibold">
             <span className="w-20 text-base font-normal text-soft">Who counts</span>
             <input
               value={settings.name}
               maxLength={60}
-              placeholder={view.helper ? 'Your name' : view.session.coach || 'The coach'}
+              placeholder={view.session.coach || 'The coach'}
               aria-label="Who counts on this device"
               onChange={(event) => onSettings({ name: event.target.value })}
               className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
             />
           </label>
-          {!view.helper && <HelperLinks sessionId={view.session.id} players={view.players} />}
+          <HelperLinks sessionId={view.session.id} players={view.players} />
         </div>
       </Dialog>
     </>
@@ -82,20 +80,20 @@ function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'setti
   const calls = callsOf(step);
   const feeds = feedsOf(block.setting);
   const hears = settings.beat || calls !== null;
-  const track = new URLSearchParams({
+  const wish = {
     title: `${drill.title}: ${step.title}`,
     name: `${drill.id}-${step.id}`,
-    seed: String(seedOf(block.id)),
-    accentEvery: String(settings.accentEvery),
-    ...(tempoPerMin !== null && (settings.beat || !calls) && { tempoPerMin: String(tempoPerMin) }),
+    seed: seedOf(block.id),
+    accentEvery: settings.accentEvery,
+    ...(tempoPerMin !== null && (settings.beat || !calls) && { tempoPerMin }),
     ...(calls && {
       set: calls.set,
-      everyS: String(calls.everyS),
-      moveS: String(calls.moveS),
+      everyS: calls.everyS,
+      moveS: calls.moveS,
       pace: calls.pace,
-      leadS: String(calls.leadS),
+      leadS: calls.leadS,
     }),
-  });
+  };
   return (
     <>
       <ChipRow label="Sound">
@@ -149,48 +147,9 @@ function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'setti
       )}
       {(hears || tempoPerMin !== null) && (
         <ChipRow label="To take">
-          <a href={`/api/track?${track}&format=wav`} download className={buttonClass('plain', 'min-h-12')}>
-            Practice track (WAV)
-          </a>
-          <a href={`/api/track?${track}&format=vtt`} download className={buttonClass('plain', 'min-h-12')}>
-            Its words (WebVTT)
-          </a>
+          <PracticeTrack wish={wish} />
         </ChipRow>
       )}
-    </>
-  );
-}
-
-function ScreenSettings({ settings, onSettings, awake }: Pick<Props, 'settings' | 'onSettings' | 'awake'>) {
-  const full = useFullscreen();
-  const [night, setNight] = useState(
-    () => typeof document !== 'undefined' && document.documentElement.dataset.theme === 'night',
-  );
-  const change = () => {
-    const next = night ? 'day' : 'night';
-    setTheme(next);
-    setNight(!night);
-  };
-  return (
-    <>
-      <ChipRow label="Screen">
-        <Chip on={full} onPress={toggleFullscreen}>
-          {full ? <Shrink aria-hidden size={18} /> : <Expand aria-hidden size={18} />} Full screen
-        </Chip>
-        <Chip on={night} onPress={change}>
-          {night ? <Moon aria-hidden size={18} /> : <Sun aria-hidden size={18} />} Night hall
-        </Chip>
-        <Chip on={settings.leftHanded} onPress={() => onSettings({ leftHanded: !settings.leftHanded })}>
-          <Hand aria-hidden size={18} /> Left-handed
-        </Chip>
-      </ChipRow>
-      <p className="text-sm text-soft">
-        {awake === true
-          ? 'The screen is kept awake.'
-          : 'This browser may let the screen go dark: a touch brings it back, and the clock goes on.'}{' '}
-        Keys: 1 to 8 count, with shift a miss; C types a count for who was counted last; U undoes, space
-        starts and pauses, A adjusts, T is for time, N and P turn to the next block and the one before.
-      </p>
     </>
   );
 }

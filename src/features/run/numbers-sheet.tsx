@@ -7,25 +7,25 @@ import type { Explanation } from '@/core/explain';
 import { explainBest, explainRate, explainTouches } from '@/core/explanations/results';
 import { marksInWords, resultInWords } from '@/core/counting/measure';
 import { summaryOf, tally } from '@/core/counting/tally';
-import type { PlayerFacts } from '@/server/views/player-facts';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Figure } from '@/ui/figure';
 import { AttemptsList } from './attempts-list';
 import { Chip } from './chip';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
+import type { CourtPlayer } from './court-view';
 import type { BlockRun, PlayerNow } from './use-block';
 
 export interface NumbersSheetProps {
   readonly run: BlockRun;
-  readonly players: readonly PlayerFacts[];
+  readonly players: readonly CourtPlayer[];
   readonly log: RunLog;
 }
 
 /** The numbers of the tiles, each opened to where it comes from: the tiles themselves are all zone. */
 export function NumbersSheet(props: NumbersSheetProps) {
   const [open, setOpen] = useState(false);
-  const [whose, setWhose] = useState<PlayerFacts | null>(props.players[0] ?? null);
+  const [whose, setWhose] = useState<CourtPlayer | null>(props.players[0] ?? null);
   return (
     <>
       <button type="button" onClick={() => setOpen(true)} className={buttonClass('plain', 'min-h-12')}>
@@ -67,7 +67,7 @@ export function NumbersSheet(props: NumbersSheetProps) {
   );
 }
 
-function Row({ player, run, log }: { player: PlayerFacts } & NumbersSheetProps) {
+function Row({ player, run, log }: { player: CourtPlayer } & NumbersSheetProps) {
   const { block } = run;
   const now = run.playerNow(player.id);
   const { step } = now.work;

@@ -19,6 +19,8 @@ export function PressZone({ onPress, className, children, ...rest }: PressZonePr
       onPointerDown={(event) => {
         if (event.button === 0) onPress();
       }}
+      // A finger leaves the focus where it was: the next key belongs to the screen, not to the zone that was touched last.
+      onMouseDown={(event) => event.preventDefault()}
       onClick={(event) => {
         // Keys and assistive technology press without a pointer.
         if (event.detail === 0) onPress();

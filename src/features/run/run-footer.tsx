@@ -3,10 +3,10 @@ import type { ReactNode } from 'react';
 import type { EventKind } from '@/core/counting/event';
 import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
 import { SafeNote } from './safe-note';
 import type { BlockRun } from './use-block';
-import { useLogState } from './use-run';
+import { useLogState } from './use-court';
 
 const kindWords: Partial<Record<EventKind, string>> = {
   touch: 'touch',
@@ -37,15 +37,13 @@ export interface RunFooterProps {
   readonly run: BlockRun;
   readonly log: RunLog;
   readonly undoName: string | undefined;
-  readonly last: boolean;
-  readonly finishing: boolean;
-  readonly helper: boolean;
   readonly leftHanded: boolean;
-  /** Opens what is adjusted. */
-  readonly adjust: ReactNode;
-  readonly onStart: () => void;
-  readonly onNext: () => void;
-  readonly onFinish: () => void;
+  /** Opens what is adjusted; left out for who only counts, with what starts, turns and ends. */
+  readonly adjust?: ReactNode;
+  readonly onStart?: () => void;
+  /** Turns to the next block; null at the last one. */
+  readonly onNext?: (() => void) | null;
+  readonly onFinish?: () => void;
   /** Shows the other players, when there are more than fit. */
   readonly onOthers: (() => void) | null;
 }
@@ -54,7 +52,7 @@ const LiveSafeNote = ({ log }: { log: RunLog }) => <SafeNote state={useLogState(
 
 /** The few things to press besides the counts. */
 export function RunFooter(props: RunFooterProps) {
-  const { run, log, undoName, last, finishing, helper, leftHanded, adjust } = props;
+  const { run, log, undoName, leftHanded, adjust, onStart, onNext, onFinish } = props;
   const { clock, position, lastMark, undo } = run;
   const running = clock.state === 'running';
   const over = position.done || clock.state === 'ended';
@@ -62,10 +60,10 @@ export function RunFooter(props: RunFooterProps) {
     <footer
       className={cx('grid grid-cols-2 items-stretch gap-2 md:flex', leftHanded && 'md:flex-row-reverse')}
     >
-      {!helper && (
+      {onStart && (
         <button
           type="button"
-          onClick={props.onStart}
+          onClick={onStart}
           className={buttonClass(running || over ? 'plain' : 'now', 'min-h-16 text-xl md:min-w-44')}
         >
           {running ? <Pause aria-hidden /> : <Play aria-hidden />}
@@ -85,30 +83,31 @@ export function RunFooter(props: RunFooterProps) {
           </span>
         )}
       </button>
-      {!helper && adjust}
+      {adjust}
       {props.onOthers && (
         <button type="button" onClick={props.onOthers} className={buttonClass('plain', 'min-h-16 text-xl')}>
           <Users aria-hidden /> Others
         </button>
       )}
       <LiveSafeNote log={log} />
-      {helper ? null : last ? (
+      {onNext ? (
         <button
           type="button"
-          onClick={props.onFinish}
-          disabled={finishing}
-          className={buttonClass('now', 'col-span-2 min-h-16 text-xl')}
-        >
-          <Flag aria-hidden /> {finishing ? 'Finishing…' : 'Finish session'}
-        </button>
-      ) : (
-        <button
-          type="button"
-          onClick={props.onNext}
+          onClick={onNext}
           className={buttonClass(over ? 'now' : 'plain', 'col-span-2 min-h-16 text-xl')}
         >
           Next block <ChevronRight aria-hidden />
         </button>
+      ) : (
+        onFinish && (
+          <button
+            type="button"
+            onClick={onFinish}
+            className={buttonClass('now', 'col-span-2 min-h-16 text-xl')}
+          >
+            <Flag aria-hidden /> Finish session
+          </button>
+        )
       )}
     </footer>
   );

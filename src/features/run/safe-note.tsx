@@ -1,10 +1,10 @@
 import { CloudCheck, CloudOff, HardDrive } from 'lucide-react';
-import type { LogState } from './run-log';
+import type { LogState } from '@/court/run-log';
 
 /** Where the counts are: on the server, or safe on this device and on their way. */
 export function SafeNote({ state }: { state: LogState }) {
   const { safe, waiting, loose, heldBack, reachable } = state;
-  const allSafe = waiting + loose + heldBack === 0;
+  const allSafe = waiting + loose + heldBack.length === 0;
   return (
     <p
       data-safe={safe}
@@ -22,7 +22,7 @@ export function SafeNote({ state }: { state: LogState }) {
         {allSafe ? 'All safe on the server' : `${safe} safe on the server`}
         {waiting > 0 && <span className="block">{waiting} safe here, on the way</span>}
         {loose > 0 && <span className="block">{loose} not kept yet</span>}
-        {heldBack > 0 && <span className="block">{heldBack} held back here</span>}
+        {heldBack.length > 0 && <span className="block">{heldBack.length} held back here</span>}
         {!reachable && <span className="block font-bold">Server out of reach</span>}
       </span>
     </p>

@@ -6,7 +6,7 @@ import { clockTime } from '@/core/words';
 import { lateAfterS, shortShare } from '@/core/run/late';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import type { NewEvent } from './run-log';
+import type { NewEvent } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 import type { SessionTime } from './use-late';
 

@@ -14,11 +14,13 @@ import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
 import { inTurns, phasesOf, positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
 import { lateTapS, roundNow } from '@/core/run/round';
-import type { RunBlock, RunPlayer, SessionRunView } from '@/server/views/session-run';
+import type { RunBlock, RunPlayer } from '@/server/views/session-run';
 import { useBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
-import type { NewEvent, RunLog } from './run-log';
-import { useCues, useNow, type Court } from './use-run';
+import type { CourtView } from './court-view';
+import type { NewEvent, RunLog } from '@/court/run-log';
+import { useNow, type Court } from './use-court';
+import { useCues } from './use-cues';
 
 /** What one player does now, and what they aim at. */
 export interface PlayerNow {
@@ -45,7 +47,8 @@ export interface BlockRun {
   readonly call: Cue['call'];
   readonly tempoPerMin: number | null;
   readonly lastMark: TouchEvent | null;
-  readonly mark: (playerId: string, kind: CountKind, value?: number) => void;
+  /** Logs a mark; says why when it counts nothing. */
+  readonly mark: (playerId: string, kind: CountKind, value?: number) => string | null;
   /** Logs anything else about this block. */
   readonly say: (fresh: Omit<NewEvent, 'blockId'>) => void;
   readonly undo: () => void;
@@ -57,9 +60,21 @@ export interface BlockRun {
 /** A call can be answered for so long, or until the next one, seconds: ours. */
 const answerS = 6;
 
+/** Why a tap in a time box counts nothing. */
+function notCounted(state: BlockClock['state'], { phase, done }: Position, helper: boolean): string {
+  if (state === 'ready')
+    return helper
+      ? 'Not counted: the coach has not started this block yet.'
+      : 'Not counted: start the block first.';
+  if (state === 'ended' || done) return 'Not counted: the time is over. A count can still be typed.';
+  return phase.kind === 'rest'
+    ? 'Not counted: it is rest now.'
+    : 'Not counted: the block is being counted in.';
+}
+
 /** What a player does in a block now. */
 function nowOf(
-  view: SessionRunView,
+  view: CourtView,
   block: RunBlock,
   log: RunLog,
   book: Book,
@@ -83,7 +98,7 @@ function nowOf(
 
 /** Works out what players do, anew only when something of their log has changed: tiles are drawn many times a second. */
 function playersNow(
-  view: SessionRunView,
+  view: CourtView,
   block: RunBlock,
   log: RunLog,
   book: Book,
@@ -102,7 +117,7 @@ function playersNow(
 
 /** One block on court: its clock from the log, and what can be logged. Null when there is no such block. */
 export function useBlock(
-  view: SessionRunView,
+  view: CourtView,
   block: RunBlock | undefined,
   { log, clock: steady }: Court,
   settings: CourtSettings,
@@ -157,14 +172,16 @@ export function useBlock(
   );
 
   const mark = useCallback(
-    (playerId: string, kind: CountKind, value: number | null = null) => {
-      if (!block || !shared) return;
+    (playerId: string, kind: CountKind, value: number | null = null): string | null => {
+      if (!block || !shared) return null;
       const { work } = playerNow(playerId);
       const { touches, drops, attempts } = tally(log.eventsOf(block.id, playerId), work.step.measure);
-      const passedS = elapsedS(blockClock(log.events(block.id, null)), steady.now());
+      const now = blockClock(log.events(block.id, null));
+      const passedS = elapsedS(now, steady.now());
       const attempt =
         kind === 'result' ? attempts.length + 1 : roundNow(work.dose, phases, passedS, touches + drops);
-      if (attempt === null) return;
+      if (attempt === null)
+        return notCounted(now.state, positionAt(phases, passedS), view.helper !== undefined);
       const lapS =
         kind === 'lap' && value === null
           ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, steady.now())
@@ -172,8 +189,9 @@ export function useBlock(
       // An answer comes a moment after its call, and is noted with it.
       const text = callAt(cues, passedS, answerS + lateTapS)?.word ?? null;
       void log.log({ blockId: block.id, playerId, kind, attempt, value: lapS, text });
+      return null;
     },
-    [block, shared, playerNow, log, phases, cues, steady],
+    [block, shared, playerNow, log, phases, cues, steady, view.helper],
   );
 
   const say = useCallback(

@@ -18,7 +18,7 @@ import {
 } from '@/core/run/late';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { useBook } from '@/ui/house';
-import type { RunLog } from './run-log';
+import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
 export interface SessionTime {

@@ -10,11 +10,13 @@ export interface RunKeys {
   readonly adjust: () => void;
   readonly time: () => void;
   readonly typeCount: () => void;
+  /** Brings a player to the screen who is counted by a number and is not on it. */
+  readonly showNumber: (number: number) => void;
 }
 
 /** Presses a zone of a tile as a finger would, so that keys and fingers log the same. */
-function pressZone(name: 'touch' | 'miss', digit: string): boolean {
-  const zone = document.querySelector<HTMLElement>(`[data-${name}-of="${digit}"]`);
+function pressZone(name: 'touch' | 'miss', number: number): boolean {
+  const zone = document.querySelector<HTMLElement>(`[data-${name}-of="${number}"]`);
   zone?.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }));
   return zone !== null;
 }
@@ -23,13 +25,29 @@ function pressZone(name: 'touch' | 'miss', digit: string): boolean {
 const elsewhere = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest('input, textarea, select, [role=dialog]') !== null;
 
+/** The keys of the twelve numbers there can be: along the row of digits. */
+const numbers: Readonly<Record<string, number>> = {
+  ...Object.fromEntries(
+    [1, 2, 3, 4, 5, 6, 7, 8, 9].flatMap((n) => [
+      [`Digit${n}`, n],
+      [`Numpad${n}`, n],
+    ]),
+  ),
+  Digit0: 10,
+  Numpad0: 10,
+  Minus: 11,
+  Equal: 12,
+};
+
 /**
- * The whole run by keyboard: 1 to 8 count a touch, with shift a miss; C types a count; U or backspace undoes; space
- * starts and pauses; A adjusts; T is for time; N and P turn to the next block and the one before.
+ * The whole run by keyboard: 1 to 9, 0, - and = count a touch for numbers 1 to 12, with shift a miss; C types a count;
+ * U or backspace undoes; space starts and pauses, wherever the focus is; A adjusts; T is for time; N and P turn to the
+ * next block and the one before.
  */
-export function useRunKeys(keys: RunKeys): void {
+export function useRunKeys(keys: Partial<RunKeys>): void {
   useEffect(() => {
-    const letters: Readonly<Record<string, () => void>> = {
+    const letters: Readonly<Record<string, (() => void) | undefined>> = {
+      ' ': keys.toggleClock,
       u: keys.undo,
       backspace: keys.undo,
       a: keys.adjust,
@@ -38,25 +56,32 @@ export function useRunKeys(keys: RunKeys): void {
       n: keys.next,
       p: keys.before,
     };
+    const taken = (event: KeyboardEvent) =>
+      !(event.ctrlKey || event.metaKey || event.altKey || elsewhere(event.target));
     const press = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || elsewhere(event.target)) return;
-      const digit = /^(?:Digit|Numpad)([1-8])$/.exec(event.code)?.[1];
-      const onButton = event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement;
-      if (digit) {
-        // Points have zones of their own: the digit brings the first one to hand.
-        if (!pressZone(event.shiftKey ? 'miss' : 'touch', digit))
-          document.querySelector<HTMLElement>(`[data-zone-of="${digit}"]`)?.focus();
-      } else if (event.key === ' ') {
-        if (onButton) return;
-        keys.toggleClock();
-      } else {
-        const act = letters[event.key.toLowerCase()];
-        if (!act) return;
-        act();
-      }
+      if (!taken(event)) return;
+      const number = numbers[event.code];
+      const act = letters[event.key.toLowerCase()];
+      // A key held down means one press; a space that does nothing more must not press a button either.
+      if (number === undefined && !act) return;
       event.preventDefault();
+      if (event.repeat) return;
+      if (number === undefined) return act!();
+      if (pressZone(event.shiftKey ? 'miss' : 'touch', number)) return;
+      // Points have zones of their own: the number brings the first one to hand.
+      const zone = document.querySelector<HTMLElement>(`[data-zone-of="${number}"]`);
+      if (zone) zone.focus();
+      else keys.showNumber?.(number);
+    };
+    // A button that has the focus is pressed by a space when the key comes up: here it belongs to the clock.
+    const release = (event: KeyboardEvent) => {
+      if (event.key === ' ' && letters[' '] && taken(event)) event.preventDefault();
     };
     window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+    window.addEventListener('keyup', release);
+    return () => {
+      window.removeEventListener('keydown', press);
+      window.removeEventListener('keyup', release);
+    };
   }, [keys]);
 }

@@ -1,0 +1,66 @@
+import type { Book } from '@/catalogue';
+import { asBegun, beginBlock, begunOf, underOf, writeBegun, type Begun } from '@/catalogue/begun';
+import type { TouchEvent } from '@/core/counting/event';
+import type { Where } from '@/court/held-back';
+import type { RunBlock } from '@/server/views/session-run';
+import type { CourtView } from './court-view';
+
+/** A block as it was begun: for its clock and its players' targets too. */
+export function shownBlock(block: RunBlock, begun: Begun | null): RunBlock {
+  if (!begun) return block;
+  const { turns, turnS, atOnce } = begun;
+  const working = begun.players.filter((one) => !one.out);
+  return {
+    ...asBegun(block, begun),
+    ...{ turns, turnS, atOnce },
+    players: working.flatMap(({ playerId, target }) => {
+      const known = block.players.find((one) => one.playerId === playerId);
+      if (!known) return [];
+      return [{ ...known, target: target ?? known.target }];
+    }),
+  };
+}
+
+/** The blocks of a view as they are run: what was begun is as it was then. */
+export const shownBlocks = (
+  blocks: readonly RunBlock[],
+  eventsOf: (blockId: string) => readonly TouchEvent[],
+): RunBlock[] => blocks.map((block) => shownBlock(block, begunOf(eventsOf(block.id))));
+
+/** What is written into the log when a block of a view is begun; null for a block that is not in it. */
+export function recordOf(view: CourtView, book: Book, blockId: string): string | null {
+  const block = view.blocks.find((one) => one.id === blockId);
+  if (!block) return null;
+  const { turns, turnS, atOnce } = block;
+  const coming = view.players.map(({ id, stage = null }) => ({
+    id,
+    ball: stage,
+    target: block.players.find((one) => one.playerId === id)?.target ?? null,
+  }));
+  return writeBegun(beginBlock(book, block, coming, { turns, turnS, atOnce }));
+}
+
+/** What a player does in a block, by its fingerprint; null for a block that is not in the view. */
+export function underIn(
+  view: CourtView,
+  begun: Begun | null,
+  blockId: string,
+  playerId: string | null,
+): string | null {
+  const block = view.blocks.find((one) => one.id === blockId);
+  return block ? underOf(asBegun(block, begun), playerId) : null;
+}
+
+/** Where an event was made, in words that are understood when its block is gone. */
+export function whereIn(view: CourtView, book: Book, { blockId, playerId }: TouchEvent): Where | null {
+  const block = view.blocks.find((one) => one.id === blockId);
+  if (!block) return null;
+  const drill = book.drill(block.drillId);
+  const step = drill?.steps.find((one) => one.id === block.stepId);
+  return {
+    sessionId: view.session.id,
+    session: view.session.title ?? '',
+    block: [drill?.title, step?.title].filter(Boolean).join(': '),
+    player: view.players.find((one) => one.id === playerId)?.name ?? 'everybody',
+  };
+}

@@ -1,0 +1,28 @@
+import type { TouchEvent } from '@/core/counting/event';
+import type { LogPlace, RunBlock } from '@/server/views/session-run';
+
+/** A player on court: as much as counting needs. */
+export interface CourtPlayer {
+  readonly id: string;
+  readonly name: string;
+  readonly age: number;
+  readonly stage?: string | null;
+  /** The number they are counted by, where it is not their place in the list. */
+  readonly number?: number;
+}
+
+/** What the court needs of a session, whoever counts: the coach's view and a helper's both hold it. */
+export interface CourtView {
+  readonly session: {
+    readonly id: string;
+    readonly coach: string;
+    readonly revision: number;
+    readonly title?: string;
+  };
+  readonly players: readonly CourtPlayer[];
+  readonly blocks: readonly RunBlock[];
+  readonly events: readonly TouchEvent[];
+  readonly logEnd: LogPlace;
+  readonly build: string;
+  readonly helper?: { readonly token: string; readonly by: string; readonly sign: string };
+}

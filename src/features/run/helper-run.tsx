@@ -1,0 +1,132 @@
+'use client';
+
+import { Ellipsis } from 'lucide-react';
+import { useCallback, useState } from 'react';
+import { buttonClass } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { CallBanner } from './call-banner';
+import { CourtGrid } from './court-grid';
+import { CourtHead } from './court-head';
+import { CourtMain } from './court-main';
+import { CourtNotes } from './court-notes';
+import { useCourtSettings } from './court-settings';
+import type { CourtView } from './court-view';
+import { NumbersSheet } from './numbers-sheet';
+import { RunFooter } from './run-footer';
+import { helperKeys, ScreenSettings } from './screen-settings';
+import { SessionHeldBack } from './session-held-back';
+import { TypeCount } from './type-count';
+import { useCourt, useNow } from './use-court';
+import { useRunKeys } from './use-run-keys';
+import { useRunScreen } from './use-run-screen';
+import { useOffline, useWakeLock } from './use-screen';
+
+/**
+ * A helper counts one child. It is a page of its own, without anything a coach can do besides: it asks the server for
+ * nothing but to store counts, and follows the coach's clock.
+ */
+export function HelperRun({ view: given }: { view: CourtView }) {
+  const [openedWith] = useState(given.session.revision);
+  const court = useCourt(given);
+  const { log, view } = court;
+  const [settings, setSettings] = useCourtSettings();
+  const awake = useWakeLock(true);
+  useOffline();
+  const screen = useRunScreen(court, settings);
+  const { run, working } = screen;
+  const [sheet, setSheet] = useState<'more' | 'held back' | null>(null);
+  const [typing, setTyping] = useState<string | null>(null);
+  const [said, setSaid] = useState('');
+  const now = useNow(court.clock, false);
+  const typeFor = useCallback((playerId: string) => setTyping(playerId), []);
+  useRunKeys({
+    undo: () => run?.undo(),
+    typeCount: () => setTyping(working[0]?.id ?? null),
+  });
+  const notes = (
+    <CourtNotes court={court} now={now} openedWith={openedWith} onHeldBack={() => setSheet('held back')} />
+  );
+  const heldBack = (
+    <SessionHeldBack
+      court={court}
+      blocks={screen.blocks}
+      open={sheet === 'held back'}
+      onOpenChange={(open) => setSheet(open ? 'held back' : null)}
+    />
+  );
+  if (!run)
+    return (
+      <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
+        <h1 className="text-3xl">Nothing to count yet</h1>
+        <p>
+          The coach has not planned anything for this session: this page shows it as soon as there is
+          something.
+        </p>
+        {notes}
+        {heldBack}
+      </main>
+    );
+  return (
+    <CourtMain>
+      <CourtHead
+        run={run}
+        number={screen.index + 1}
+        of={screen.blocks.length}
+        out={screen.isOut(run.block)}
+        changeoverS={null}
+        lateS={null}
+      >
+        <button
+          type="button"
+          onClick={() => setSheet('more')}
+          className={buttonClass('quiet', 'min-h-16 flex-col gap-0 px-2 text-sm')}
+        >
+          <Ellipsis aria-hidden size={22} /> More
+        </button>
+      </CourtHead>
+      {notes}
+      {run.step.calls && settings.calls && <CallBanner call={run.call} silent />}
+      {working.length === 0 && <p className="px-2 text-xl">{view.players[0]?.name} sits this block out.</p>}
+      <CourtGrid
+        run={run}
+        players={screen.shown}
+        all={working}
+        log={log}
+        numberOf={screen.numberOf}
+        onMark={screen.mark}
+        onType={typeFor}
+        onSay={setSaid}
+        refusal={screen.refusal}
+      />
+      <RunFooter
+        run={run}
+        log={log}
+        undoName={working.find((player) => player.id === run.lastMark?.playerId)?.name}
+        leftHanded={settings.leftHanded}
+        onOthers={screen.showOthers}
+      />
+      <Dialog
+        open={sheet === 'more'}
+        onOpenChange={(open) => setSheet(open ? 'more' : null)}
+        title="More"
+        intro={`You count as: ${view.helper?.by ?? 'Helper'}.`}
+        startsAtField={false}
+      >
+        <div className="space-y-4">
+          <NumbersSheet run={run} players={working} log={log} />
+          <ScreenSettings settings={settings} onSettings={setSettings} awake={awake} keys={helperKeys} />
+        </div>
+      </Dialog>
+      {heldBack}
+      <TypeCount
+        run={run}
+        player={working.find((player) => player.id === typing)}
+        onMark={screen.mark}
+        onClose={() => setTyping(null)}
+      />
+      <p role="status" aria-live="polite" className="sr-only">
+        {said}
+      </p>
+    </CourtMain>
+  );
+}

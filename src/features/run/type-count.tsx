@@ -1,0 +1,30 @@
+'use client';
+
+import type { CountKind } from '@/core/counting/event';
+import { CountPad } from './count-pad';
+import type { CourtPlayer } from './court-view';
+import type { BlockRun } from './use-block';
+
+interface Props {
+  readonly run: BlockRun;
+  /** Who was counted aloud; undefined while nobody is typed for. */
+  readonly player: CourtPlayer | undefined;
+  readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
+  readonly onClose: () => void;
+}
+
+/** Types the count of somebody who was counted aloud. */
+export function TypeCount({ run, player, onMark, onClose }: Props) {
+  return (
+    <CountPad
+      title={player ? `${player.name}: we counted aloud` : null}
+      intro="The result of one attempt. It is marked as reported."
+      measure={player ? run.playerNow(player.id).work.step.measure : run.step.measure}
+      onClose={onClose}
+      onKeep={(value) => {
+        onMark(player!.id, 'result', value);
+        onClose();
+      }}
+    />
+  );
+}
