@@ -60,7 +60,9 @@ test('squad: everybody, with care in full and touches that open', async () => {
 });
 
 test('an empty squad says what goes there', () => {
-  expect(words(<Squad view={{ players: [], year: 2026 }} />)).toContain('Press “Add a player” to begin.');
+  expect(words(<Squad view={{ players: [], takenOff: [], year: 2026 }} />)).toContain(
+    'Press “Add a player” to begin.',
+  );
 });
 
 test('sessions lead to their plan, or to their review when they were held', async () => {
@@ -137,7 +139,9 @@ describe('drills, places and schools', () => {
     expect(text).toContain('24 x 7 m · 4.2 m clear · wood · 9 m of wall that may be hit · 2 tables');
     expect(text).toContain('under the sky');
     expect(text).toMatch(/With 4 players \d+ drills fit/);
-    expect(words(<Places view={{ places: [], kit: {} }} />)).toContain('everything is taken as there');
+    expect(words(<Places view={{ places: [], takenOff: [], kit: {} }} />)).toContain(
+      'everything is taken as there',
+    );
   });
 
   test('schools say the default, its reason, and on how many drills they act', async () => {
@@ -149,7 +153,7 @@ describe('drills, places and schools', () => {
 
   test('the form shows everything a drill has', () => {
     const html = renderToStaticMarkup(
-      <DrillForm drill={catalogue.find((drill) => drill.id === 'carry')!} id={null} />,
+      <DrillForm draftKey="drill-new-" drill={catalogue.find((drill) => drill.id === 'carry')!} id={null} />,
     );
     for (const label of [
       'Title',

@@ -74,6 +74,7 @@ const view: BenchesView = {
     },
   ],
   feeders: [],
+  takenOff: [],
 };
 const rows = (hits: readonly number[]) => hits.map((one) => ({ hits: one, missed: true }));
 const group = (more: Partial<RowGroup>): RowGroup => ({

@@ -2,37 +2,55 @@
 
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { counted } from '@/core/words';
-import { importDrillsAction } from '@/server/actions';
-import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useNotice } from '@/ui/toast';
+import { sendFile } from './send-file';
 
-/** More than this is no file of drills: ours. */
-const mostBytes = 3_000_000;
+/** More than this is no file of drills: the server takes no more either. */
+const mostBytes = 3 * 1024 * 1024;
+
+interface Imported {
+  readonly ids: readonly string[];
+  readonly same: number;
+}
 
 /** Brings drills in from a file: all of them or none, with what is wrong said by drill and field. */
 export function BringIn() {
   const input = useRef<HTMLInputElement>(null);
+  const leave = useRef<AbortController | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const [far, setFar] = useState<{ readonly percent: number; readonly word: string } | null>(null);
   const notice = useNotice();
   const router = useRouter();
+  useEffect(() => () => leave.current?.abort(), []);
 
   const take = async (file: File) => {
     if (file.size > mostBytes)
       return setProblems([`${file.name} is too big: a file of drills has at most 3 MB.`]);
-    let content: unknown;
+    const text = await file.text();
     try {
-      content = JSON.parse(await file.text());
+      JSON.parse(text);
     } catch {
       return setProblems([`${file.name} is no JSON: choose a file that was taken away from Vow Step.`]);
     }
-    const outcome = await ask(() => importDrillsAction(content));
+    const gone = (leave.current = new AbortController());
+    setFar({ percent: 0, word: 'Sending' });
+    const outcome = await sendFile<Imported>(
+      '/api/drills',
+      text,
+      (share, word) => setFar({ percent: Math.round(100 * share), word }),
+      gone.signal,
+    );
+    setFar(null);
+    if (gone.signal.aborted) return;
     if (!outcome.ok) return setProblems(outcome.problems.map((problem) => problem.message));
-    notice({ text: `${counted(outcome.value.ids.length, 'drill')} brought in.` });
-    if (outcome.value.ids.length === 1) router.push(`/drills/${outcome.value.ids[0]!}`);
+    notice({ text: inWords(outcome.value) });
+    const [only, more] = outcome.value.ids;
+    if (only && !more) router.push(`/drills/${only}`);
+    router.refresh();
   };
 
   return (
@@ -54,6 +72,18 @@ export function BringIn() {
         }}
       />
       <Dialog
+        open={far !== null}
+        onOpenChange={() => leave.current?.abort()}
+        title="Bringing drills in"
+        intro="All of them or none."
+      >
+        <p role="status" className="tabular mb-2">
+          {far?.word}: {far?.percent} %
+        </p>
+        <progress aria-label="How far it is" max={100} value={far?.percent ?? 0} className="mb-4 w-full" />
+        <Button onClick={() => leave.current?.abort()}>Leave it</Button>
+      </Dialog>
+      <Dialog
         open={problems.length > 0}
         onOpenChange={() => setProblems([])}
         title="Nothing was brought in"
@@ -67,4 +97,10 @@ export function BringIn() {
       </Dialog>
     </>
   );
+}
+
+function inWords({ ids, same }: Imported): string {
+  const here = same > 0 ? `${counted(same, 'drill')} ${same === 1 ? 'was' : 'were'} here already` : '';
+  if (ids.length === 0) return `Nothing new: ${here}.`;
+  return `${counted(ids.length, 'drill')} brought in${here && `; ${here}`}.`;
 }

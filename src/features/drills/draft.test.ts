@@ -1,6 +1,6 @@
 import { catalogue } from '@/catalogue';
-import { check } from '@/server/schemas/check';
-import { drillSchema } from '@/server/schemas/drill';
+import { check } from '@/schemas/check';
+import { drillSchema } from '@/schemas/drill';
 import { measures, type Measure } from '@/core/counting/measure';
 import { draftOf, draftStep, drillOf, emptyDrill, emptyStep, kindFor } from './draft';
 

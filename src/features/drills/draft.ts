@@ -4,7 +4,7 @@ import type { Measure } from '@/core/counting/measure';
 import type { Dose, DoseKind, RoutinePart } from '@/core/dose/dose';
 import { doseFields } from '@/core/dose/limits';
 import { noLoad } from '@/core/dose/load';
-import { dosesOf } from '@/server/schemas/drill';
+import { dosesOf } from '@/schemas/drill';
 
 /*
  * A drill as it is typed: lists are lines of text, numbers are text until they are checked. What a form does not show

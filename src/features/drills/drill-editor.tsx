@@ -27,7 +27,13 @@ export function DrillEditor({ id, vary }: Props) {
         instead.
       </p>
     );
-  if (own) return <DrillForm drill={own} id={own.id} />;
+  if (own) return <DrillForm drill={own} id={own.id} draftKey={`drill-${own.id}`} />;
   const from = find(vary);
-  return <DrillForm drill={from ? { ...from, title: `${from.title}, our way` } : emptyDrill()} id={null} />;
+  return (
+    <DrillForm
+      drill={from ? { ...from, title: `${from.title}, our way` } : emptyDrill()}
+      id={null}
+      draftKey={`drill-new-${from?.id ?? ''}`}
+    />
+  );
 }

@@ -21,8 +21,9 @@ import {
 } from '@/catalogue/types';
 import type { Problem } from '@/core/outcome';
 import { saveDrillAction } from '@/server/actions';
-import { check } from '@/server/schemas/check';
-import { drillSchema } from '@/server/schemas/drill';
+import { check } from '@/schemas/check';
+import { drillSchema } from '@/schemas/drill';
+import { momentAt } from '@/ui/dates';
 import { ask } from '@/ui/ask';
 import { Button, ButtonLink } from '@/ui/button';
 import { PageHead, Sheet } from '@/ui/page-head';
@@ -30,21 +31,25 @@ import { useNotice } from '@/ui/toast';
 import { draftOf, draftStep, drillOf, emptyStep, type Draft } from './draft';
 import { Lines, Options, Text, Ticks } from './form-fields';
 import { StepFields } from './step-fields';
+import { useKeptDraft } from './use-kept-draft';
 
 interface Props {
   readonly drill: Drill;
   /** The own drill that is changed; null for a new one. */
   readonly id: string | null;
+  /** The name its draft is kept under in this browser until it is saved. */
+  readonly draftKey: string;
 }
 
 /** Writes a drill in the same form the catalogue has. Nothing is saved before all of it is sound. */
-export function DrillForm({ drill, id }: Props) {
+export function DrillForm({ drill, id, draftKey }: Props) {
   const router = useRouter();
   const notice = useNotice();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const form = useForm<Draft>({ defaultValues: draftOf(drill) });
   const { control, register, handleSubmit, formState } = form;
   const steps = useFieldArray({ control, name: 'steps' });
+  const { keptMs, startOver, saved } = useKeptDraft(form, draftKey, () => draftOf(drill));
 
   const save = handleSubmit(async (draft) => {
     const typed = drillOf(draft);
@@ -52,6 +57,7 @@ export function DrillForm({ drill, id }: Props) {
     if (!checked.ok) return setProblems(checked.problems);
     const outcome = await ask(() => saveDrillAction(typed, id ?? undefined));
     if (!outcome.ok) return setProblems(outcome.problems);
+    saved();
     notice({ text: `${draft.title} is saved.` });
     router.push(`/drills/${outcome.value.id}`);
   });
@@ -73,6 +79,15 @@ export function DrillForm({ drill, id }: Props) {
       >
         The same form every drill has. Lists take one thing a line.
       </PageHead>
+      {keptMs !== null && (
+        <div
+          role="status"
+          className="mb-3 flex flex-wrap items-center gap-3 rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care"
+        >
+          <p className="flex-1">Your draft of {momentAt(keptMs)} is back: it was not saved yet.</p>
+          <Button onClick={startOver}>Start over</Button>
+        </div>
+      )}
       {problems.length > 0 && (
         <div role="alert" className="mb-3 rounded-md border-2 border-stop bg-stop-bg px-4 py-2 text-stop">
           <p className="font-bold">Nothing is saved yet:</p>

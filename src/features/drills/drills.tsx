@@ -8,11 +8,13 @@ import { families, focuses, sports, type Drill } from '@/catalogue/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import { fitsHere } from '@/core/place/fits';
 import { counted } from '@/core/words';
-import type { DrillsView } from '@/server/views/drills';
+import type { DrillListView } from '@/server/views/drills';
 import { ButtonLink, buttonClass } from '@/ui/button';
 import { Field } from '@/ui/field';
 import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
+import { TakenOffList } from '@/ui/taken-off';
+import { removeDrillAction } from '@/server/actions';
 import { BringIn } from './bring-in';
 import { CardsRow } from './cards';
 import { DrillRow } from './drill-row';
@@ -21,7 +23,7 @@ import { DrillRow } from './drill-row';
 const usualGroup = 4;
 
 /** Every drill there is: found by what it is, for whom, and whether it fits the place and the kit. */
-export function Drills({ view }: { view: DrillsView }) {
+export function Drills({ view }: { view: DrillListView }) {
   const book = useBook();
   const [wanted, setWanted] = useState<Wanted>(anything);
   const [placeId, setPlaceId] = useState('');
@@ -172,6 +174,7 @@ export function Drills({ view }: { view: DrillsView }) {
           })}
         </div>
       </div>
+      <TakenOffList items={view.takenOff} setRemoved={removeDrillAction} />
     </>
   );
 }

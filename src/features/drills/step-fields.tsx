@@ -6,7 +6,7 @@ import { ageBands } from '@/catalogue/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import type { DoseKind } from '@/core/dose/dose';
 import { doseFields } from '@/core/dose/limits';
-import { dosesOf } from '@/server/schemas/drill';
+import { dosesOf } from '@/schemas/drill';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/page-head';
 import { kindFor, type Draft } from './draft';

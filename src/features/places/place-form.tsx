@@ -5,7 +5,7 @@ import { useForm } from 'react-hook-form';
 import { hazards, surfaces } from '@/core/place/place';
 import { savePlaceAction } from '@/server/actions';
 import type { KnownPlace } from '@/server/views/places';
-import { placeSchema, type PlaceForm } from '@/server/schemas/place';
+import { placeSchema, type PlaceForm } from '@/schemas/place';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';

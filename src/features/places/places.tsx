@@ -4,12 +4,14 @@ import { MapPinPlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { kitAtHand } from '@/catalogue/kit';
 import { fitsHere } from '@/core/place/fits';
+import { removePlaceAction } from '@/server/actions';
 import type { KnownPlace } from '@/server/views/places';
 import type { PlacesView } from '@/server/views/places';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
+import { TakenOffList } from '@/ui/taken-off';
 import { FloorDrawing } from './floor-drawing';
 import { KitTable } from './kit-table';
 import { PlaceFields } from './place-form';
@@ -46,6 +48,7 @@ export function Places({ view }: { view: PlacesView }) {
         </div>
         <KitTable kit={view.kit} />
       </div>
+      <TakenOffList items={view.takenOff} setRemoved={removePlaceAction} />
     </>
   );
 }

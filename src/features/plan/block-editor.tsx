@@ -41,7 +41,7 @@ export interface BlockEditorProps {
   readonly players: readonly PlayerFacts[];
   readonly placeId: string | null;
   readonly onStep: (stepId: string) => void;
-  readonly onDose: (dose: Dose) => void;
+  readonly onDose: (dose: Dose, field: string) => void;
   readonly onOwn: (playerId: string, own: Partial<OwnWork>) => void;
   readonly onChange: (change: Change) => void;
   readonly onStations: (stations: number) => void;
@@ -152,6 +152,7 @@ export function BlockEditor(props: BlockEditorProps) {
             <Wind aria-hidden size={16} /> Breathless: shorten
           </Button>
           <LabelledNumber
+            key={`${block.id} stations`}
             label="Stations"
             value={block.stations}
             min={1}
@@ -159,6 +160,7 @@ export function BlockEditor(props: BlockEditorProps) {
             onChange={props.onStations}
           />
           <LabelledNumber
+            key={`${block.id} break`}
             label="Drink after, s"
             value={block.breakS}
             min={0}

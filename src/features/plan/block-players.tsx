@@ -2,7 +2,7 @@
 
 import type { Book } from '@/catalogue';
 import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/catalogue/plan';
-import { amountOf } from '@/core/dose/amount';
+import { amountLimits, amountOf } from '@/core/dose/amount';
 import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
@@ -72,10 +72,10 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                 {!out && amount === null && 'shared'}
                 {!out && amount !== null && (
                   <SmallNumber
+                    key={block.id}
                     name={`Amount of ${player.name}`}
                     value={amount}
-                    min={1}
-                    max={500}
+                    {...amountLimits(block.dose)!}
                     onChange={(next) => onOwn(player.id, { amount: next })}
                   />
                 )}

@@ -5,7 +5,7 @@ import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { BookingFields } from '@/features/sessions/booking-fields';
-import { sessionSchema, type SessionForm } from '@/server/schemas/session';
+import { sessionSchema, type SessionForm } from '@/schemas/session';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import type { PlanDoc } from './plan-store';

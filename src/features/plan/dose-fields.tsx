@@ -1,37 +1,39 @@
 'use client';
 
-import { useState } from 'react';
 import type { Dose } from '@/core/dose/dose';
 import { doseFields, fieldProblem, partField, type DoseField } from '@/core/dose/limits';
 import { Field } from '@/ui/field';
+import { useTypedNumber } from '@/ui/typing';
 
-/** The numbers of a dose. A number that cannot be stays in its field with what is wrong; the plan keeps the last good one. */
-export function DoseFields({ dose, onChange }: { dose: Dose; onChange: (dose: Dose) => void }) {
+interface Props {
+  readonly dose: Dose;
+  /** Takes a dose; `field` names what was typed, so that the keys of one number are one step to undo. */
+  readonly onChange: (dose: Dose, field: string) => void;
+}
+
+/** The numbers of a dose, taken as they are typed. One that cannot be stays in its field with what is wrong. */
+export function DoseFields({ dose, onChange }: Props) {
   return (
     <div className="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
-      {doseFields[dose.kind].map((field) => {
-        const value = (dose as unknown as Record<string, number>)[field.name]!;
-        return (
-          <DoseInput
-            // A change from elsewhere (undo, another step) starts the field afresh.
-            key={`${dose.kind} ${field.name} ${value}`}
-            field={field}
-            value={value}
-            onChange={(next) => onChange({ ...dose, [field.name]: next })}
-          />
-        );
-      })}
+      {doseFields[dose.kind].map((field) => (
+        <DoseInput
+          key={`${dose.kind} ${field.name}`}
+          field={field}
+          value={(dose as unknown as Record<string, number>)[field.name]!}
+          onChange={(next) => onChange({ ...dose, [field.name]: next }, field.name)}
+        />
+      ))}
       {dose.kind === 'routine' &&
         dose.parts.map((part, index) => (
           <DoseInput
-            key={`${index} ${part.name} ${part.partS}`}
+            key={`${index} ${part.name}`}
             field={{ ...partField, label: part.sides === 2 ? `${part.name}, each side` : part.name }}
             value={part.partS}
             onChange={(partS) =>
-              onChange({
-                ...dose,
-                parts: dose.parts.map((one, at) => (at === index ? { ...one, partS } : one)),
-              })
+              onChange(
+                { ...dose, parts: dose.parts.map((one, at) => (at === index ? { ...one, partS } : one)) },
+                `part ${index}`,
+              )
             }
           />
         ))}
@@ -48,24 +50,10 @@ function DoseInput({
   value: number;
   onChange: (value: number) => void;
 }) {
-  const [text, setText] = useState(String(value));
-  const typed = text.trim() === '' ? Number.NaN : Number(text);
-  const problem = fieldProblem(field, typed);
-  const commit = () => {
-    if (!problem && typed !== value) onChange(typed);
-  };
+  const { input, error } = useTypedNumber(value, (typed) => fieldProblem(field, typed), onChange);
   return (
-    <Field label={[field.label, field.unit].filter(Boolean).join(', ')} error={problem ?? undefined}>
-      <input
-        value={text}
-        inputMode="numeric"
-        autoComplete="off"
-        onChange={(event) => setText(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-        }}
-      />
+    <Field label={[field.label, field.unit].filter(Boolean).join(', ')} error={error}>
+      <input {...input} />
     </Field>
   );
 }

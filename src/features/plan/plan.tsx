@@ -37,6 +37,8 @@ import {
   toggleChange,
   togglePlayer,
 } from './edits';
+import { TypingProvider } from '@/ui/typing';
+import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';
 import { PlanRoom } from './plan-room';
 import { Retest } from './retest';
@@ -44,12 +46,18 @@ import { useEvaluation, useKnows } from './use-evaluation';
 import { PlanTape } from './plan-tape';
 import { usePlan } from './use-plan';
 
-const savedText = { saved: 'Saved', waiting: 'Saving…', saving: 'Saving…', failed: 'Not saved' } as const;
+const savedText = {
+  saved: 'Saved',
+  typing: 'Not saved: a number is not finished',
+  waiting: 'Saving…',
+  saving: 'Saving…',
+  failed: 'Not saved',
+} as const;
 
 /** A session on its tape: what is done, in what order, how much, whether it fits, and the care it takes. */
 export function Plan({ view }: { view: SessionPlanView }) {
   const router = useRouter();
-  const { state, store } = usePlan(view);
+  const { state, store, left } = usePlan(view);
   const { doc } = state;
   const book = useBook(doc.coach);
   const knows = useKnows(view, book);
@@ -79,14 +87,17 @@ export function Plan({ view }: { view: SessionPlanView }) {
   };
 
   return (
-    <>
+    <TypingProvider value={store.typing}>
       <PageHead
         title={doc.title}
         actions={
           <>
             <span
               role="status"
-              className={cx('text-sm', state.saving === 'failed' ? 'font-bold text-stop' : 'text-safe')}
+              className={cx(
+                'text-sm',
+                state.saving === 'failed' || state.saving === 'typing' ? 'font-bold text-stop' : 'text-safe',
+              )}
             >
               {savedText[state.saving]}
             </span>
@@ -114,6 +125,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
         </div>
       )}
       <Conflict store={store} open={state.conflict} />
+      {left && <LeftOver {...left} />}
 
       <div className="mb-1 flex items-baseline justify-between gap-4">
         <p className="text-lg whitespace-nowrap">
@@ -163,11 +175,22 @@ export function Plan({ view }: { view: SessionPlanView }) {
               players={players}
               placeId={doc.placeId}
               onStep={(stepId) => store.change((plan) => setStep(knows, plan, block.id, stepId))}
-              onDose={(dose) => store.change((plan) => setDose(plan, block.id, dose))}
-              onOwn={(playerId, own) => store.change((plan) => setOwn(knows, plan, block.id, playerId, own))}
+              onDose={(dose, field) =>
+                store.change((plan) => setDose(plan, block.id, dose), `${block.id} ${field}`)
+              }
+              onOwn={(playerId, own) =>
+                store.change(
+                  (plan) => setOwn(knows, plan, block.id, playerId, own),
+                  'amount' in own ? `${block.id} ${playerId} amount` : null,
+                )
+              }
               onChange={(change) => store.change((plan) => toggleChange(plan, block.id, change))}
-              onStations={(stations) => store.change((plan) => setStations(plan, block.id, stations))}
-              onBreak={(seconds) => store.change((plan) => setBreak(plan, block.id, seconds))}
+              onStations={(stations) =>
+                store.change((plan) => setStations(plan, block.id, stations), `${block.id} stations`)
+              }
+              onBreak={(seconds) =>
+                store.change((plan) => setBreak(plan, block.id, seconds), `${block.id} break`)
+              }
               onClearSetting={() => store.change((plan) => clearSetting(plan, block.id))}
               onShorter={() => store.change((plan) => scaleBlock(plan, block.id, breathlessShare))}
               onMend={mend}
@@ -210,7 +233,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
           )}
         </Sheet>
       </div>
-    </>
+    </TypingProvider>
   );
 }
 

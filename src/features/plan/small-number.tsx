@@ -1,5 +1,8 @@
 'use client';
 
+import { cx } from '@/ui/class-names';
+import { useTypedNumber } from '@/ui/typing';
+
 interface SmallNumberProps {
   readonly name: string;
   readonly value: number;
@@ -9,28 +12,31 @@ interface SmallNumberProps {
   readonly onChange: (value: number) => void;
 }
 
-/** A small whole number: taken when it is left or Enter is pressed; what cannot be goes back to what was. */
+/** A small whole number, taken as it is typed. What cannot be stays in the field, and is said. */
 export function SmallNumber({ name, value, min, max, disabled = false, onChange }: SmallNumberProps) {
+  const troubleOf = (typed: number) =>
+    Number.isInteger(typed) && typed >= min && typed <= max
+      ? null
+      : `${name} must be a whole number from ${min} to ${max}.`;
+  const { input, error } = useTypedNumber(value, troubleOf, onChange);
   return (
-    <input
-      key={value}
-      type="number"
-      aria-label={name}
-      defaultValue={value}
-      min={min}
-      max={max}
-      disabled={disabled}
-      onBlur={(event) => {
-        const typed = Number(event.target.value);
-        if (Number.isInteger(typed) && typed >= min && typed <= max) {
-          if (typed !== value) onChange(typed);
-        } else event.target.value = String(value);
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-      }}
-      className="tabular min-h-8 w-16 rounded-md border-2 border-edge bg-sheet px-2 disabled:opacity-60"
-    />
+    <span className="inline-block">
+      <input
+        {...input}
+        aria-label={name}
+        disabled={disabled}
+        aria-invalid={error ? true : undefined}
+        className={cx(
+          'tabular min-h-8 w-16 rounded-md border-2 border-edge bg-sheet px-2 disabled:opacity-60',
+          'aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg',
+        )}
+      />
+      {error && (
+        <span role="alert" className="block max-w-48 text-sm font-semibold whitespace-normal text-stop">
+          {error}
+        </span>
+      )}
+    </span>
   );
 }
 

@@ -1,10 +1,12 @@
 'use client';
 
 import { useEffect, useState, useSyncExternalStore } from 'react';
+import { ulid } from 'ulid';
 import { loadPlanAction, savePlanAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { ask } from '@/ui/ask';
-import { PlanStore, type PlanState } from './plan-store';
+import { dropDraft, keepDraft, readDraft } from '@/ui/drafts';
+import { PlanStore, type PlanDraft, type PlanState } from './plan-store';
 
 /** The newest of a run of calls, a little later. */
 function latest(): (work: () => void, ms: number) => void {
@@ -15,7 +17,15 @@ function latest(): (work: () => void, ms: number) => void {
   };
 }
 
-export function usePlan(view: SessionPlanView): { state: PlanState; store: PlanStore } {
+export interface PlanInHand {
+  readonly state: PlanState;
+  readonly store: PlanStore;
+  /** What an earlier page of this browser could not save; null when there is nothing, or it was answered. */
+  readonly left: { readonly atMs: number; readonly takeUp: () => void; readonly drop: () => void } | null;
+}
+
+export function usePlan(view: SessionPlanView): PlanInHand {
+  const draftKey = `plan-${view.session.id}`;
   const [store] = useState(() => {
     const { id, title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision } = view.session;
     const fields = { title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision };
@@ -25,10 +35,33 @@ export function usePlan(view: SessionPlanView): { state: PlanState; store: PlanS
         save: (plan) => ask(() => savePlanAction(id, plan)),
         load: () => ask(() => loadPlanAction(id)),
         later: latest(),
+        newId: () => ulid(),
+        keep: (draft) => (draft ? keepDraft(draftKey, draft) : dropDraft(draftKey)),
       },
     );
   });
   const state = useSyncExternalStore(store.subscribe, store.state, store.state);
+  const [left, setLeft] = useState<{ readonly atMs: number; readonly value: PlanDraft } | null>(null);
+
+  useEffect(() => {
+    // Read before the first save drops it: a page that went away could not save this.
+    const kept = readDraft<PlanDraft>(draftKey);
+    const differs = kept && JSON.stringify(kept.value.doc) !== JSON.stringify(store.state().doc);
+    if (!differs) dropDraft(draftKey);
+    const shown = setTimeout(() => differs && setLeft(kept));
+    // A page that is come back to may be drawn from what was fetched before: the plan may have changed since.
+    const present = () => {
+      if (document.visibilityState === 'visible') void store.present();
+    };
+    present();
+    window.addEventListener('pageshow', present);
+    document.addEventListener('visibilitychange', present);
+    return () => {
+      clearTimeout(shown);
+      window.removeEventListener('pageshow', present);
+      document.removeEventListener('visibilitychange', present);
+    };
+  }, [store, draftKey]);
 
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent) => {
@@ -50,5 +83,19 @@ export function usePlan(view: SessionPlanView): { state: PlanState; store: PlanS
       void store.flush();
     };
   }, [store]);
-  return { state, store };
+  return {
+    state,
+    store,
+    left: left && {
+      atMs: left.atMs,
+      takeUp: () => {
+        store.takeUp(left.value);
+        setLeft(null);
+      },
+      drop: () => {
+        dropDraft(draftKey);
+        setLeft(null);
+      },
+    },
+  };
 }

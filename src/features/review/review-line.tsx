@@ -8,7 +8,7 @@ import { marksInWords, measures, resultInWords } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import { counted } from '@/core/words';
 import type { Verdict } from '@/core/skill/next-target';
-import { verdicts, type DecisionForm } from '@/server/schemas/decision';
+import { verdicts, type DecisionForm } from '@/schemas/decision';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import type { ReviewBlock, ReviewLine } from '@/server/views/session-review';
 import { Button } from '@/ui/button';
@@ -166,6 +166,9 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             </label>
           ))}
         </div>
+        {possible.length < verdicts.length && (
+          <p className="text-sm text-soft">{possible.includes('back') ? 'the top step' : 'the first step'}</p>
+        )}
         <label className="flex items-center gap-2 text-sm font-semibold">
           Next
           <input

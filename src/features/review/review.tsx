@@ -8,7 +8,7 @@ import { findChange, isEased } from '@/catalogue/changes';
 import { doseInWords } from '@/core/dose/dose';
 import { counted } from '@/core/words';
 import { decideAction } from '@/server/actions';
-import type { DecisionForm } from '@/server/schemas/decision';
+import type { DecisionForm } from '@/schemas/decision';
 import type { ReviewBlock, SessionReviewView } from '@/server/views/session-review';
 import { ask } from '@/ui/ask';
 import { Button, ButtonLink } from '@/ui/button';

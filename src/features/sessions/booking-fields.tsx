@@ -1,5 +1,5 @@
 import type { UseFormReturn } from 'react-hook-form';
-import type { SessionForm } from '@/server/schemas/session';
+import type { SessionForm } from '@/schemas/session';
 import type { PlayerName } from '@/server/views/player-facts';
 import { Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
-import { sessionSchema, type SessionForm } from '@/server/schemas/session';
+import { sessionSchema, type SessionForm } from '@/schemas/session';
 import type { PlayerName } from '@/server/views/player-facts';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';

@@ -1,7 +1,9 @@
 import { NewSession } from '@/features/sessions/new-session';
+import { removeSessionAction } from '@/server/actions';
 import type { SessionsView } from '@/server/views/sessions';
 import { ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
+import { TakenOffList } from '@/ui/taken-off';
 import { SessionLines } from './session-lines';
 
 /** All sessions: what is to come, and what has been. */
@@ -26,6 +28,7 @@ export function Sessions({ view }: { view: SessionsView }) {
           </nav>
         </div>
       </div>
+      <TakenOffList items={view.takenOff} setRemoved={removeSessionAction} />
     </>
   );
 }

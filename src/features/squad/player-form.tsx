@@ -5,7 +5,7 @@ import { UserPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
-import { hands, playerSchema, stages, type PlayerForm } from '@/server/schemas/player';
+import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
 import { sports } from '@/catalogue/types';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';

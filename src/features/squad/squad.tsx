@@ -1,8 +1,10 @@
 import Link from 'next/link';
+import { removePlayerAction } from '@/server/actions';
 import type { SquadView } from '@/server/views/squad';
 import { shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
+import { TakenOffList } from '@/ui/taken-off';
 import { AddPlayer } from './player-form';
 import { SquadTouches } from './squad-touches';
 
@@ -76,6 +78,7 @@ export function Squad({ view }: { view: SquadView }) {
           </table>
         )}
       </Sheet>
+      <TakenOffList items={view.takenOff} setRemoved={removePlayerAction} />
     </>
   );
 }

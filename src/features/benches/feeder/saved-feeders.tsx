@@ -11,6 +11,7 @@ import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';
 import { useBook } from '@/ui/house';
 import { Sheet } from '@/ui/page-head';
+import { TakenOffList } from '@/ui/taken-off';
 import { useNotice } from '@/ui/toast';
 
 export interface SavedFeedersProps {
@@ -114,6 +115,7 @@ export function SavedFeeders({
       {view.feeders.length === 0 && (
         <p className="mt-2 text-soft">Nothing is kept yet: name it and press Keep.</p>
       )}
+      <TakenOffList items={view.takenOff} setRemoved={removeFeederAction} />
     </Sheet>
   );
 }
