@@ -2,7 +2,7 @@ import { beats } from '../src/core/calls/beat';
 import { mixTrack } from '../src/core/calls/mix';
 import type { Cue } from '../src/core/calls/timeline';
 import { seededRandom } from '../src/core/random';
-import { lookAheadS, SoundPlayer } from '../src/features/run/sound-player';
+import { lookAheadS, SoundPlayer } from '../src/court/sound-player';
 import { openBrowser } from '../e2e/lib/browser';
 import { Page } from '../e2e/lib/page';
 import { demoServer } from './lib/demo-server';

@@ -3,7 +3,8 @@ import { copyFileSync, rmSync } from 'node:fs';
 import { ulid } from 'ulid';
 import { maxBatch } from '../src/core/counting/check';
 import type { TouchEvent } from '../src/core/counting/event';
-import { RunLog } from '../src/features/run/run-log';
+import { noStore } from '../src/court/held-back';
+import { RunLog } from '../src/court/run-log';
 import { demoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
 
@@ -96,10 +97,8 @@ const devices = Array.from({ length: 8 }, (_, device) => {
   const { block, player } = rows[device % rows.length] as unknown as { block: string; player: string };
   const log = new RunLog([], {
     store: {
-      waiting: async () => [],
+      ...noStore,
       put: async (event) => void kept.get(name)!.add(event.id),
-      settle: async () => undefined,
-      settled: async () => [],
     },
     send: async (events) => {
       const answer = await fetch(`${server.url}/api/touches`, {

@@ -1,7 +1,20 @@
-import { openApp, type App } from './lib/app';
+import { host, openApp, type App } from './lib/app';
+import { buildServiceWorker } from '../scripts/lib/service-worker.js';
 import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { bookSession, count, onDevice, onServer, phase, tap, waiting, type Booked } from './lib/session';
+import { Page, patienceMs } from './lib/page';
+import {
+  bookSession,
+  count,
+  onDevice,
+  onServer,
+  phase,
+  tap,
+  waiting,
+  type Booked,
+  nextBlock,
+  finish,
+  keptBuilds,
+} from './lib/session';
 
 /* With the server away: counting goes on, a reload works, a second block is run, and everything arrives once. */
 let app: App;
@@ -29,17 +42,22 @@ afterAll(async () => {
   await app?.close();
 });
 
-/** The service worker keeps the page and what it is made of, and says when it has. */
-const kept = `caches.open('vowstep-court-1').then((cache) => Promise.all([cache.match(location.pathname), cache.match('/calls/rest.wav')])).then(([page, clip]) => !!page && !!clip)`;
+/** The service worker keeps the page and what it is made of, and all clips. */
+const kept = `Promise.all([caches.match(location.pathname), caches.match('/calls/rest.wav', { ignoreSearch: true })]).then(([page, clip]) => !!page && !!clip)`;
+/** Over plain http there is no service worker: without the server a page stays open and goes on, and is not loaded again. */
+const reload = () => (host ? Promise.resolve() : browser.driver.navigate().refresh());
 
 test('two blocks without the server, with a reload in between, arrive exactly as they were counted', async () => {
   await browser.driver.get(run());
   await page.sees('Start block');
-  await browser.driver.wait(
-    () => browser.driver.executeAsyncScript<boolean>(`${kept}.then(arguments[0])`),
-    20_000,
-    'The run screen is never kept.',
-  );
+  if (host)
+    await page.sees('This address is plain http: without the server this page cannot be loaded again');
+  else
+    await browser.driver.wait(
+      () => browser.driver.executeAsyncScript<boolean>(`${kept}.then(arguments[0])`),
+      20_000,
+      'The run screen is never kept.',
+    );
   await page.press('Start block');
   await page.becomes(phase, 'work');
   await tap(page, 1, 5);
@@ -54,7 +72,7 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   await page.sees('safe here, on the way');
 
   // A reload without the server: the clock and every count are still there.
-  await browser.driver.navigate().refresh();
+  await reload();
   await page.becomes(count(0), '8');
   await page.becomes(`document.querySelectorAll('[data-best]')[1].textContent`, '4');
   await page.sees('Pause');
@@ -62,14 +80,14 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   await page.becomes(count(1), '6');
 
   // A second block, and another reload in the middle of it.
-  await page.press('Next block');
+  await nextBlock(page);
   await page.sees('Clap and catch');
   await page.press('Start block');
   await page.becomes(phase, 'work');
   await tap(page, 1, 7);
   // Safe here: a reload before that asks first.
   await page.becomes(`document.body.innerText.includes('not kept yet')`, false);
-  await browser.driver.navigate().refresh();
+  await reload();
   await page.sees('Clap and catch');
   await page.becomes(count(0), '7');
   await page.press('Undo');
@@ -80,12 +98,14 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   await app.start();
   await page.becomes(waiting, '0');
   await page.sees('All safe on the server');
-  // start, 8 + 4 + 1 + 6 marks, end, start, 7 marks and an undo: nothing lost, nothing doubled.
-  expect(counted).toHaveLength(1 + 19 + 1 + 1 + 7 + 1);
+  // Begun and start, 8 + 4 + 1 + 6 marks, end, begun and start, 7 marks and an undo: nothing lost, nothing doubled.
+  expect(counted).toHaveLength(2 + 19 + 1 + 2 + 7 + 1);
   expect(await onServer(app, at.blockIds)).toEqual(counted);
 });
 
 test('a page that was never opened says so when the server is away', async () => {
+  // Over plain http it is the browser that says so.
+  if (host) return;
   await app.kill();
   await browser.driver.get(`${app.url}/squad`);
   await page.sees('The server is out of reach');
@@ -95,19 +115,61 @@ test('a page that was never opened says so when the server is away', async () =>
   await page.sees('2 players.');
 });
 
+test('a newer build waits until the page is closed, has renewed what was kept, and opens it without the server', async () => {
+  if (host) return;
+  await browser.driver.get(run());
+  await page.sees('Clap and catch');
+  const before = (await browser.driver.executeScript(`return ${keptBuilds}`)) as string;
+  try {
+    await buildServiceWorker('newer');
+    await browser.driver.executeScript(
+      `return navigator.serviceWorker.getRegistration().then((one) => one.update()).then(() => true)`,
+    );
+    await page.becomes(
+      `navigator.serviceWorker.getRegistration().then(({ waiting }) => waiting?.state)`,
+      'installed',
+    );
+    // The page that is open goes on under the worker it has.
+    expect(await browser.driver.executeScript(`return ${keptBuilds}`)).toBe(`${before},vowstep-court-newer`);
+    await tap(page, 2, 1);
+    await page.becomes(waiting, '0');
+
+    // The browser may let the older one end its work first: then it opens the page once more.
+    await browser.driver.wait(
+      async () => {
+        await page.closeTab();
+        await browser.driver.get(run());
+        await page.sees('Clap and catch');
+        return (await browser.driver.executeScript(`return ${keptBuilds}`)) === 'vowstep-court-newer';
+      },
+      patienceMs,
+      'The newer worker never takes over.',
+    );
+    await app.kill();
+    await browser.driver.navigate().refresh();
+    await page.sees('Clap and catch');
+    await tap(page, 2, 1);
+    await page.sees('Server out of reach');
+    await app.start();
+    await page.becomes(waiting, '0');
+  } finally {
+    await buildServiceWorker();
+  }
+});
+
 test('the session cannot be finished while counts are on their way, and can when they are there', async () => {
   await browser.driver.get(run());
   await page.sees('Clap and catch');
-  await page.press('Next block');
+  await nextBlock(page);
   await page.press('Start block');
   await page.becomes(phase, 'work');
   await app.kill();
   await tap(page, 1, 3);
-  await page.press('Finish session');
+  await finish(page);
   await page.sees('The server cannot be reached');
   await app.start();
   await page.becomes(waiting, '0');
-  await page.press('Finish session');
+  await finish(page);
   await page.sees('Review: On court');
   const [row] = await app.query('select state from session');
   expect(row!.state).toBe('finished');

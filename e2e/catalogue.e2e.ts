@@ -214,6 +214,25 @@ test('a drill written wrong says everything that is wrong, and keeps what was ty
   expect(await axeViolations(browser.driver)).toEqual([]);
 });
 
+test('what was typed into a drill comes back after the page was gone, until it is started over', async () => {
+  const title = `document.querySelector('input[name=title]').value`;
+  await browser.driver.get(`${app.url}/drills`);
+  await page.sees('Starting points');
+  await browser.driver.get(`${app.url}/drills/new`);
+  await page.sees('is back: it was not saved yet.');
+  await page.becomes(title, 'Half a drill');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Start over');
+  await page.becomes(title, '');
+  await browser.driver.navigate().refresh();
+  await page.sees('The same form every drill has.');
+  // Whatever comes back comes back before anything can be typed.
+  await page.type('Title', 'Another');
+  await page.becomes(title, 'Another');
+  await page.becomes(`document.body.innerText.includes('it was not saved yet')`, false);
+  await page.type('Title', ' ');
+});
+
 test('a school is chosen, acts on the drill, is overruled there, and goes back', async () => {
   await browser.driver.get(`${app.url}/schools`);
   await page.sees('Default: straight.');

@@ -2,6 +2,7 @@ import { By, Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
+import { finish, nextBlock } from './lib/session';
 
 let app: App;
 let browser: Browser;
@@ -146,7 +147,7 @@ test('a row is counted with clicks and keys, through a reload and a killed serve
 });
 
 test('a timed count and a target follow, and the session is finished', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await page.sees('Marker touches: Narrow markers');
   // Before the box opens a tap counts nothing.
   await page.keys('1');
@@ -155,14 +156,14 @@ test('a timed count and a target follow, and the session is finished', async () 
   await page.keys('1', '1', '1');
   await page.becomes(count, 3);
   await page.becomes(phase, 'done');
-  await page.press('Next block');
+  await nextBlock(page);
   await page.sees('Ring target: Underarm throw');
   for (const zone of ['5 Middle ring', '0 Out', '10 Inner ring', '1 Outer ring'])
     await page.tap(`Mika: ${zone}`);
   await page.becomes(count, 16);
   await page.keys(Key.BACK_SPACE);
   await page.becomes(count, 15);
-  await page.press('Finish session');
+  await finish(page);
   await page.sees('Review: First session');
 });
 

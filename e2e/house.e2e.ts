@@ -38,6 +38,31 @@ test('a place is changed; one that is taken off comes back by undo', async () =>
   await page.becomes(places, before);
 });
 
+test('what was taken off a list can be brought back much later', async () => {
+  await page.press('Take off Living room at home');
+  await page.sees('Living room at home is off the list.');
+  await browser.driver.navigate().refresh();
+  await page.press('Taken off the list: 1');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Bring back Living room at home');
+  await page.becomes(`${places}.includes('Living room at home')`, true);
+  // The same on every list, however long ago it was.
+  const lists = [
+    ['/squad', 'player', 'name'],
+    ['/sessions', 'session', 'title'],
+    ['/benches/feeder', 'feeder_setting', 'name'],
+  ] as const;
+  for (const [path, table, name] of lists) {
+    const [row] = await app.query(`select id, ${name} as name from ${table} limit 1`);
+    await app.query(`update ${table} set removed_at_ms = 5 where id = ?`, [row!.id as string]);
+    await browser.driver.get(app.url + path);
+    await page.press('Taken off the list: 1');
+    await page.press('Bring back');
+    await page.sees(`${row!.name as string} is back on the list.`);
+    expect(await app.query(`select id from ${table} where removed_at_ms is not null`)).toEqual([]);
+  }
+});
+
 test('fewer markers: what fitted needs a stand-in now, and undo brings the count back', async () => {
   const fitOf = (id: string) => `document.querySelector('[data-drill="${id}"] [data-fit]').dataset.fit`;
   await browser.driver.get(`${app.url}/drills`);

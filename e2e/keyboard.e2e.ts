@@ -2,6 +2,7 @@ import { Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
+import { turn } from './lib/session';
 
 /* The whole line without a mouse: only the tab key, the arrows, and what is written on the keys. */
 let app: App;
@@ -124,23 +125,26 @@ test('a session of six is run: reps, holds and rows, each with its keys', async 
   await page.becomes(`${counts}[0] > ${counts}[1]`, true);
   await page.keys(' ');
   await page.sees('Paused');
-  await page.keys('n');
+  await turn(page, 'n');
   await page.sees('2/7');
-  await page.keys('p');
+  await turn(page, 'p');
   await page.sees('1/7');
   await page.sees('Ended');
 
   // Claps are counted in rows: no clock has to run.
-  await page.keys('n');
+  await turn(page, 'n');
   await page.sees('2/7');
   await page.sees('Clap and catch');
   await page.keys('1', '3', '3', '6', '6', '6');
   await page.becomes(counts, [1, 0, 2, 0, 0, 3]);
   await page.keys('u');
   await page.becomes(counts, [1, 0, 2, 0, 0, 2]);
-  await page.keys('n', 'n', 'n', 'n', 'n');
+  await turn(page, 'n', 5);
   await page.sees('7/7');
   await tabTo('Finish session');
+  await page.keys(Key.ENTER);
+  await page.sees('Finish the session?');
+  await tabTo('Finish now');
   await page.keys(Key.ENTER);
   await page.sees('Review: Hands and strokes');
 });

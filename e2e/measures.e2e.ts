@@ -5,6 +5,7 @@ import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
+import { finish, nextBlock } from './lib/session';
 
 /* A whole session of every measure a step of the catalogue can have, in the demo's own book: recorded on court, read in the review. */
 let app: App;
@@ -91,7 +92,7 @@ test('a routine: every part done is one; seven of seven', async () => {
 });
 
 test('a growing count: 21 on the first line, and the next hop begins the second', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Over two lines');
   await tap(22);
   await page.becomes(count, '22');
@@ -100,25 +101,25 @@ test('a growing count: 21 on the first line, and the next hop begins the second'
 });
 
 test('a hold, a row and a timed count', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Band outwards');
   await tap(1);
   await page.becomes(count, '20');
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Twenty in a row');
   await tap(4);
   await tap(1, 'miss');
   await tap(2);
   await page.becomes(count, '2');
   await page.becomes(today, '4');
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Narrow markers');
   await tap(3);
   await page.becomes(count, '3');
 });
 
 test('evenness: bounces are counted, and their spread is worked out from the time between them', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('All the same height');
   await page.becomes(today, '–');
   await browser.driver.executeAsyncScript(
@@ -135,7 +136,7 @@ test('evenness: bounces are counted, and their spread is worked out from the tim
 });
 
 test('a grade: ten catches judged by ear, and the sum of their marks', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Head high');
   expect(await axeViolations(browser.driver)).toEqual([]);
   for (const mark of ['2 Silent', '1 A buzz', '2 Silent', '0 Bounced']) await page.tap(`Mika: ${mark}`);
@@ -144,7 +145,7 @@ test('a grade: ten catches judged by ear, and the sum of their marks', async () 
 });
 
 test('a lap: one press at its end gives its seconds', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('One lap against the clock');
   await tap(1);
   await page.becomes(`Number(${count}) > 0 && Number(${count}) < 30`, true);
@@ -153,15 +154,15 @@ test('a lap: one press at its end gives its seconds', async () => {
 });
 
 test('laps in a time box, and points', async () => {
-  await page.press('Next block');
+  await nextBlock(page);
   await work('Slow eight');
   await tap(5);
   await page.becomes(count, '5');
-  await page.press('Next block');
+  await nextBlock(page);
   await page.sees('Underarm throw');
   for (const zone of ['10 Inner ring', '1 Outer ring']) await page.tap(`Mika: ${zone}`);
   await page.becomes(count, '11');
-  await page.press('Finish session');
+  await finish(page);
   await page.sees('Review: One of each');
 });
 

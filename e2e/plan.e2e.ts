@@ -3,6 +3,7 @@ import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
+import { nextBlock } from './lib/session';
 
 /* What a coach does to a plan of the demo: every change shows at once in minutes, fit and care, and can be taken back. */
 let app: App;
@@ -82,10 +83,35 @@ describe('the shape of a session', () => {
     await becomesSeconds('Ring target', (seconds) => seconds < before);
     await page.becomes(`document.querySelector('[aria-label=Block]').textContent.includes('2 turns')`, false);
     await setNumber('Stations', '99');
-    // What cannot be goes back to what was.
+    // What cannot be is not saved; Escape brings back what was.
+    await page.becomes(saved, 'Not saved: a number is not finished');
+    await page.keys(Key.ESCAPE);
     await page.becomes(`document.querySelector('input[aria-label=Stations]').value`, '2');
     await page.press('Undo');
     await becomesSeconds('Ring target', (seconds) => seconds === before);
+  });
+
+  test('a number counts as it is typed; one that cannot be is never called saved', async () => {
+    const stations = `document.querySelector('input[aria-label=Stations]').value`;
+    await open('Wall and feet', 'Ring target');
+    const before = await browser.driver.executeScript<string>(`return ${stations}`);
+    const input = await page.find('input[aria-label="Stations"]');
+    await browser.driver.executeScript('arguments[0].select()', input);
+    // No Enter, and the finger stays in the field.
+    await input.sendKeys('3');
+    await page.becomes(saved, 'Saved');
+    const stored = await app.query(
+      `select b.stations from block b where b.session_id = ? and b.drill_id = 'ring-target'`,
+      [ids['Wall and feet']!],
+    );
+    expect(stored).toEqual([{ stations: 3 }]);
+    await input.sendKeys('9');
+    await page.becomes(saved, 'Not saved: a number is not finished');
+    await page.becomes(stations, '39');
+    expect(await axeViolations(browser.driver)).toEqual([]);
+    await browser.driver.executeScript('arguments[0].select()', input);
+    await input.sendKeys(before);
+    await page.becomes(saved, 'Saved');
   });
 
   test('a drink after a block takes its minute', async () => {
@@ -249,7 +275,7 @@ describe('care, schools and the ladder', () => {
     );
     await browser.driver.get(`${app.url}/sessions/${ids['Wall and feet']}/run`);
     await page.sees('Start block');
-    while (!(await page.text()).includes('Clap and catch')) await page.press('Next block');
+    while (!(await page.text()).includes('Clap and catch')) await nextBlock(page);
     await page.becomes(
       `document.querySelector('section[aria-label="Nessa Quillby"]').textContent.includes('Three claps')`,
       true,

@@ -1,4 +1,5 @@
 import type { Page } from '../../e2e/lib/page';
+import { nextBlock } from '../../e2e/lib/session';
 import type { DemoServer } from './demo-server';
 
 /** Opens the run screen of a planned session of the demo and turns to a block that is counted in a row. */
@@ -9,5 +10,5 @@ export async function openRowBlock(page: Page, { client, url }: DemoServer): Pro
   );
   await page.driver.get(`${url}/sessions/${rows[0]!.id as string}/run`);
   await page.sees('Start block');
-  while (!/ in a row, \d+ s at most/.test(await page.text())) await page.press('Next block');
+  while (!/ in a row, \d+ s at most/.test(await page.text())) await nextBlock(page);
 }

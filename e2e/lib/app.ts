@@ -6,14 +6,20 @@ import { freePort, startServer } from '../../scripts/lib/server.js';
 
 export interface App {
   readonly url: string;
+  readonly file: string;
   /** Rows of the application's own database, read from outside. */
   readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
   /** SIGKILL: no chance to tidy up. */
   readonly kill: () => Promise<void>;
+  /** Ends it as a person would. */
+  readonly stop: () => Promise<void>;
   /** Starts again on the same port and database. */
   readonly start: () => Promise<void>;
   readonly close: () => Promise<void>;
 }
+
+/** The host name the browser asks for; null for loopback. A project of the browser tests sets it. */
+export const host = (globalThis as { vowstepHost?: string }).vowstepHost ?? null;
 
 /** The production server on a database of its own: empty, or a copy of the demo. */
 export async function openApp({ demo = false } = {}): Promise<App> {
@@ -21,17 +27,22 @@ export async function openApp({ demo = false } = {}): Promise<App> {
   const file = path.join(folder, 'app.db');
   if (demo) copyFileSync(process.env.VOWSTEP_DEMO_FILE ?? 'data/browser-tests.db', file);
   const port = await freePort();
-  const env = { VOWSTEP_DATABASE_URL: `file:${file}` };
+  const env = {
+    VOWSTEP_DATABASE_URL: `file:${file}`,
+    ...(host && { VOWSTEP_ALLOWED_HOSTS: ` ${host.toUpperCase()}:${port} ` }),
+  };
   let server = await startServer({ port, env });
   return {
-    url: server.url,
+    url: host ? `http://${host}:${port}` : server.url,
+    file,
     query: async (sql, args = []) => {
-      const client = createClient({ url: `file:${file}` });
+      const client = createClient({ url: `file:${file}`, timeout: 5000 });
       const { rows } = await client.execute({ sql, args });
       client.close();
       return rows as unknown as Record<string, unknown>[];
     },
     kill: () => server.kill(),
+    stop: () => server.stop(),
     start: async () => {
       server = await startServer({ port, env });
     },

@@ -1,6 +1,6 @@
 import { By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-const patienceMs = 20_000;
+export const patienceMs = 20_000;
 
 /** What a person does on a page, by the words they see. Every step waits for its condition, never for a time. */
 export class Page {
@@ -33,6 +33,16 @@ export class Page {
       await this.driver.wait(until.elementIsEnabled(button), patienceMs, `${words} stays disabled`);
       await button.click();
     });
+  }
+
+  /** Leaves the page for good: its tab is closed, and an empty one is there instead. */
+  async closeTab(): Promise<void> {
+    const left = await this.driver.getWindowHandle();
+    await this.driver.switchTo().newWindow('tab');
+    const fresh = await this.driver.getWindowHandle();
+    await this.driver.switchTo().window(left);
+    await this.driver.close();
+    await this.driver.switchTo().window(fresh);
   }
 
   /**
@@ -135,13 +145,14 @@ export class Page {
 
   /** Tries again when the page was drawn anew under the finger. */
   private async settled(work: () => Promise<void>): Promise<void> {
-    for (let tries = 0; ; tries++) {
+    const end = Date.now() + patienceMs;
+    for (;;) {
       try {
         return await work();
       } catch (error) {
         const name = (error as Error).name;
         if (
-          tries >= 20 ||
+          Date.now() > end ||
           ![
             'StaleElementReferenceError',
             'ElementClickInterceptedError',

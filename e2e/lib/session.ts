@@ -59,13 +59,18 @@ export async function bookSession(
 
 /** Presses a player's zone so many times, as a finger does. */
 export async function tap(page: Page, digit: number, times: number, zone = 'touch'): Promise<void> {
+  await page.becomes(alive, true);
   await page.driver.executeScript(
     `for (let i = 0; i < ${times}; i++) document.querySelector('[data-${zone}-of="${digit}"]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }))`,
   );
 }
 
+/** A court screen that has only been drawn cannot be pressed yet. */
+export const alive = `document.querySelector('main')?.inert === false`;
 export const count = (player = 0) => `document.querySelectorAll('[data-count]')[${player}].textContent`;
 export const phase = `document.querySelector('[data-phase]').dataset.phase`;
+/** The builds whose service worker keeps pages, as names of what it keeps. */
+export const keptBuilds = `caches.keys().then((names) => names.filter((name) => name.startsWith('vowstep-court-')).join())`;
 export const waiting = `document.querySelector('[data-waiting]').dataset.waiting`;
 
 /** Every event this device holds, waiting or settled, as `id kind player value text`, in order. */
@@ -95,4 +100,30 @@ export async function onServer(app: App, blockIds: readonly string[]): Promise<s
       JSON.stringify([row.id, row.kind, row.player_id, row.attempt, row.value, row.ref, row.text, row.at_ms]),
     )
     .sort();
+}
+
+const heading = `return document.querySelector('h1 span')?.textContent ?? ''`;
+
+/** Turns to the next block or the one before, by a key. A press that comes too soon after the last one is a double press and turns nothing: then once more. */
+export async function turn(page: Page, key: 'n' | 'p', times = 1): Promise<void> {
+  for (let n = 0; n < times; n++) {
+    const before = await page.driver.executeScript<string>(heading);
+    const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
+    do await page.keys(key);
+    while (!(await page.driver.wait(turned, 1500).catch(() => false)));
+  }
+}
+
+/** Turns to the next block by its button. */
+export async function nextBlock(page: Page): Promise<void> {
+  const before = await page.driver.executeScript<string>(heading);
+  const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
+  do await page.press('Next block');
+  while (!(await page.driver.wait(turned, 1500).catch(() => false)));
+}
+
+/** Ends the session: asked once, answered once. */
+export async function finish(page: Page): Promise<void> {
+  await page.press('Finish session');
+  await page.press('Finish now');
 }
