@@ -191,38 +191,32 @@ function usePresentPlan({ session }: CourtView, news: Court['news']): void {
 
 /**
  * Draws what surrounds the counts anew when something was logged, as soon as the screen has had its turn: the tile that
- * was pressed draws its own count at once.
+ * was pressed draws its own count at once. A drawing for another reason in between has the newest version too: the log
+ * it reads is as new, and React must know of the change, or it leaves out the effects that follow from it.
  */
 function useLater(log: RunLog): number {
-  const [later] = useState(() => laterOf(log));
-  return useSyncExternalStore(later.subscribe, later.version, later.version);
+  const [subscribe] = useState(() => afterTurn(log));
+  return useSyncExternalStore(subscribe, log.version, log.version);
 }
 
-function laterOf(log: RunLog) {
-  let version = log.version();
-  const subscribe = (listener: () => void) => {
-    let gone = false;
-    let waits = false;
-    const draw = () => {
-      waits = false;
-      if (gone) return;
-      version = log.version();
-      listener();
-    };
-    const wait = () => {
-      if (waits) return;
-      waits = true;
-      void afterPaint().then(draw);
-    };
-    wait();
-    const stop = log.subscribe(wait);
-    return () => {
-      gone = true;
-      stop();
-    };
+const afterTurn = (log: RunLog) => (listener: () => void) => {
+  let gone = false;
+  let waits = false;
+  const draw = () => {
+    waits = false;
+    if (!gone) listener();
   };
-  return { subscribe, version: () => version };
-}
+  const wait = () => {
+    if (waits) return;
+    waits = true;
+    void afterPaint().then(draw);
+  };
+  const stop = log.subscribe(wait);
+  return () => {
+    gone = true;
+    stop();
+  };
+};
 
 /** What a player's count is made of, drawn the moment it grows. */
 export const useEventsOf = (log: RunLog, blockId: string, playerId: string): readonly TouchEvent[] => {
