@@ -7,6 +7,7 @@ import { decide } from './decisions';
 import { followSession, placeNow } from './follow';
 import { ingestFromHelper } from './helper-ingest';
 import { linkState, makeHelperLink, withdrawHelperLinks } from './helper-links';
+import { courtPage, helperPage } from './views/court-page';
 import { helperView, type HelperView } from './helper-view';
 import { chooseSchool, saveDrill } from './house';
 import { ingestTouches } from './ingest';
@@ -372,6 +373,22 @@ describe('a helper’s link', () => {
     expect(view.contents.choices).toEqual([
       { scope: 'coach', key: '', question: 'backhand', answer: 'one hand' },
     ]);
+  });
+
+  test('is renewed as it was opened, or told why not', async () => {
+    const token = await link();
+    const opened = await helperPage(box.context, token);
+    if ('kind' in opened) throw new Error(opened.kind);
+    expect(Object.keys(opened.view)).not.toContain('contents');
+    expect(opened.house.places).toEqual([]);
+    // It travels as JSON, and must arrive as it was.
+    expect(JSON.parse(JSON.stringify(opened))).toEqual(opened);
+    const coachs = await courtPage(box.context, at.sessionId);
+    expect(JSON.parse(JSON.stringify(coachs))).toEqual(coachs);
+    expect(coachs!.view.session.id).toBe(at.sessionId);
+    expect(await courtPage(box.context, 'nowhere')).toBeNull();
+    value(await withdrawHelperLinks(box.context, at.sessionId, at.playerIds[0]!));
+    expect(await helperPage(box.context, token)).toEqual({ kind: 'revoked' });
   });
 
   test('counts its child, signed by the link and on a device of its own, whatever it says', async () => {

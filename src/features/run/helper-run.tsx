@@ -12,6 +12,7 @@ import { CourtNotes } from './court-notes';
 import { useCourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
 import { NumbersSheet } from './numbers-sheet';
+import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
 import { helperKeys, ScreenSettings } from './screen-settings';
 import { SessionHeldBack } from './session-held-back';
@@ -21,13 +22,15 @@ import { useRunKeys } from './use-run-keys';
 import { useRunScreen } from './use-run-screen';
 import { useOffline, useWakeLock } from './use-screen';
 
+export const HelperPage = presentCourt(HelperRun);
+
 /**
  * A helper counts one child. It is a page of its own, without anything a coach can do besides: it asks the server for
  * nothing but to store counts, and follows the coach's clock.
  */
-export function HelperRun({ view: given }: { view: CourtView }) {
+function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   const [openedWith] = useState(given.session.revision);
-  const court = useCourt(given);
+  const court = useCourt(given, renew);
   const { log, view } = court;
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);

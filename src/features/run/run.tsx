@@ -23,6 +23,7 @@ import { CourtNotes } from './court-notes';
 import { useCourtSettings } from './court-settings';
 import { FinishSheet } from './finish-sheet';
 import { MoreSheet } from './more-sheet';
+import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
 import { SessionHeldBack } from './session-held-back';
 import { TimeSheet } from './time-sheet';
@@ -35,11 +36,13 @@ import { useOffline, useWakeLock } from './use-screen';
 
 type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
 
+export const RunPage = presentCourt(Run);
+
 /** Courtside: count, time, call, adjust, undo, next. */
-export function Run({ view: given }: { view: SessionRunView }) {
+function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const router = useRouter();
   const [openedWith] = useState(given.session.revision);
-  const court = useCourt(given);
+  const court = useCourt(given, renew);
   const { log, view } = court;
   const { players, session } = view;
   const book = useBook(session.coach);

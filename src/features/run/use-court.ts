@@ -1,7 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { startTransition, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { begunOf } from '@/catalogue/begun';
 import { mostAheadMs } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
@@ -44,8 +43,11 @@ function newestOf(events: readonly TouchEvent[], device: string): number {
   );
 }
 
-/** The session's log on this device, the clock it is run by, and what the server and other devices say. */
-export function useCourt<V extends CourtView>(given: V): Court<V> {
+/**
+ * The session's log on this device, the clock it is run by, and what the server and other devices say.
+ * @param renew fetches the view again
+ */
+export function useCourt<V extends CourtView>(given: V, renew: () => Promise<void>): Court<V> {
   const { helper } = given;
   const book = useBook(given.session.coach);
   const twinsRef = useRef<Twins | null>(null);
@@ -157,7 +159,7 @@ export function useCourt<V extends CourtView>(given: V): Court<V> {
       window.removeEventListener('beforeunload', leave);
     };
   }, [log]);
-  usePresentPlan(given, news);
+  usePresentPlan(given, news, renew);
   return { log, clock, view, twins, news, daysAhead, offered, dismissOffered: () => setOffered(null) };
 }
 
@@ -176,17 +178,15 @@ function hasCounted({ blocks, players }: CourtView, log: RunLog): boolean {
 const askAgainMs = 5000;
 
 /** Fetches the plan again when the server says that it has changed. */
-function usePresentPlan({ session }: CourtView, news: Court['news']): void {
-  const router = useRouter();
+function usePresentPlan({ session }: CourtView, news: Court['news'], renew: () => Promise<void>): void {
   const plan = news?.plan ?? null;
   const changed = plan !== null && plan.revision !== session.revision;
   useEffect(() => {
     if (!changed) return;
-    const fetchIt = () => startTransition(() => router.refresh());
-    fetchIt();
-    const timer = setInterval(fetchIt, askAgainMs);
+    void renew();
+    const timer = setInterval(() => void renew(), askAgainMs);
     return () => clearInterval(timer);
-  }, [changed, router]);
+  }, [changed, renew]);
 }
 
 /**

@@ -1,13 +1,15 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { Run } from '@/features/run/run';
+import { RunPage } from '@/features/run/run';
 import { requestContext } from '@/server/context';
-import { sessionRunView } from '@/server/views/session-run';
+import { courtPage } from '@/server/views/court-page';
 
 export const metadata: Metadata = { title: 'Run' };
 
-export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
-  const view = await sessionRunView(await requestContext(), (await params).id);
-  if (!view) notFound();
-  return <Run key={view.session.id} view={view} />;
+/** The court: the house's drills and schools, and nothing of the desk. */
+export default async function Page({ params }: { params: Promise<{ id: string }> }) {
+  const page = await courtPage(await requestContext(), (await params).id);
+  if (!page) notFound();
+  const { id } = page.view.session;
+  return <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
 }

@@ -1,0 +1,11 @@
+import { requestContext } from '@/server/context';
+import { linkTrouble } from '@/server/helper-links';
+import { refusal } from '@/server/http/body';
+import { helperPage } from '@/server/views/court-page';
+
+/** A helper's page as it is now. 410: the link is closed. */
+export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {
+  const page = await helperPage(await requestContext(), (await params).token);
+  if (!('kind' in page)) return Response.json(page);
+  return refusal({ problems: [{ field: 'link', message: linkTrouble(page) }], status: 410 });
+}
