@@ -355,7 +355,9 @@ async function check(): Promise<void> {
 
 /** Touches the review counts in a session. */
 async function attempts(sessionId: string): Promise<number> {
-  await fetch(`${app.url}/sessions/${sessionId}/review`).then((response) => response.text());
+  // The server may close a kept-alive line in the very moment it is used again: then once more, on a fresh one.
+  const review = () => fetch(`${app.url}/sessions/${sessionId}/review`);
+  await (await review().catch(review)).text();
   const [row] = await app.query(
     `select coalesce(sum(a.touches), 0) as n from attempt a join block b on b.id = a.block_id where b.session_id = ?`,
     [sessionId],
