@@ -7,14 +7,15 @@ import tseslint from 'typescript-eslint';
 // Imports point one way (see ARCHITECTURE.md): each layer lists the layers it must never reach.
 const screens = ['court', 'features', 'ui', 'app', 'demo', 'workers'];
 const forbidden = {
-  core: ['catalogue', 'formats', 'schemas', 'data', 'server', ...screens],
-  formats: ['catalogue', 'schemas', 'data', 'server', ...screens],
-  catalogue: ['formats', 'schemas', 'data', 'server', ...screens],
+  core: ['drills', 'session', 'formats', 'schemas', 'data', 'server', ...screens],
+  formats: ['drills', 'session', 'schemas', 'data', 'server', ...screens],
+  drills: ['session', 'formats', 'schemas', 'data', 'server', ...screens],
+  session: ['formats', 'schemas', 'data', 'server', ...screens],
   schemas: ['formats', 'data', 'server', ...screens],
-  data: ['schemas', 'server', ...screens],
+  data: ['drills', 'session', 'schemas', 'server', ...screens],
   server: screens,
   court: ['formats', 'data', 'server', 'features', 'ui', 'app', 'demo', 'workers'],
-  workers: ['catalogue', 'formats', 'schemas', 'data', 'server', 'court', 'features', 'ui', 'app', 'demo'],
+  workers: ['drills', 'formats', 'schemas', 'data', 'server', 'court', 'features', 'ui', 'app', 'demo'],
   ui: ['data', 'server', 'features', 'app', 'demo'],
   demo: ['features', 'ui', 'app', 'data'],
   app: ['data', 'demo'],
@@ -47,7 +48,7 @@ export default tseslint.config(
   },
   {
     // The core is pure: no clock, no chance of its own, no interface, no I/O.
-    files: ['src/core/**/*.ts', 'src/catalogue/**/*.ts', 'src/formats/**/*.ts'],
+    files: ['core', 'drills', 'session', 'formats'].map((room) => `src/${room}/**/*.ts`),
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': [

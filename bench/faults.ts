@@ -6,7 +6,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { ulid } from 'ulid';
 import { openApp } from '../e2e/lib/app';
-import { readBegun } from '../src/catalogue/begun';
+import { readBegun } from '@/session/begun';
 import type { TouchEvent } from '../src/core/counting/event';
 import { seededRandom, wholeBetween } from '../src/core/random';
 import { backup, restore } from '../src/data/backup';

@@ -1,8 +1,8 @@
-import { plainBook } from '@/catalogue';
-import { evaluatePlan, type CarefulPlayer, type PlanSetting } from '@/catalogue/evaluate';
-import { atHand } from '@/catalogue/kit';
-import { newBlock } from '@/catalogue/place-block';
-import type { PlanBlock, Records } from '@/catalogue/plan';
+import { plainBook } from '@/drills';
+import { evaluatePlan, type CarefulPlayer, type PlanSetting } from '@/session/evaluate';
+import { atHand } from '@/drills/kit';
+import { newBlock } from '@/session/place-block';
+import type { PlanBlock, Records } from '@/session/plan';
 import { noLoadSum } from '@/core/dose/load';
 import type { Place } from '@/core/place/place';
 import { kit, places } from '@/demo/house';

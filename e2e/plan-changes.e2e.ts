@@ -1,5 +1,5 @@
-import { plainBook } from '@/catalogue';
-import { ageBandOf } from '@/catalogue/age-band';
+import { plainBook } from '@/drills';
+import { ageBandOf } from '@/drills/age-band';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { createClient } from '@libsql/client';
 import { By } from 'selenium-webdriver';
 import { ulid } from 'ulid';
-import { plainBook } from '@/catalogue';
+import { plainBook } from '@/drills';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';

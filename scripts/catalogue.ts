@@ -1,5 +1,5 @@
-import { catalogue } from '@/catalogue';
-import { families, sports } from '@/catalogue/types';
+import { catalogue } from '@/drills';
+import { families, sports } from '@/drills/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import { bundleOf } from '@/server/drill-file';
 

@@ -7,13 +7,19 @@ import { execFileSync } from 'node:child_process';
 const path = 'import-x/no-restricted-paths';
 
 const refused: [file: string, code: string, rule: string][] = [
-  ['src/core/probe.ts', `export { findDrill } from '@/catalogue';`, path],
+  ['src/core/probe.ts', `export { plainBook } from '@/drills';`, path],
   ['src/core/probe.ts', `export { default } from 'react';`, 'no-restricted-imports'],
   ['src/core/probe.ts', `export { readFile } from 'node:fs';`, 'no-restricted-imports'],
   ['src/core/probe.ts', `export const x = Math.random();`, 'no-restricted-properties'],
   ['src/core/probe.ts', `export const x = Date.now();`, 'no-restricted-properties'],
   ['src/core/probe.ts', `export const x = window;`, 'no-restricted-globals'],
-  ['src/catalogue/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
+  ['src/drills/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
+  ['src/drills/probe.ts', `export { workOf } from '@/session/plan';`, path],
+  ['src/session/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
+  ['src/session/probe.ts', `export { PlanStore } from '@/features/plan/plan-store';`, path],
+  ['src/session/probe.ts', `export const x = Date.now();`, 'no-restricted-properties'],
+  ['src/data/probe.ts', `export { plainBook } from '@/drills';`, path],
+  ['src/data/probe.ts', `export { workOf } from '@/session/plan';`, path],
   ['src/data/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
   ['src/server/probe.ts', `export { Button } from '@/ui/button';`, path],
   ['src/ui/probe.ts', `export { Squad } from '@/features/squad/squad';`, path],
@@ -26,11 +32,13 @@ const refused: [file: string, code: string, rule: string][] = [
   ['src/court/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
   ['src/schemas/probe.ts', `export { savePlan } from '@/server/sessions';`, path],
   ['src/data/probe.ts', `export { check } from '@/schemas/check';`, path],
-  ['src/workers/probe.ts', `export { findDrill } from '@/catalogue';`, path],
+  ['src/workers/probe.ts', `export { plainBook } from '@/drills';`, path],
   ['src/server/probe.ts', `export { RunLog } from '@/court/run-log';`, path],
 ];
 const fine: [file: string, code: string][] = [
-  ['src/catalogue/probe.ts', `export { tally } from '@/core/counting/tally';`],
+  ['src/drills/probe.ts', `export { tally } from '@/core/counting/tally';`],
+  ['src/session/probe.ts', `export { plainBook } from '@/drills';`],
+  ['src/workers/probe.ts', `export { workOf } from '@/session/plan';`],
   ['src/server/probe.ts', `export { getPlayer } from '@/data/squad';`],
   ['src/features/probe.ts', `export { savePlanAction } from '@/server/actions';`],
   ['src/features/probe.ts', `export { sessionSchema } from '@/schemas/session';`],

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
-import { plainBook } from '../../src/catalogue';
-import { blockOf } from '../../src/catalogue/plan';
+import { plainBook } from '@/drills';
+import { blockOf } from '@/session/plan';
 import type { Outcome } from '../../src/core/outcome';
 import { openDatabase, type Database } from '../../src/data/client';
 import type { PlanForm } from '../../src/schemas/session';

@@ -1,5 +1,5 @@
-import { begunOf } from '../../src/catalogue/begun';
-import { plainBook } from '../../src/catalogue';
+import { begunOf } from '@/session/begun';
+import { plainBook } from '@/drills';
 import type { EventKind, TouchEvent } from '../../src/core/counting/event';
 import { askAt, followSession, type News } from '../../src/court/follow-session';
 import { RunLog, type RunPorts } from '../../src/court/run-log';

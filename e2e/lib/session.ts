@@ -1,6 +1,6 @@
 import { monotonicFactory } from 'ulid';
-import { plainBook } from '@/catalogue';
-import { ageBandOf } from '@/catalogue/age-band';
+import { plainBook } from '@/drills';
+import { ageBandOf } from '@/drills/age-band';
 import type { App } from './app';
 import type { Page } from './page';
 

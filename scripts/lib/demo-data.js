@@ -5,7 +5,8 @@ import { bin, root, run } from './run.js';
 
 const makers = [
   'src/core',
-  'src/catalogue',
+  'src/drills',
+  'src/session',
   'src/data',
   'src/server',
   'src/demo',

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { plainBook } from '@/catalogue';
+import { plainBook } from '@/drills';
 import { seededRandom } from '@/core/random';
 import { scratch } from '@/server/testing/scratch';
 import { squadView } from '@/server/views/squad';

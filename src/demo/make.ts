@@ -1,9 +1,9 @@
 import { monotonicFactory } from 'ulid';
-import { plainBook } from '@/catalogue';
-import { beginBlock, writeBegun } from '@/catalogue/begun';
-import type { Drill } from '@/catalogue/types';
-import { newBlock } from '@/catalogue/place-block';
-import { workOf, type PlanBlock } from '@/catalogue/plan';
+import { plainBook } from '@/drills';
+import { beginBlock, writeBegun } from '@/session/begun';
+import type { Drill } from '@/drills/types';
+import { newBlock } from '@/session/place-block';
+import { workOf, type PlanBlock } from '@/session/plan';
 import { maxBatch } from '@/core/counting/check';
 import type { RemarkKind, TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/outcome';

@@ -1,4 +1,4 @@
-import type { Step, Zone } from '@/catalogue/types';
+import type { Step, Zone } from '@/drills/types';
 import type { EventKind } from '@/core/counting/event';
 import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/random';

@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { catalogue, makeBook, plainContents } from '@/catalogue';
+import { catalogue, makeBook, plainContents } from '@/drills';
 import type { Warning } from '@/core/care/care';
 import { makeDemo } from '@/demo/make';
 import type { Context } from '@/server/context';

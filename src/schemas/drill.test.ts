@@ -1,8 +1,8 @@
 import Ajv from 'ajv/dist/2020';
-import { catalogue } from '@/catalogue';
-import { cards } from '@/catalogue/cards';
-import { kitThings } from '@/catalogue/kit';
-import * as types from '@/catalogue/types';
+import { catalogue } from '@/drills';
+import { cards } from '@/drills/cards';
+import { kitThings } from '@/drills/kit';
+import * as types from '@/drills/types';
 import { measures } from '@/core/counting/measure';
 import { doseFields } from '@/core/dose/limits';
 import published from '../../docs/catalogue.schema.json';

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
-import { findCard } from '@/catalogue/cards';
-import { isKitThing } from '@/catalogue/kit';
+import { findCard } from '@/drills/cards';
+import { isKitThing } from '@/drills/kit';
 import {
   ageBands,
   bounceRules,
@@ -21,7 +21,7 @@ import {
   stances,
   warmths,
   type Drill,
-} from '@/catalogue/types';
+} from '@/drills/types';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
 import { callSetNames } from '@/core/calls/call-sets';
 import { callPaces } from '@/core/calls/schedule';

@@ -1,5 +1,5 @@
 import { array, lazy, number, object, string, type InferType } from 'yup';
-import { isKitThing } from '@/catalogue/kit';
+import { isKitThing } from '@/drills/kit';
 import { hazards, surfaces } from '@/core/place/place';
 
 const emptyIsNull = (value: unknown, original: unknown) =>

@@ -1,5 +1,5 @@
 import { number, object, string, type InferType } from 'yup';
-import { sports } from '@/catalogue/types';
+import { sports } from '@/drills/types';
 
 export const hands = ['right', 'left'] as const;
 export const stages = ['red', 'orange', 'green', 'yellow'] as const;

@@ -1,5 +1,5 @@
 import { number, object, string, type InferType } from 'yup';
-import { questions, schoolQuestions, scopes } from '@/catalogue/schools';
+import { questions, schoolQuestions, scopes } from '@/drills/schools';
 import { fitKeys, fitLimits } from '@/core/fit/fit';
 import { ownOf } from '@/core/own';
 

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import type { Book } from '@/catalogue';
-import { findChange } from '@/catalogue/changes';
-import type { PlanBlock } from '@/catalogue/plan';
+import type { Book } from '@/drills';
+import { findChange } from '@/drills/changes';
+import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
 import { doseSchema } from './dose';
 import { settingSchema } from './setting';

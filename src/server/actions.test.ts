@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { catalogue } from '@/catalogue';
+import { catalogue } from '@/drills';
 import journal from '../../drizzle/meta/_journal.json';
 import {
   addToSessionAction,

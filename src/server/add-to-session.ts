@@ -1,5 +1,5 @@
-import { makeBook } from '@/catalogue';
-import { newBlock } from '@/catalogue/place-block';
+import { makeBook } from '@/drills';
+import { newBlock } from '@/session/place-block';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { getPlayers, placesOf } from '@/data/squad';
 import { bookContents } from './book';

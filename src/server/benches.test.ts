@@ -1,5 +1,5 @@
-import { plainBook } from '@/catalogue';
-import { blockOf } from '@/catalogue/plan';
+import { plainBook } from '@/drills';
+import { blockOf } from '@/session/plan';
 import type { BlockSetting, WallSetting } from '@/core/setting';
 import { removeFeeder, saveFeeder, writeSetting } from './benches';
 import { ingestTouches } from './ingest';

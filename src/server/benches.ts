@@ -1,5 +1,5 @@
-import { makeBook } from '@/catalogue';
-import { settingFits } from '@/catalogue/pace';
+import { makeBook } from '@/drills';
+import { settingFits } from '@/session/pace';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { BlockSetting } from '@/core/setting';
 import { getFeeder, putFeeder, setFeederRemoved } from '@/data/feeders';

@@ -1,5 +1,5 @@
-import { asBegun, readBegun, type Begun } from '@/catalogue/begun';
-import type { PlanBlock } from '@/catalogue/plan';
+import { asBegun, readBegun, type Begun } from '@/session/begun';
+import type { PlanBlock } from '@/session/plan';
 import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';

@@ -1,6 +1,6 @@
-import { makeBook, type Book, type BookContents } from '@/catalogue';
-import type { SchoolChoice } from '@/catalogue/schools';
-import type { Drill } from '@/catalogue/types';
+import { makeBook, type Book, type BookContents } from '@/drills';
+import type { SchoolChoice } from '@/drills/schools';
+import type { Drill } from '@/drills/types';
 import type { Executor } from '@/data/client';
 import { ownDrills, schoolChoices } from '@/data/house';
 

@@ -1,6 +1,6 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
-import type { Book } from '@/catalogue';
-import { limitKey } from '@/catalogue/evaluate';
+import type { Book } from '@/drills';
+import { limitKey } from '@/session/evaluate';
 import type { CarePlayer } from '@/core/care/care';
 import { addLoads, loadOf, noLoadSum } from '@/core/dose/load';
 import type { Executor } from '@/data/client';

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { plainBook } from '@/catalogue';
-import { beginBlock, underOf, writeBegun } from '@/catalogue/begun';
+import { plainBook } from '@/drills';
+import { beginBlock, underOf, writeBegun } from '@/session/begun';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { attemptsOfBlocks } from '@/data/log';
 import { decide } from './decisions';

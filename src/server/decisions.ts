@@ -1,7 +1,7 @@
-import { stepAfter, type Book } from '@/catalogue';
-import { gateFor, judgedOn } from '@/catalogue/gate';
-import { workOnCourt } from '@/catalogue/on-court';
-import type { PlanBlock, PlanPlayer, Work } from '@/catalogue/plan';
+import { stepAfter, type Book } from '@/drills';
+import { gateFor, judgedOn } from '@/session/gate';
+import { workOnCourt } from '@/session/on-court';
+import type { PlanBlock, PlanPlayer, Work } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
 import { nextTargets } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';

@@ -1,6 +1,6 @@
-import { catalogue } from '@/catalogue';
+import { catalogue } from '@/drills';
 import { bookContents } from './book';
-import type { Drill } from '@/catalogue/types';
+import type { Drill } from '@/drills/types';
 import { bundleFormat, bundleVersion } from '@/schemas/drill';
 import type { Context } from './context';
 

@@ -1,5 +1,5 @@
-import { kitAtHand } from '@/catalogue/kit';
-import type { Ground } from '@/catalogue/plan';
+import { kitAtHand } from '@/drills/kit';
+import type { Ground } from '@/session/plan';
 import type { Executor } from '@/data/client';
 import { kitCounts, listPlaces } from '@/data/places';
 import { knownPlace } from './views/places';

@@ -1,4 +1,4 @@
-import { catalogue, type BookContents } from '@/catalogue';
+import { catalogue, type BookContents } from '@/drills';
 import { adjustKinds, clockKinds, countKinds, courtKinds, type TouchEvent } from '@/core/counting/event';
 import { bookContents } from './book';
 import type { Context } from './context';

@@ -1,4 +1,4 @@
-import { catalogue } from '@/catalogue';
+import { catalogue } from '@/drills';
 import { bookContents, bookFor } from './book';
 import { careHistory } from './care-history';
 import { addToSession } from './add-to-session';

@@ -1,6 +1,6 @@
-import { catalogue } from '@/catalogue';
-import { sameShape } from '@/catalogue/plan';
-import type { Drill } from '@/catalogue/types';
+import { catalogue } from '@/drills';
+import { sameShape } from '@/session/plan';
+import type { Drill } from '@/drills/types';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';
 import {

@@ -1,5 +1,5 @@
-import { catalogue } from '@/catalogue';
-import type { Drill } from '@/catalogue/types';
+import { catalogue } from '@/drills';
+import type { Drill } from '@/drills/types';
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
 import { putOwnDrill, setOwnDrillRemoved } from '@/data/house';
 import { write } from '@/data/write';

@@ -1,4 +1,4 @@
-import { begunOf, readBegun, underOf, type Begun } from '@/catalogue/begun';
+import { begunOf, readBegun, underOf, type Begun } from '@/session/begun';
 import { isMadeUnder, type TouchEvent } from '@/core/counting/event';
 import { done, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';

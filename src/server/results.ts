@@ -1,5 +1,5 @@
-import { easedOnCourt } from '@/catalogue/on-court';
-import { workOf, type Work } from '@/catalogue/plan';
+import { easedOnCourt } from '@/session/on-court';
+import { workOf, type Work } from '@/session/plan';
 import { groupBy } from '@/core/group-by';
 import type { TouchEvent } from '@/core/counting/event';
 import { forEverybody } from '@/core/counting/conditions';

@@ -1,5 +1,5 @@
-import { makeBook, type Book } from '@/catalogue';
-import { workOf, type PlanBlock } from '@/catalogue/plan';
+import { makeBook, type Book } from '@/drills';
+import { workOf, type PlanBlock } from '@/session/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/client';
 import {

@@ -1,5 +1,5 @@
-import { gateFor } from '@/catalogue/gate';
-import { ageBandOf } from '@/catalogue/age-band';
+import { gateFor } from '@/session/gate';
+import { ageBandOf } from '@/drills/age-band';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { deletePlace, getPlayer, placesOf, putPlaces } from '@/data/squad';
 import { write } from '@/data/write';

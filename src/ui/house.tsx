@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { makeBook, plainContents, type Book, type BookContents } from '@/catalogue';
+import { makeBook, plainContents, type Book, type BookContents } from '@/drills';
 
 /** What this house has of its own, that any screen may need. */
 export interface House {

@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
-import { plainBook, plainContents } from '@/catalogue';
+import { plainBook, plainContents } from '@/drills';
 import { answerRally } from '@/core/rally/job';
 import type { WallSetting } from '@/core/setting';
 import type { BenchesView, RallyView, RowGroup } from '@/server/views/benches';

@@ -3,7 +3,7 @@
 import { PencilLine } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { settingFits } from '@/catalogue/pace';
+import { settingFits } from '@/session/pace';
 import { settingInWords, type BlockSetting } from '@/core/setting';
 import { writeSettingAction } from '@/server/actions';
 import type { BenchesView } from '@/server/views/benches';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { cards, type Card } from '@/catalogue/cards';
+import { cards, type Card } from '@/drills/cards';
 import { originInWords } from '@/core/origin';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -1,4 +1,4 @@
-import { catalogue } from '@/catalogue';
+import { catalogue } from '@/drills';
 import { check } from '@/schemas/check';
 import { drillSchema } from '@/schemas/drill';
 import { measures, type Measure } from '@/core/counting/measure';

@@ -1,9 +1,9 @@
 'use client';
 
 import Link from 'next/link';
-import type { Drill } from '@/catalogue/types';
+import type { Drill } from '@/drills/types';
 import { useHouse } from '@/ui/house';
-import { catalogue } from '@/catalogue';
+import { catalogue } from '@/drills';
 import { DrillForm } from './drill-form';
 import { emptyDrill } from './draft';
 

@@ -18,7 +18,7 @@ import {
   sports,
   stances,
   type Drill,
-} from '@/catalogue/types';
+} from '@/drills/types';
 import type { Problem } from '@/core/outcome';
 import { saveDrillAction } from '@/server/actions';
 import { check } from '@/schemas/check';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { findCard } from '@/catalogue/cards';
-import { kitAtHand } from '@/catalogue/kit';
-import type { Drill } from '@/catalogue/types';
+import { findCard } from '@/drills/cards';
+import { kitAtHand } from '@/drills/kit';
+import type { Drill } from '@/drills/types';
 import { deferral } from '@/core/care/care';
 import { originInWords } from '@/core/origin';
 import { fitsHere } from '@/core/place/fits';

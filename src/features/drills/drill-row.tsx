@@ -1,6 +1,6 @@
 import Link from 'next/link';
-import { usualS } from '@/catalogue/find';
-import type { Drill } from '@/catalogue/types';
+import { usualS } from '@/session/find';
+import type { Drill } from '@/drills/types';
 import type { Fit } from '@/core/place/fits';
 import { FitLine } from '@/ui/fit-line';
 import { Stairs } from '@/ui/stairs';

@@ -2,9 +2,9 @@
 
 import { Download, FilePlus2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { anything, findDrills, type Wanted } from '@/catalogue/find';
-import { kitAtHand } from '@/catalogue/kit';
-import { families, focuses, sports, type Drill } from '@/catalogue/types';
+import { anything, findDrills, type Wanted } from '@/session/find';
+import { kitAtHand } from '@/drills/kit';
+import { families, focuses, sports, type Drill } from '@/drills/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import { fitsHere } from '@/core/place/fits';
 import { counted } from '@/core/words';

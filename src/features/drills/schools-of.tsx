@@ -1,7 +1,7 @@
 'use client';
 
-import { questionsOf, schoolQuestions, type SchoolQuestion } from '@/catalogue/schools';
-import type { Drill } from '@/catalogue/types';
+import { questionsOf, schoolQuestions, type SchoolQuestion } from '@/drills/schools';
+import type { Drill } from '@/drills/types';
 import { chooseSchoolAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
 import { useBook } from '@/ui/house';

@@ -1,10 +1,10 @@
 'use client';
 
-import { ageBandOf } from '@/catalogue/age-band';
-import { judgedOn } from '@/catalogue/gate';
-import { paceOn, rateOn } from '@/catalogue/pace';
-import { recordOf } from '@/catalogue/plan';
-import type { Drill, Step } from '@/catalogue/types';
+import { ageBandOf } from '@/drills/age-band';
+import { judgedOn } from '@/session/gate';
+import { paceOn, rateOn } from '@/session/pace';
+import { recordOf } from '@/session/plan';
+import type { Drill, Step } from '@/drills/types';
 import { resultInWords } from '@/core/counting/measure';
 import { doseInWords } from '@/core/dose/dose';
 import { loadOf } from '@/core/dose/load';

@@ -2,7 +2,7 @@
 
 import { MapPinPlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { kitAtHand } from '@/catalogue/kit';
+import { kitAtHand } from '@/drills/kit';
 import { fitsHere } from '@/core/place/fits';
 import { removePlaceAction } from '@/server/actions';
 import type { KnownPlace } from '@/server/views/places';

@@ -1,6 +1,6 @@
-import type { Book } from '@/catalogue';
-import { questionsOf, schoolQuestions } from '@/catalogue/schools';
-import type { Drill } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import { questionsOf, schoolQuestions } from '@/drills/schools';
+import type { Drill } from '@/drills/types';
 
 /** The schools that act on a block otherwise than by default, and what decides a drop or a bounce. */
 export function ActingSchools({ book, drill }: { book: Book; drill: Drill }) {

@@ -1,7 +1,7 @@
 'use client';
 
-import { findChange } from '@/catalogue/changes';
-import type { Change, Drill } from '@/catalogue/types';
+import { findChange } from '@/drills/changes';
+import type { Change, Drill } from '@/drills/types';
 import { cx } from '@/ui/class-names';
 
 interface Props {

@@ -2,10 +2,10 @@
 
 import { ArrowLeft, ArrowRight, Trash2, Wind } from 'lucide-react';
 import Link from 'next/link';
-import type { Book } from '@/catalogue';
-import { paceOn, rateOn } from '@/catalogue/pace';
-import { recordOf, workOf, type OwnWork, type PlanBlock } from '@/catalogue/plan';
-import type { Change } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import { paceOn, rateOn } from '@/session/pace';
+import { recordOf, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
+import type { Change } from '@/drills/types';
 import type { Mend, Warning } from '@/core/care/care';
 import type { Dose } from '@/core/dose/dose';
 import { doseTime } from '@/core/dose/time';

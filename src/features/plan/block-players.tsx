@@ -1,7 +1,7 @@
 'use client';
 
-import type { Book } from '@/catalogue';
-import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/catalogue/plan';
+import type { Book } from '@/drills';
+import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
 import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
 import type { BlockTime } from '@/core/planning/plan-time';

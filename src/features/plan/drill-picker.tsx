@@ -2,10 +2,10 @@
 
 import { Plus } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
-import type { Book } from '@/catalogue';
-import { matches } from '@/catalogue/find';
-import { kitAtHand } from '@/catalogue/kit';
-import { families, sports, type Sport } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import { matches } from '@/session/find';
+import { kitAtHand } from '@/drills/kit';
+import { families, sports, type Sport } from '@/drills/types';
 import { fitsHere, type Fit } from '@/core/place/fits';
 import { counted } from '@/core/words';
 import type { SessionPlanView } from '@/server/views/session-plan';

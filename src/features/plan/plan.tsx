@@ -36,7 +36,7 @@ import {
   setStep,
   toggleChange,
   togglePlayer,
-} from './edits';
+} from '@/session/edits';
 import { TypingProvider } from '@/ui/typing';
 import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';

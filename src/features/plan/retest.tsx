@@ -2,13 +2,12 @@
 
 import { History } from 'lucide-react';
 import { ulid } from 'ulid';
-import type { Book } from '@/catalogue';
-import type { PlanBlock } from '@/catalogue/plan';
-import type { Measure } from '@/core/counting/measure';
+import type { Book } from '@/drills';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
-import { addRetest, type Knows } from './edits';
+import { addRetest, type Knows } from '@/session/edits';
+import { retestOf } from '@/session/retest';
 import type { PlanStore } from './plan-store';
 
 interface Props {
@@ -17,20 +16,6 @@ interface Props {
   readonly knows: Knows;
   readonly store: PlanStore;
   readonly onAdded: (id: string) => void;
-}
-
-/** What tells most when it is done again: a row or a score before a count, a count before repetitions. */
-const worth: readonly Measure[] = ['row', 'points', 'grade', 'lap', 'laps', 'count'];
-
-/** The block of the last session that is best done again. */
-export function retestOf(book: Book, blocks: readonly PlanBlock[]): PlanBlock | undefined {
-  const rank = (block: PlanBlock) => {
-    const step = book.step(block.drillId, block.stepId);
-    const at = step ? worth.indexOf(step.measure) : -1;
-    return at < 0 || book.drill(block.drillId)?.family === 'loosen' ? Infinity : at;
-  };
-  const best = [...blocks].sort((a, b) => rank(a) - rank(b))[0];
-  return best && rank(best) < Infinity ? best : undefined;
 }
 
 /** Opens the session with a retest of the last one, while it has none. */

@@ -1,7 +1,7 @@
 import Link from 'next/link';
-import { settingFits } from '@/catalogue/pace';
-import type { PlanBlock } from '@/catalogue/plan';
-import type { Drill } from '@/catalogue/types';
+import { settingFits } from '@/session/pace';
+import type { PlanBlock } from '@/session/plan';
+import type { Drill } from '@/drills/types';
 import { settingInWords } from '@/core/setting';
 import { Button } from '@/ui/button';
 

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
-import type { Book } from '@/catalogue';
-import { evaluatePlan, type Evaluation } from '@/catalogue/evaluate';
-import { kitAtHand } from '@/catalogue/kit';
+import type { Book } from '@/drills';
+import { evaluatePlan, type Evaluation } from '@/session/evaluate';
+import { kitAtHand } from '@/drills/kit';
 import { noLoadSum } from '@/core/dose/load';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import type { Knows } from './edits';
+import type { Knows } from '@/session/edits';
 import type { PlanDoc } from './plan-store';
 
 const nothingBefore = { weekLoad: noLoadSum, lastDone: {} };

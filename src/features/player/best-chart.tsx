@@ -2,7 +2,7 @@
 
 import { curveStepAfter, line, scaleLinear, scaleUtc } from 'd3';
 import { useMemo, useState, type PointerEvent } from 'react';
-import type { Step } from '@/catalogue/types';
+import type { Step } from '@/drills/types';
 import { better, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
 import { useBook } from '@/ui/house';

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { plainBook } from '@/catalogue';
+import { plainBook } from '@/drills';
 import type { ChartAttempt } from '@/server/views/player';
 import { BestChart } from './best-chart';
 

@@ -3,7 +3,7 @@
 import { Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Drill } from '@/catalogue/types';
+import type { Drill } from '@/drills/types';
 import { marksInWords, measures, resultInWords } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import { counted } from '@/core/words';

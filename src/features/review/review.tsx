@@ -3,8 +3,8 @@
 import { Check, Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Book } from '@/catalogue';
-import { findChange, isEased } from '@/catalogue/changes';
+import type { Book } from '@/drills';
+import { findChange, isEased } from '@/drills/changes';
 import { doseInWords } from '@/core/dose/dose';
 import { counted } from '@/core/words';
 import { decideAction } from '@/server/actions';

@@ -3,9 +3,9 @@
 import { ArrowDownRight, ArrowUpRight, SlidersHorizontal, Wind } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { findChange, takenBy } from '@/catalogue/changes';
-import { stepBeside } from '@/catalogue/on-court';
-import { predictabilities, type Step } from '@/catalogue/types';
+import { findChange, takenBy } from '@/drills/changes';
+import { stepBeside } from '@/session/on-court';
+import { predictabilities, type Step } from '@/drills/types';
 import { asPlanned, changesUnder, conditionsNow } from '@/core/counting/conditions';
 import type { PlayerFacts } from '@/server/views/player-facts';
 import { buttonClass } from '@/ui/button';

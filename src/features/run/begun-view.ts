@@ -1,5 +1,5 @@
-import type { Book } from '@/catalogue';
-import { asBegun, beginBlock, begunOf, underOf, writeBegun, type Begun } from '@/catalogue/begun';
+import type { Book } from '@/drills';
+import { asBegun, beginBlock, begunOf, underOf, writeBegun, type Begun } from '@/session/begun';
 import type { TouchEvent } from '@/core/counting/event';
 import type { Where } from '@/court/held-back';
 import type { RunBlock } from '@/server/views/session-run';

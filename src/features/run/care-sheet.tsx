@@ -2,8 +2,8 @@
 
 import { HeartPulse } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { evaluatePlan } from '@/catalogue/evaluate';
-import { kitAtHand } from '@/catalogue/kit';
+import { evaluatePlan } from '@/session/evaluate';
+import { kitAtHand } from '@/drills/kit';
 import { deferral, type Warning } from '@/core/care/care';
 import { tally } from '@/core/counting/tally';
 import { scaled } from '@/core/dose/scale';

@@ -2,7 +2,7 @@
 
 import { Keyboard } from 'lucide-react';
 import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
-import type { Step } from '@/catalogue/types';
+import type { Step } from '@/drills/types';
 import { better, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { summaryOf, tally, type Tally } from '@/core/counting/tally';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { plainBook } from '@/catalogue';
+import { plainBook } from '@/drills';
 import { asPlanned } from '@/core/counting/conditions';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { tally } from '@/core/counting/tally';

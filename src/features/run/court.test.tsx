@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import { plainBook } from '@/catalogue';
+import { plainBook } from '@/drills';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { phasesOf, positionAt } from '@/core/run/phases';
 import { BlockClockFace } from './block-clock-face';

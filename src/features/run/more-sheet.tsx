@@ -3,7 +3,7 @@
 import { DoorOpen, Ellipsis } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { callsOf, feedsOf } from '@/catalogue/sound';
+import { callsOf, feedsOf } from '@/session/sound';
 import { seedOf } from '@/core/calls/timeline';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';

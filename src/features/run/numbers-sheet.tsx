@@ -2,7 +2,7 @@
 
 import { Sigma } from 'lucide-react';
 import { useState } from 'react';
-import { gateFor } from '@/catalogue/gate';
+import { gateFor } from '@/session/gate';
 import type { Explanation } from '@/core/explain';
 import { explainBest, explainRate, explainTouches } from '@/core/explanations/results';
 import { marksInWords, resultInWords } from '@/core/counting/measure';

@@ -1,4 +1,4 @@
-import type { Step, Zone } from '@/catalogue/types';
+import type { Step, Zone } from '@/drills/types';
 import { cx } from '@/ui/class-names';
 import { PressZone } from './press-zone';
 

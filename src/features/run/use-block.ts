@@ -1,10 +1,10 @@
 'use client';
 
 import { useCallback, useMemo } from 'react';
-import type { Book } from '@/catalogue';
-import { workOnCourt, targetOnCourt, type CourtWork } from '@/catalogue/on-court';
-import { callsOf, feedsOf, usualTempo } from '@/catalogue/sound';
-import type { Drill, Step } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import { workOnCourt, targetOnCourt, type CourtWork } from '@/session/on-court';
+import { callsOf, feedsOf, usualTempo } from '@/session/sound';
+import type { Drill, Step } from '@/drills/types';
 import { beatLimits } from '@/core/calls/beat';
 import { callAt, seedOf, soundTimeline, type Cue } from '@/core/calls/timeline';
 import { asPlanned, conditionsNow, type Conditions } from '@/core/counting/conditions';

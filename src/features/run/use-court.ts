@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { begunOf } from '@/catalogue/begun';
+import { begunOf } from '@/session/begun';
 import { mostAheadMs } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
 import { SteadyClock } from '@/core/run/steady-clock';

@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { Book } from '@/catalogue';
-import { kitAtHand } from '@/catalogue/kit';
-import { timePlan } from '@/catalogue/plan';
+import type { Book } from '@/drills';
+import { kitAtHand } from '@/drills/kit';
+import { timePlan } from '@/session/plan';
 import { scaled } from '@/core/dose/scale';
 import { liveEvents } from '@/core/counting/live';
 import { blockClock, elapsedS } from '@/core/run/block-clock';

@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { questions, schoolQuestions, type SchoolChoice, type SchoolQuestion } from '@/catalogue/schools';
+import { questions, schoolQuestions, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
 import type { SchoolsView } from '@/server/views/schools';
 import { Button } from '@/ui/button';
 import { Field } from '@/ui/field';

@@ -8,7 +8,7 @@ import {
   schoolQuestions,
   type SchoolChoice,
   type SchoolQuestion,
-} from '@/catalogue/schools';
+} from '@/drills/schools';
 import { counted } from '@/core/words';
 import { chooseSchoolAction } from '@/server/actions';
 import type { SchoolsView } from '@/server/views/schools';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
 import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
-import { sports } from '@/catalogue/types';
+import { sports } from '@/drills/types';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -2,7 +2,7 @@ import type { BallKind } from '@/core/ballistics/balls';
 import { groupBy } from '@/core/group-by';
 import type { FitOverrides } from '@/core/fit/fit';
 import type { BlockSetting, WallSetting } from '@/core/setting';
-import type { Sport } from '@/catalogue/types';
+import type { Sport } from '@/drills/types';
 import { listFeeders } from '@/data/feeders';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import { fitOverridesOf } from '@/data/house';

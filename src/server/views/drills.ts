@@ -1,11 +1,11 @@
-import { makeBook } from '@/catalogue';
+import { makeBook } from '@/drills';
 import type { FitOverrides } from '@/core/fit/fit';
 import { fitOverridesOf } from '@/data/house';
 import { kitCounts, listPlaces } from '@/data/places';
 import { sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import type { Records } from '@/catalogue/plan';
+import type { Records } from '@/session/plan';
 import { bookContents } from '../book';
 import type { Context } from '../context';
 import { dayAfter } from '../days';

@@ -1,4 +1,4 @@
-import type { BookContents } from '@/catalogue';
+import type { BookContents } from '@/drills';
 import { listPlaces } from '@/data/places';
 import { bookContents } from '../book';
 import type { Context } from '../context';

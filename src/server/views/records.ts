@@ -1,5 +1,5 @@
-import type { Book } from '@/catalogue';
-import { workOf, type PlanBlock, type Records } from '@/catalogue/plan';
+import type { Book } from '@/drills';
+import { workOf, type PlanBlock, type Records } from '@/session/plan';
 import type { Executor } from '@/data/client';
 import { recordsSince } from '@/data/results';
 import { recentSince } from '../days';

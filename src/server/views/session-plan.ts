@@ -1,7 +1,7 @@
-import { makeBook } from '@/catalogue';
-import type { PlanBlock, Records } from '@/catalogue/plan';
+import { makeBook } from '@/drills';
+import type { PlanBlock, Records } from '@/session/plan';
 import type { CarePlayer } from '@/core/care/care';
-import { blockOf } from '@/catalogue/plan';
+import { blockOf } from '@/session/plan';
 import { getSession, loggedPairs, playersOfSessions, sessionsOfPlayer } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';
 import { allRecordsSince } from '@/data/results';

@@ -1,6 +1,6 @@
-import { stepAfter } from '@/catalogue';
-import { gateFor, judgedOn } from '@/catalogue/gate';
-import type { PlanBlock } from '@/catalogue/plan';
+import { stepAfter } from '@/drills';
+import { gateFor, judgedOn } from '@/session/gate';
+import type { PlanBlock } from '@/session/plan';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';

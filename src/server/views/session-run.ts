@@ -1,7 +1,7 @@
-import { gateFor } from '@/catalogue/gate';
-import type { Book } from '@/catalogue';
-import { stepBeside, workOnCourt } from '@/catalogue/on-court';
-import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/catalogue/plan';
+import { gateFor } from '@/session/gate';
+import type { Book } from '@/drills';
+import { stepBeside, workOnCourt } from '@/session/on-court';
+import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
 import type { CarePlayer } from '@/core/care/care';
 import type { Place } from '@/core/place/place';

@@ -1,5 +1,5 @@
-import { makeBook } from '@/catalogue';
-import { timePlan, workOf, type PlanBlock } from '@/catalogue/plan';
+import { makeBook } from '@/drills';
+import { timePlan, workOf, type PlanBlock } from '@/session/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';

@@ -1,5 +1,5 @@
-import type { Book } from '@/catalogue';
-import type { Drill, Step } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import type { Drill, Step } from '@/drills/types';
 import type { LoggedRows } from '@/core/rally/fit';
 import { setOutFor, type SetOut } from '@/core/rally/set-out';
 import type { BenchesView, RallyView, RowGroup } from '@/server/views/benches';

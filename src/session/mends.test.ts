@@ -1,14 +1,13 @@
 import fc from 'fast-check';
-import { plainBook } from '@/catalogue';
-import { evaluatePlan, type CarefulPlayer, type PlanSetting } from '@/catalogue/evaluate';
-import { newBlock } from '@/catalogue/place-block';
-import type { PlanBlock } from '@/catalogue/plan';
+import { plainBook } from '@/drills';
+import { evaluatePlan, type CarefulPlayer, type PlanSetting } from './evaluate';
+import { newBlock } from './place-block';
+import type { PlanBlock } from './plan';
 import type { Mend, Warning } from '@/core/care/care';
 import { noLoadSum } from '@/core/dose/load';
 import type { Place } from '@/core/place/place';
 import { places } from '@/demo/house';
-import { applyMend, type Knows } from './edits';
-import type { PlanDoc } from './plan-store';
+import { applyMend, type Knows, type PlanParts } from './edits';
 
 /* For any plan of the catalogue's drills: the mend that a warning offers does away with that warning. */
 const ages = [5, 8, 11, 15];
@@ -23,15 +22,7 @@ const players = ages.map((age, n): CarefulPlayer => ({
 const knows: Knows = { book: plainBook, squad: players, standsOn: () => () => undefined };
 const drillIds = plainBook.drills.map((drill) => drill.id);
 
-const doc = (blocks: readonly PlanBlock[]): PlanDoc => ({
-  title: 'A',
-  day: '2026-11-24',
-  startTime: '14:00',
-  bookedMin: 60,
-  coach: '',
-  placeName: '',
-  placeId: null,
-  airC: null,
+const doc = (blocks: readonly PlanBlock[]): PlanParts => ({
   playerIds: players.map((player) => player.id),
   blocks,
 });

@@ -1,9 +1,9 @@
 import type { Measure } from '@/core/counting/measure';
 import { doseTime } from '@/core/dose/time';
 import type { Fit } from '@/core/place/fits';
-import { ageBandOf } from './age-band';
+import { ageBandOf } from '@/drills/age-band';
 import { paceOn } from './pace';
-import type { Drill, Family, Focus, Sport, Step } from './types';
+import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
 /** Does a drill have all of these words, in any order, anywhere a coach would look? */
 export function matches(drill: Drill, words: string): boolean {

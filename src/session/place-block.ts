@@ -1,7 +1,7 @@
-import type { Book } from './book';
-import { ageBandOf } from './age-band';
+import type { Book } from '@/drills/book';
+import { ageBandOf } from '@/drills/age-band';
 import { blockOf, ownWorkFor, type PlanBlock, type PlanPlayer } from './plan';
-import type { Drill, Step } from './types';
+import type { Drill, Step } from '@/drills/types';
 
 /** Where players stand on a ladder: their step's id, if they have begun it. */
 export type StandsOn = (playerId: string) => string | undefined;

@@ -2,8 +2,8 @@ import { settingTouchS, type BlockSetting } from '@/core/setting';
 import type { Pace } from '@/core/dose/time';
 import { demonstrationsFor } from '@/core/fit/fit';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
-import { changedRate, changedTempo } from './changes';
-import type { Drill, Step } from './types';
+import { changedRate, changedTempo } from '@/drills/changes';
+import type { Drill, Step } from '@/drills/types';
 
 const nothingYet: TouchRecord = { touches: 0, drops: 0 };
 

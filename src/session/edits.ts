@@ -1,14 +1,19 @@
-import type { Book } from '@/catalogue';
-import { ageBandOf } from '@/catalogue/age-band';
-import { settingFits } from '@/catalogue/pace';
-import { newBlock, type StandsOn } from '@/catalogue/place-block';
-import { ownWorkFor, type OwnWork, type PlanBlock, type PlanPlayer } from '@/catalogue/plan';
-import type { Change } from '@/catalogue/types';
+import type { Book } from '@/drills';
+import { ageBandOf } from '@/drills/age-band';
+import { settingFits } from './pace';
+import { newBlock, type StandsOn } from './place-block';
+import { ownWorkFor, type OwnWork, type PlanBlock, type PlanPlayer } from './plan';
+import type { Change } from '@/drills/types';
 import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
 import { scaled } from '@/core/dose/scale';
 import type { Mend } from '@/core/care/care';
-import type { PlanDoc } from './plan-store';
+
+/** What edits change of a plan; whatever else it holds stays. */
+export interface PlanParts {
+  readonly playerIds: readonly string[];
+  readonly blocks: readonly PlanBlock[];
+}
 
 /** What an edit needs to know besides the plan: the drills, who there is, and where they stand. */
 export interface Knows {
@@ -17,12 +22,12 @@ export interface Knows {
   readonly standsOn: (drillId: string) => StandsOn;
 }
 
-const withBlocks = (doc: PlanDoc, blocks: readonly PlanBlock[]): PlanDoc => ({ ...doc, blocks });
+const withBlocks = <D extends PlanParts>(doc: D, blocks: readonly PlanBlock[]): D => ({ ...doc, blocks });
 
-const coming = ({ squad }: Knows, doc: PlanDoc): PlanPlayer[] =>
+const coming = ({ squad }: Knows, doc: PlanParts): PlanPlayer[] =>
   squad.filter((player) => doc.playerIds.includes(player.id));
 
-function changed(doc: PlanDoc, id: string, change: (block: PlanBlock) => PlanBlock): PlanDoc {
+function changed<D extends PlanParts>(doc: D, id: string, change: (block: PlanBlock) => PlanBlock): D {
   return withBlocks(
     doc,
     doc.blocks.map((block) => (block.id === id ? change(block) : block)),
@@ -30,13 +35,13 @@ function changed(doc: PlanDoc, id: string, change: (block: PlanBlock) => PlanBlo
 }
 
 /** Puts a new block in, at the end or before another one; each player on the step they stand on. */
-export function addBlock(
+export function addBlock<D extends PlanParts>(
   knows: Knows,
-  doc: PlanDoc,
+  doc: D,
   drillId: string,
   id: string,
   before: string | null = null,
-): PlanDoc {
+): D {
   const block = newBlock(knows.book, drillId, coming(knows, doc), knows.standsOn(drillId), id);
   const at = doc.blocks.findIndex((one) => one.id === before);
   const blocks = [...doc.blocks];
@@ -45,14 +50,14 @@ export function addBlock(
 }
 
 /** Opens the plan with a block of an earlier session, as it was: a retest. */
-export function addRetest(knows: Knows, doc: PlanDoc, earlier: PlanBlock, id: string): PlanDoc {
+export function addRetest<D extends PlanParts>(knows: Knows, doc: D, earlier: PlanBlock, id: string): D {
   const { drillId, stepId, dose } = earlier;
   const fresh = newBlock(knows.book, drillId, coming(knows, doc), knows.standsOn(drillId), id, stepId);
   return withBlocks(doc, [{ ...fresh, dose, retest: true }, ...doc.blocks]);
 }
 
 /** Another step brings its own dose, and each player their own part in it. */
-export function setStep(knows: Knows, doc: PlanDoc, id: string, stepId: string): PlanDoc {
+export function setStep<D extends PlanParts>(knows: Knows, doc: D, id: string, stepId: string): D {
   return changed(doc, id, (block) => {
     const { book, standsOn } = knows;
     const fresh = newBlock(book, block.drillId, coming(knows, doc), standsOn(block.drillId), id, stepId);
@@ -64,12 +69,12 @@ export function setStep(knows: Knows, doc: PlanDoc, id: string, stepId: string):
 }
 
 /** Takes off what a bench wrote into a block: it is done in the drill's own way again. */
-export function clearSetting(doc: PlanDoc, id: string): PlanDoc {
+export function clearSetting<D extends PlanParts>(doc: D, id: string): D {
   return changed(doc, id, (block) => ({ ...block, setting: null }));
 }
 
 /** A dose of the coach's own: the amount that was typed holds for everybody. */
-export function setDose(doc: PlanDoc, id: string, dose: Dose): PlanDoc {
+export function setDose<D extends PlanParts>(doc: D, id: string, dose: Dose): D {
   return changed(doc, id, (block) => {
     const amount = amountOf(dose);
     const typed = amount !== amountOf(block.dose);
@@ -78,13 +83,13 @@ export function setDose(doc: PlanDoc, id: string, dose: Dose): PlanDoc {
 }
 
 /** One player's own step, amount, or sitting out. Another step brings the amount of their age. */
-export function setOwn(
+export function setOwn<D extends PlanParts>(
   knows: Knows,
-  doc: PlanDoc,
+  doc: D,
   id: string,
   playerId: string,
   own: Partial<OwnWork>,
-): PlanDoc {
+): D {
   const player = knows.squad.find((one) => one.id === playerId);
   if (!player) return doc;
   return changed(doc, id, (block) => {
@@ -99,7 +104,7 @@ export function setOwn(
 }
 
 /** Puts a spice or an easing on a block, or takes it off. */
-export function toggleChange(doc: PlanDoc, id: string, change: Change): PlanDoc {
+export function toggleChange<D extends PlanParts>(doc: D, id: string, change: Change): D {
   return changed(doc, id, (block) => ({
     ...block,
     changes: block.changes.includes(change)
@@ -108,14 +113,14 @@ export function toggleChange(doc: PlanDoc, id: string, change: Change): PlanDoc 
   }));
 }
 
-export const setStations = (doc: PlanDoc, id: string, stations: number): PlanDoc =>
+export const setStations = <D extends PlanParts>(doc: D, id: string, stations: number): D =>
   changed(doc, id, (block) => ({ ...block, stations }));
 
-export const setBreak = (doc: PlanDoc, id: string, breakS: number): PlanDoc =>
+export const setBreak = <D extends PlanParts>(doc: D, id: string, breakS: number): D =>
   changed(doc, id, (block) => ({ ...block, breakS }));
 
 /** A share of the block's dose, each player's amount with it. */
-export function scaleBlock(doc: PlanDoc, id: string, share: number): PlanDoc {
+export function scaleBlock<D extends PlanParts>(doc: D, id: string, share: number): D {
   return changed(doc, id, (block) => {
     const dose = scaled(block.dose, share);
     const own = block.own.map((one) =>
@@ -125,7 +130,7 @@ export function scaleBlock(doc: PlanDoc, id: string, share: number): PlanDoc {
   });
 }
 
-export function removeBlock(doc: PlanDoc, id: string): PlanDoc {
+export function removeBlock<D extends PlanParts>(doc: D, id: string): D {
   return withBlocks(
     doc,
     doc.blocks.filter((block) => block.id !== id),
@@ -133,7 +138,7 @@ export function removeBlock(doc: PlanDoc, id: string): PlanDoc {
 }
 
 /** Puts a block at a place in the order; places outside are drawn to the ends. */
-export function moveBlock(doc: PlanDoc, id: string, to: number): PlanDoc {
+export function moveBlock<D extends PlanParts>(doc: D, id: string, to: number): D {
   const from = doc.blocks.findIndex((block) => block.id === id);
   const target = Math.min(doc.blocks.length - 1, Math.max(0, to));
   if (from === -1 || from === target) return doc;
@@ -143,7 +148,7 @@ export function moveBlock(doc: PlanDoc, id: string, to: number): PlanDoc {
 }
 
 /** Ticks a player on or off the list. The last one stays: a session is for somebody. Who comes gets a part in every block. */
-export function togglePlayer(knows: Knows, doc: PlanDoc, id: string): PlanDoc {
+export function togglePlayer<D extends PlanParts>(knows: Knows, doc: D, id: string): D {
   const leaves = doc.playerIds.includes(id);
   if (leaves && doc.playerIds.length === 1) return doc;
   const player = knows.squad.find((one) => one.id === id);
@@ -160,7 +165,7 @@ export function togglePlayer(knows: Knows, doc: PlanDoc, id: string): PlanDoc {
 }
 
 /** Does what a warning offers. */
-export function applyMend(knows: Knows, doc: PlanDoc, mend: Mend, newId: string): PlanDoc {
+export function applyMend<D extends PlanParts>(knows: Knows, doc: D, mend: Mend, newId: string): D {
   switch (mend.kind) {
     case 'insert':
       return addBlock(knows, doc, mend.drillId, newId, mend.before);

@@ -1,7 +1,7 @@
 import { doseTime } from '@/core/dose/time';
 import { growingSum } from '@/core/dose/dose';
-import { plainBook } from '.';
-import { ageBandOf } from './age-band';
+import { plainBook } from '@/drills';
+import { ageBandOf } from '@/drills/age-band';
 import { paceOn } from './pace';
 import { blockOf, timePlan, type PlanPlayer } from './plan';
 

@@ -1,5 +1,5 @@
-import { plainBook } from '@/catalogue';
-import { blockOf } from '@/catalogue/plan';
+import { plainBook } from '@/drills';
+import { blockOf } from './plan';
 import {
   addBlock,
   addRetest,
@@ -14,8 +14,8 @@ import {
   toggleChange,
   togglePlayer,
   type Knows,
+  type PlanParts,
 } from './edits';
-import type { PlanDoc } from './plan-store';
 import { retestOf } from './retest';
 
 const standing: Record<string, string> = { tall: 'row-50', small: 'row-20' };
@@ -27,15 +27,7 @@ const knows: Knows = {
   ],
   standsOn: (drillId) => (playerId) => (drillId === 'palm-up-bounce' ? standing[playerId] : undefined),
 };
-const doc: PlanDoc = {
-  title: 'A',
-  day: '2026-11-24',
-  startTime: '16:30',
-  bookedMin: 30,
-  coach: '',
-  placeName: '',
-  placeId: null,
-  airC: null,
+const doc: PlanParts = {
   playerIds: ['small', 'tall'],
   blocks: [],
 };
@@ -45,8 +37,8 @@ const one = blockOf({
   stepId: 'settle',
   dose: { kind: 'row', target: 5, capS: 60 },
 });
-const plan = (...ids: string[]): PlanDoc => ({ ...doc, blocks: ids.map((id) => ({ ...one, id })) });
-const order = (to: PlanDoc) => to.blocks.map((block) => block.id).join('');
+const plan = (...ids: string[]): PlanParts => ({ ...doc, blocks: ids.map((id) => ({ ...one, id })) });
+const order = (to: PlanParts) => to.blocks.map((block) => block.id).join('');
 const step = (id: string) => plainBook.step('palm-up-bounce', id)!;
 
 test('a new block starts on the lowest step, at the youngest one’s dose, everybody on their own', () => {
@@ -91,7 +83,7 @@ test.each([
 
 test('one player’s own step brings the amount of their age; sitting out keeps it', () => {
   const started = addBlock(knows, doc, 'palm-up-bounce', 'b');
-  const ownOf = (to: PlanDoc, id: string) => to.blocks[0]!.own.find((own) => own.playerId === id);
+  const ownOf = (to: PlanParts, id: string) => to.blocks[0]!.own.find((own) => own.playerId === id);
   const up = setOwn(knows, started, 'b', 'small', { stepId: 'row-50' });
   expect(ownOf(up, 'small')).toEqual({ playerId: 'small', stepId: 'row-50', amount: 15, out: false });
   const out = setOwn(knows, up, 'b', 'small', { out: true });

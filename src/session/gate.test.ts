@@ -1,4 +1,4 @@
-import { plainBook } from '.';
+import { plainBook } from '@/drills';
 import { gateFor, judgedOn } from './gate';
 
 const step = (drill: string, id: string) => plainBook.step(drill, id)!;

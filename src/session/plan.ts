@@ -6,12 +6,12 @@ import type { Place } from '@/core/place/place';
 import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
-import { ageBandOf } from './age-band';
+import { ageBandOf } from '@/drills/age-band';
 import type { Scoring } from './begun';
-import type { Book } from './book';
-import { changedDose, changedLoad } from './changes';
+import type { Book } from '@/drills/book';
+import { changedDose, changedLoad } from '@/drills/changes';
 import { paceOn } from './pace';
-import type { Drill, Step } from './types';
+import type { Drill, Step } from '@/drills/types';
 
 /** One player's own way through a block: the step they stand on, and how much of it. */
 export interface OwnWork {

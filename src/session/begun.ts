@@ -3,9 +3,9 @@ import { doseProblems, isDoseKind } from '@/core/dose/limits';
 import type { TouchEvent } from '@/core/counting/event';
 import { fingerprint } from '@/core/fingerprint';
 import { amountOf } from '@/core/dose/amount';
-import type { Book } from './book';
+import type { Book } from '@/drills/book';
 import { workOf, type OwnWork, type PlanBlock } from './plan';
-import type { BounceRule, Zone } from './types';
+import type { BounceRule, Zone } from '@/drills/types';
 
 /** How points are given in a block: the zones of each step in it, best first, and which bounce counts. */
 export interface Scoring {

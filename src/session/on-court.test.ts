@@ -1,5 +1,5 @@
 import { asPlanned } from '@/core/counting/conditions';
-import { plainBook } from './index';
+import { plainBook } from '@/drills/index';
 import { easedOnCourt, stepBeside, targetOnCourt, workOnCourt } from './on-court';
 import { blockOf } from './plan';
 import { callsOf, usualTempo } from './sound';

@@ -4,8 +4,8 @@ import { loadOf, noLoadSum } from '@/core/dose/load';
 import type { Fit } from '@/core/place/fits';
 import { phaseShares, type PhaseShare, type SessionPhaseId } from '@/core/planning/phases';
 import type { PlanTime } from '@/core/planning/plan-time';
-import type { Book } from './book';
-import { changedLoad } from './changes';
+import type { Book } from '@/drills/book';
+import { changedLoad } from '@/drills/changes';
 import {
   fitOfBlock,
   timePlan,
@@ -15,7 +15,7 @@ import {
   type PlanPlayer,
   type Records,
 } from './plan';
-import type { Drill, Family, Step } from './types';
+import type { Drill, Family, Step } from '@/drills/types';
 
 /** Drills that warm a part up, for the care rules to offer. */
 export const warmUps = {

@@ -6,7 +6,7 @@ import { reachOf } from '@/core/ballistics/wall/reach';
 import { solveWall } from '@/core/ballistics/wall/solve';
 import { setOutFor } from '@/core/rally/set-out';
 import { settingInWords, settingOnCourt, type BlockSetting } from '@/core/setting';
-import { catalogue, plainBook } from '.';
+import { catalogue, plainBook } from '@/drills';
 import { paceOn, settingFits } from './pace';
 import { feedsOf, usualTempo } from './sound';
 

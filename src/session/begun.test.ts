@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { eventWith } from '@/core/counting/testing/event';
 import { longestRecord } from '@/core/counting/event';
 import { asBegun, beginBlock, begunOf, readBegun, underOf, writeBegun } from './begun';
-import { makeBook, plainBook } from './book';
+import { makeBook, plainBook } from '@/drills/book';
 import { blockOf, workOf } from './plan';
 
 const step = plainBook.step('ring-target', 'underarm-throw')!;

@@ -9,9 +9,9 @@ import { check } from '@/schemas/check';
 import { catalogue, neighbourStep, stepAfter } from '.';
 import { ageBandOf } from './age-band';
 import { cards, findCard } from './cards';
-import { gateFor } from './gate';
+import { gateFor } from '@/session/gate';
 import { atHand, isKitThing } from './kit';
-import { paceOn } from './pace';
+import { paceOn } from '@/session/pace';
 import { readingGrade } from './testing/reading';
 import { ageBands, families, sports, type AgeBand, type Drill } from './types';
 

@@ -1,9 +1,9 @@
 import { fitsHere } from '@/core/place/fits';
 import { kit, places } from '@/demo/house';
 import type { Place } from '@/core/place/place';
-import { catalogue } from '.';
+import { catalogue } from '@/drills';
 import { anything, findDrills, matches, usualS, type Wanted } from './find';
-import { atHand, kitAtHand, kitThings } from './kit';
+import { atHand, kitAtHand, kitThings } from '@/drills/kit';
 
 const counts = atHand(kit as Record<string, number>);
 const place = (name: string) => places.find((one) => one.name === name) as Place;

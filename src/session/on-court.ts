@@ -1,12 +1,12 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
 import { breathless, scaled } from '@/core/dose/scale';
 import { changesUnder, type Conditions } from '@/core/counting/conditions';
-import { ageBandOf } from './age-band';
-import type { Book } from './book';
-import { isEased } from './changes';
+import { ageBandOf } from '@/drills/age-band';
+import type { Book } from '@/drills/book';
+import { isEased } from '@/drills/changes';
 import { gateFor } from './gate';
 import { sameShape, workOf, type PlanBlock, type PlanPlayer, type Work } from './plan';
-import type { Drill, Step } from './types';
+import type { Drill, Step } from '@/drills/types';
 
 /** A player's step and dose as they are on court: the plan, with what was adjusted since. */
 export interface CourtWork extends Work {

@@ -1,7 +1,7 @@
 import { apexS, beatLimits } from '@/core/calls/beat';
 import type { BlockSetting } from '@/core/setting';
 import type { FeedTimes, SoundPlan } from '@/core/calls/timeline';
-import type { Step } from './types';
+import type { Step } from '@/drills/types';
 
 /** When the balls of a block's feeder machine are where; null for a block without one. */
 export function feedsOf(setting: BlockSetting | null): FeedTimes | null {

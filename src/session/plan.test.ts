@@ -1,6 +1,6 @@
-import { plainBook } from '.';
+import { plainBook } from '@/drills';
 import { evaluatePlan, type CarefulPlayer, type PlanSetting } from './evaluate';
-import { atHand } from './kit';
+import { atHand } from '@/drills/kit';
 import { paceOn, rateOn } from './pace';
 import {
   blockOf,

@@ -1,6 +1,6 @@
 import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
 import type { Gate, Judged } from '@/core/skill/next-target';
-import type { Drill, Step } from './types';
+import type { Drill, Step } from '@/drills/types';
 
 /**
  * A step's gate under the dose that was given: the gate is written for the step's largest dose,
