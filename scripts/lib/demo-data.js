@@ -7,6 +7,7 @@ const makers = [
   'src/core',
   'src/drills',
   'src/session',
+  'src/schemas',
   'src/data',
   'src/server',
   'src/demo',

@@ -1,31 +1,16 @@
-import { createClient, type Client } from '@libsql/client';
-import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { createClient } from '@libsql/client';
+import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
+import type { Database } from './database';
 import { giveEpoch } from './epoch';
-import { fileOf, openedFile, type OpenedFile } from './identity';
+import { fileOf, openedFile } from './identity';
 import { notNewer } from './migrations';
 import { driverWaitMs, patient } from './patience';
 import { repairText } from './repair';
 import * as schema from './schema';
 import { trouble } from './trouble';
-
-export interface Database extends LibSQLDatabase<typeof schema> {
-  readonly $client: Client;
-  /**
-   * The side of it that writes: connections of its own, because those that met a lock are given up, and nothing else may
-   * be under way on them. Left out where there is only one side.
-   */
-  readonly $writer?: Database;
-  /** The file it was opened on. It hangs on the database itself: Next gives each route modules of its own. */
-  readonly $file?: OpenedFile;
-}
-/** A database or an open transaction on it. */
-export type Executor = Pick<
-  Database,
-  'select' | 'selectDistinct' | 'insert' | 'update' | 'delete' | 'all' | 'run' | 'get'
->;
 
 /** Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`libsql://…`). Locks are waited for beside other work. */
 export async function openDatabase(url: string, authToken?: string): Promise<Database> {

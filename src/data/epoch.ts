@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 
 /*
  * The epoch of a database is made up once and goes wherever the file goes. A restore, and a fresh copy of the demo, take

@@ -1,5 +1,5 @@
 import { asc, eq, isNull } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { feederSetting } from './schema';
 
 export type FeederRow = typeof feederSetting.$inferSelect;

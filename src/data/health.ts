@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Database, Executor } from './client';
+import type { Database, Executor } from './database';
 import { write } from './write';
 
 /** The number of migrations applied: the version of the schema. */

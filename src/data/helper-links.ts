@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { helperLink } from './schema';
 
 export type HelperLinkRow = typeof helperLink.$inferSelect;

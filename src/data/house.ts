@@ -1,5 +1,5 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { fitOverride, ownDrill, schoolChoice } from './schema';
 
 /* What a house adds to the catalogue and to the fit: its own drills, its schools, its own numbers for a child. */

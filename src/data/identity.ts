@@ -1,13 +1,7 @@
 import { statSync } from 'node:fs';
 import path from 'node:path';
-import type { Database } from './client';
+import type { Database, OpenedFile } from './database';
 import { trouble } from './trouble';
-
-/** A file as it was when it was opened. */
-export interface OpenedFile {
-  readonly path: string;
-  readonly identity: string | null;
-}
 
 /** Which file stands at a path: null when there is none. */
 function identityOf(file: string): string | null {

@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 
 /**
  * Runs a query whose rows come back as one JSON text: the driver builds an object with a property

@@ -1,6 +1,6 @@
 import { inArray, sql } from 'drizzle-orm';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 import { attempt, blockPlayer } from './schema';
 

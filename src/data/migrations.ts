@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import type { Database } from './client';
+import type { Database } from './database';
 import { trouble } from './trouble';
 
 interface Journal {

@@ -1,5 +1,5 @@
 import { asc, eq, isNull, sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { kitItem, place } from './schema';
 
 export type PlaceRow = typeof place.$inferSelect;

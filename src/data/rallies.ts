@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { jsonRows } from './json-rows';
 
 /** One attempt at a row, with what it was made under. */

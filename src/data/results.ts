@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 
 /** What a player has done on one step, ever. */

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt, lte, notInArray, sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema';
 

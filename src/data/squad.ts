@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 import { decision, focus, ladderPlace, player } from './schema';
 

@@ -1,5 +1,5 @@
 import { desc, isNotNull } from 'drizzle-orm';
-import type { Executor } from './client';
+import type { Executor } from './database';
 import { feederSetting, ownDrill, place, player, session } from './schema';
 
 /** What was taken off a list: still on record, and can come back. */

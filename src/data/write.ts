@@ -1,4 +1,4 @@
-import type { Database, Executor } from './client';
+import type { Database, Executor } from './database';
 import { sameFile } from './identity';
 
 interface Line {

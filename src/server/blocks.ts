@@ -3,7 +3,7 @@ import type { PlanBlock } from '@/session/plan';
 import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import { begunRecords } from '@/data/log';
 import {
   blockPlayers,

@@ -3,7 +3,7 @@ import type { Book } from '@/drills';
 import { limitKey } from '@/session/evaluate';
 import type { CarePlayer } from '@/core/care/care';
 import { addLoads, loadOf, noLoadSum } from '@/core/dose/load';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import { lastDays, triesBetween } from '@/data/results';
 import { dayAfter } from './days';
 import { allSteps } from './views/records';

@@ -1,4 +1,5 @@
-import { database, type Database } from '@/data/client';
+import { database } from '@/data/client';
+import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
 

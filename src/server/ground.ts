@@ -1,6 +1,6 @@
 import { kitAtHand } from '@/drills/kit';
 import type { Ground } from '@/session/plan';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import { kitCounts, listPlaces } from '@/data/places';
 import { knownPlace } from './views/places';
 

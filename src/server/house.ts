@@ -2,7 +2,7 @@ import { catalogue } from '@/drills';
 import { sameShape } from '@/session/plan';
 import type { Drill } from '@/drills/types';
 import { done, refused, type Outcome } from '@/core/outcome';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import {
   getOwnDrill,
   putFitOverride,

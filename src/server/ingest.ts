@@ -1,7 +1,7 @@
 import { begunOf, readBegun, underOf, type Begun } from '@/session/begun';
 import { isMadeUnder, type TouchEvent } from '@/core/counting/event';
 import { done, type Outcome } from '@/core/outcome';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import { appendEvents, begunRecords, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
 import { startSessionsOf } from '@/data/session';
 import { write } from '@/data/write';

@@ -1,6 +1,6 @@
 import { liveEvents } from '@/core/counting/live';
 import type { EventKind } from '@/core/counting/event';
-import type { Database } from '@/data/client';
+import type { Database } from '@/data/database';
 import { remarkEvents } from '@/data/log';
 
 /** Something seen or said on court: a checkpoint that held or broke, or a note. */

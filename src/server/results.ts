@@ -4,7 +4,7 @@ import { groupBy } from '@/core/group-by';
 import type { TouchEvent } from '@/core/counting/event';
 import { forEverybody } from '@/core/counting/conditions';
 import { tally } from '@/core/counting/tally';
-import type { Database } from '@/data/client';
+import type { Database } from '@/data/database';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';
 import { getSession, type SessionRow } from '@/data/session';
 import { troubleOf } from '@/data/trouble';

@@ -1,7 +1,7 @@
 import { makeBook, type Book } from '@/drills';
 import { workOf, type PlanBlock } from '@/session/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import {
   blocksByIds,
   getSession,

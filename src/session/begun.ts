@@ -4,14 +4,9 @@ import type { TouchEvent } from '@/core/counting/event';
 import { fingerprint } from '@/core/fingerprint';
 import { amountOf } from '@/core/dose/amount';
 import type { Book } from '@/drills/book';
+import type { Scoring } from './scoring';
 import { workOf, type OwnWork, type PlanBlock } from './plan';
-import type { BounceRule, Zone } from '@/drills/types';
-
-/** How points are given in a block: the zones of each step in it, best first, and which bounce counts. */
-export interface Scoring {
-  readonly zones: Readonly<Record<string, readonly Zone[]>>;
-  readonly bounceRule: BounceRule | null;
-}
+import type { Zone } from '@/drills/types';
 
 /** One player in a block that was begun: their part, what they were to reach, and the stage of their ball. */
 export interface BegunPlayer extends OwnWork {

@@ -7,7 +7,7 @@ import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
-import type { Scoring } from './begun';
+import type { Scoring } from './scoring';
 import type { Book } from '@/drills/book';
 import { changedDose, changedLoad } from '@/drills/changes';
 import { paceOn } from './pace';

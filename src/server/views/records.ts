@@ -1,6 +1,6 @@
 import type { Book } from '@/drills';
 import { workOf, type PlanBlock, type Records } from '@/session/plan';
-import type { Executor } from '@/data/client';
+import type { Executor } from '@/data/database';
 import { recordsSince } from '@/data/results';
 import { recentSince } from '../days';
 

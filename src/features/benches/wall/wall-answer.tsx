@@ -8,7 +8,7 @@ import { Law, Readings, Sentence } from '../answer';
 import type { BenchChild } from '../child';
 import { TempoAsked } from './tempo-asked';
 import type { WallWork } from './use-wall';
-import type { WallStart } from './wall-bench';
+import type { WallStart } from './wall-start';
 import { WallDrawing, type DrawnRally } from './wall-drawing';
 import { wallReadings } from './wall-readings';
 import { WriteWall } from './write-wall';

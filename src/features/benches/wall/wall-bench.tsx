@@ -14,12 +14,7 @@ import { placeNote } from './place-note';
 import { useWall } from './use-wall';
 import { WallAnswerView } from './wall-answer';
 import type { DrawnRally } from './wall-drawing';
-
-export interface WallStart {
-  readonly playerId: string;
-  readonly placeId: string;
-  readonly blockId: string;
-}
+import type { WallStart } from './wall-start';
 
 /** A first set-up for a child at a place: what the advice says, or a plain one where it finds none. */
 function firstSetup(child: BenchChild, view: BenchesView, placeId: string): WallSetup {

@@ -3,7 +3,7 @@
 import type { WallSetting } from '@/core/setting';
 import type { BenchesView } from '@/server/views/benches';
 import { WriteSetting } from '../write-setting';
-import type { WallStart } from './wall-bench';
+import type { WallStart } from './wall-start';
 import type { DrawnRally } from './wall-drawing';
 
 const cm = (metres: number): number => Math.round(metres * 100) / 100;
