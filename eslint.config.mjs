@@ -32,6 +32,19 @@ zones.push(
   { target: './src/features', from: ['./src/data', './src/app', './src/demo'], message },
   { target: './src/features', from: './src/server', except: ['./actions', './views'], message },
 );
+// Within the server: screens' views are made of readers, as use cases are, and no use case or reader knows a view.
+zones.push(
+  ...['log', 'sessions', 'house', 'squad', 'readers'].map((room) => ({
+    target: `./src/server/${room}`,
+    from: ['./src/server/views', './src/server/http', './src/server/actions'],
+    message: 'A use case or reader must not know a view, a route or an action; see ARCHITECTURE.md.',
+  })),
+  ...['log', 'sessions', 'house', 'squad', 'views'].map((room) => ({
+    target: './src/server/readers',
+    from: `./src/server/${room}`,
+    message: 'A reader must not know a use case or a view; see ARCHITECTURE.md.',
+  })),
+);
 
 export default tseslint.config(
   { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js'] },

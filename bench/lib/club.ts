@@ -6,8 +6,8 @@ import { openDatabase } from '../../src/data/client';
 import type { Database } from '../../src/data/database';
 import type { PlanForm } from '../../src/schemas/session';
 import { localDay, type Context } from '../../src/server/context';
-import { createSession, loadPlan, savePlan } from '../../src/server/sessions';
-import { savePlayer } from '../../src/server/squad';
+import { createSession, loadPlan, savePlan } from '@/server/sessions/sessions';
+import { savePlayer } from '@/server/squad/squad';
 import { sessionRunView, type SessionRunView } from '../../src/server/views/session-run';
 
 /** Steps of one drill that are counted the same way: what a plan changes between. */

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { seededRandom, wholeBetween } from '@/core/random';
-import { ingestTouches } from '@/server/ingest';
+import { ingestTouches } from '@/server/log/ingest';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '@/server/testing/scratch';
 import { backup, restore } from './backup';
 import { migrateDatabase, openDatabase } from './client';

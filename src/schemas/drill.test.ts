@@ -6,7 +6,7 @@ import * as types from '@/drills/types';
 import { measures } from '@/core/counting/measure';
 import { doseFields } from '@/core/dose/limits';
 import published from '../../docs/catalogue.schema.json';
-import { bundleOf } from '@/server/drill-file';
+import { bundleOf } from '@/server/house/drill-file';
 import { check } from './check';
 import { bundleSchema } from './drill';
 

@@ -2,7 +2,7 @@ import { putIntoOneFile } from '@/data/client';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { requestContext } from './context';
-import { refreshSoon } from './results';
+import { refreshSoon } from './log/results';
 
 /** Requests that are under way when the server is ended have so long, milliseconds. Ours. */
 const longestEndMs = 3000;

@@ -4,8 +4,8 @@ import { reachOf, type Reach } from '@/core/ballistics/wall/reach';
 import { fitOf } from '@/core/fit/fit';
 import { heightOf } from '@/core/fit/growth';
 import type { BenchesView } from '@/server/views/benches';
-import type { KnownPlace } from '@/server/views/places';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { KnownPlace } from '@/server/views/facts';
+import type { PlayerFacts } from '@/server/views/facts';
 
 /** A child as the benches see them: their measures from the fit, and the ball they play with. */
 export interface BenchChild {

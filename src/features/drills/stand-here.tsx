@@ -3,7 +3,7 @@
 import { Footprints } from 'lucide-react';
 import type { Drill, Step } from '@/drills/types';
 import { placePlayerAction } from '@/server/actions';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import type { DrillView } from '@/server/views/drills';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';

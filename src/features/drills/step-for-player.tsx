@@ -14,7 +14,7 @@ import { explainFit } from '@/core/explanations/fit';
 import { fitOf } from '@/core/fit/fit';
 import { originInWords } from '@/core/origin';
 import { counted, inMinutes } from '@/core/words';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import type { DrillView } from '@/server/views/drills';
 import { Figure } from '@/ui/figure';
 import { StandHere } from './stand-here';

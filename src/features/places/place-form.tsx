@@ -4,7 +4,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm } from 'react-hook-form';
 import { hazards, surfaces } from '@/core/place/place';
 import { savePlaceAction } from '@/server/actions';
-import type { KnownPlace } from '@/server/views/places';
+import type { KnownPlace } from '@/server/views/facts';
 import { placeSchema, type PlaceForm } from '@/schemas/place';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { kitAtHand } from '@/drills/kit';
 import { fitsHere } from '@/core/place/fits';
 import { removePlaceAction } from '@/server/actions';
-import type { KnownPlace } from '@/server/views/places';
+import type { KnownPlace } from '@/server/views/facts';
 import type { PlacesView } from '@/server/views/places';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -15,7 +15,7 @@ import type { Fit } from '@/core/place/fits';
 import { settingInWords } from '@/core/setting';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { Figure } from '@/ui/figure';

@@ -6,7 +6,7 @@ import { amountLimits, amountOf } from '@/core/dose/amount';
 import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import { Figure } from '@/ui/figure';
 import { SmallNumber } from './small-number';
 

@@ -3,7 +3,7 @@
 import { explainPlanTouches } from '@/core/explanations/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import { Figure } from '@/ui/figure';
 
 interface Props {

@@ -9,7 +9,7 @@ import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/
 import { counted } from '@/core/words';
 import type { Verdict } from '@/core/skill/next-target';
 import { verdicts, type DecisionForm } from '@/schemas/decision';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import type { ReviewBlock, ReviewLine } from '@/server/views/session-review';
 import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';

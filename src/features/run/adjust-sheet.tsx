@@ -7,7 +7,7 @@ import { findChange, takenBy } from '@/drills/changes';
 import { stepBeside } from '@/session/on-court';
 import { predictabilities, type Step } from '@/drills/types';
 import { asPlanned, changesUnder, conditionsNow } from '@/core/counting/conditions';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Chip, ChipRow } from './chip';

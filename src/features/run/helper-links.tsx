@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { makeHelperLinkAction, withdrawHelperLinksAction } from '@/server/actions';
-import type { PlayerFacts } from '@/server/views/player-facts';
+import type { PlayerFacts } from '@/server/views/facts';
 import { ask, problemsText } from '@/ui/ask';
 import { Chip, ChipRow } from './chip';
 

@@ -1,6 +1,6 @@
 import type { UseFormReturn } from 'react-hook-form';
 import type { SessionForm } from '@/schemas/session';
-import type { PlayerName } from '@/server/views/player-facts';
+import type { PlayerName } from '@/server/views/facts';
 import { Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';
 

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
 import { sessionSchema, type SessionForm } from '@/schemas/session';
-import type { PlayerName } from '@/server/views/player-facts';
+import type { PlayerName } from '@/server/views/facts';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -4,16 +4,24 @@ import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { isSoundText } from '@/core/text';
 import { requestContext } from '../context';
-import { decide } from '../decisions';
-import { chooseSchool, overruleFit, removeDrill, removePlace, saveDrill, saveKit, savePlace } from '../house';
-import { removeFeeder, saveFeeder, writeSetting } from '../benches';
+import { decide } from '../sessions/decisions';
+import {
+  chooseSchool,
+  overruleFit,
+  removeDrill,
+  removePlace,
+  saveDrill,
+  saveKit,
+  savePlace,
+} from '../house/house';
+import { removeFeeder, saveFeeder, writeSetting } from '../house/benches';
 import type { BlockSetting } from '@/core/setting';
-import { addToSession } from '../add-to-session';
-import { makeHelperLink, withdrawHelperLinks } from '../helper-links';
-import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions';
+import { addToSession } from '../sessions/add-to-session';
+import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
+import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
-import { removePlayer, savePlayer } from '../squad';
-import { placePlayer } from '../standing';
+import { removePlayer, savePlayer } from '../squad/squad';
+import { placePlayer } from '../squad/standing';
 
 /*
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are

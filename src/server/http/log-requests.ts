@@ -1,6 +1,6 @@
 import { troubleOf } from '@/data/trouble';
-import type { LogPlace } from '../follow';
-import type { Ingested } from '../ingest';
+import type { LogPlace } from '../log/follow';
+import type { Ingested } from '../log/ingest';
 import { buildId } from '../build-id';
 import { refusal } from './body';
 

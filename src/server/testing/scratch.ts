@@ -9,8 +9,8 @@ import type { Outcome } from '@/core/outcome';
 import { seededRandom } from '@/core/random';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import type { Context } from '../context';
-import { createSession, savePlan } from '../sessions';
-import { savePlayer } from '../squad';
+import { createSession, savePlan } from '../sessions/sessions';
+import { savePlayer } from '../squad/squad';
 
 /** For tests: an empty database of its own, and a context on a fixed day. */
 export async function scratch(): Promise<{ context: Context; file: string; close: () => void }> {

@@ -10,14 +10,14 @@ import { listPlaces } from '@/data/places';
 import { loggedRows } from '@/data/rallies';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
-import { plannedBlocks } from '../blocks';
-import { bookFor } from '../book';
+import { plannedBlocks } from '../readers/blocks';
+import { bookFor } from '../readers/book';
 import type { Context } from '../context';
 import { dayAfter, recentSince } from '../days';
-import { resultsReady } from '../results';
+import { resultsReady } from '../log/results';
 import type { FeederForm } from '@/schemas/setting';
-import { knownPlace, type KnownPlace } from './places';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { knownPlace, type KnownPlace } from '../readers/known-place';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 
 /** A block a bench can write into. */
 export interface BenchBlock {

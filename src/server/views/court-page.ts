@@ -1,6 +1,6 @@
-import { helperView, type HelperView } from '../helper-view';
+import { helperView, type HelperView } from './helper';
 import type { Context } from '../context';
-import type { LinkState } from '../helper-links';
+import type { LinkState } from '../log/helper-links';
 import { houseView, type HouseView } from './house';
 import { sessionRunView, type SessionRunView } from './session-run';
 

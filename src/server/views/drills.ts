@@ -6,13 +6,13 @@ import { sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Records } from '@/session/plan';
-import { bookContents } from '../book';
+import { bookContents } from '../readers/book';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
-import { knownPlace, type KnownPlace } from './places';
-import { resultsReady } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
-import { recentRecords } from './records';
+import { knownPlace, type KnownPlace } from '../readers/known-place';
+import { resultsReady } from '../log/results';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { recentRecords } from '../readers/records';
 
 /** Where drills can be done and by whom: what the list of drills is searched with. */
 export interface DrillsView {

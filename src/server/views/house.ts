@@ -1,6 +1,6 @@
 import type { BookContents } from '@/drills';
 import { listPlaces } from '@/data/places';
-import { bookContents } from '../book';
+import { bookContents } from '../readers/book';
 import type { Context } from '../context';
 
 export interface HouseView {

@@ -6,11 +6,11 @@ import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
 import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
 import type { Context } from '../context';
-import { bookFor } from '../book';
+import { bookFor } from '../readers/book';
 import { recentSince } from '../days';
-import { resultsReady } from '../results';
+import { resultsReady } from '../log/results';
 import type { PlayerForm } from '@/schemas/player';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 
 /** One attempt as a mark on the chart. */
 export type ChartAttempt = DatedResult;

@@ -1,7 +1,7 @@
 import { coachesOf } from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { playerName, type PlayerName } from './player-facts';
+import { playerName, type PlayerName } from '../readers/player-facts';
 
 export interface SchoolsView {
   /** Coaches by the name they stand under on sessions. */

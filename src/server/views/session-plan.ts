@@ -6,14 +6,14 @@ import { getSession, loggedPairs, playersOfSessions, sessionsOfPlayer } from '@/
 import { kitCounts, listPlaces } from '@/data/places';
 import { allRecordsSince } from '@/data/results';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
-import { plannedBlocks } from '../blocks';
-import { bookContents } from '../book';
-import { careHistory } from '../care-history';
+import { plannedBlocks } from '../readers/blocks';
+import { bookContents } from '../readers/book';
+import { careHistory } from '../readers/care-history';
 import type { Context } from '../context';
 import { recentSince } from '../days';
-import { knownPlace, type KnownPlace } from './places';
-import { resultsReady } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { knownPlace, type KnownPlace } from '../readers/known-place';
+import { resultsReady } from '../log/results';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** The step each player stands on, and what they aim at there. */

@@ -11,13 +11,13 @@ import { evidenceOn } from '@/data/results';
 import { getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { runBlocks } from '../blocks';
-import { bookFor } from '../book';
-import { countedOn, judgedKey, judgedSteps, judgedWork } from '../decisions';
-import { remarksOf, type Remark } from '../remarks';
+import { runBlocks } from '../readers/blocks';
+import { bookFor } from '../readers/book';
+import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
+import { remarksOf, type Remark } from '../readers/remarks';
 import { recentSince } from '../days';
-import { resultsReady } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { resultsReady } from '../log/results';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** What one player did in one block, and what comes next. */

@@ -12,19 +12,19 @@ import { evidenceOn, type JudgedStep } from '@/data/results';
 import { blockPlayers, getSession, playersOfSessions } from '@/data/session';
 import { getPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { runBlocks } from '../blocks';
-import { bookFor } from '../book';
-import { judgedKey, judgedStep, judgedSteps } from '../decisions';
-import { careHistory } from '../care-history';
+import { runBlocks } from '../readers/blocks';
+import { bookFor } from '../readers/book';
+import { judgedKey, judgedStep, judgedSteps } from '../readers/judged';
+import { careHistory } from '../readers/care-history';
 import { buildId } from '../build-id';
 import { recentSince } from '../days';
-import { placeNow, type LogPlace } from '../follow';
+import { placeNow, type LogPlace } from '../log/follow';
 
 export type { LogPlace };
-import { groundOf } from '../ground';
-import { resultsReady } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
-import { recentRecords, stepsOf } from './records';
+import { groundOf } from '../readers/ground';
+import { resultsReady } from '../log/results';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { recentRecords, stepsOf } from '../readers/records';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 export interface CareFacts {

@@ -2,7 +2,7 @@ import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } 
 import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
-import { playerName, type PlayerName } from './player-facts';
+import { playerName, type PlayerName } from '../readers/player-facts';
 import { sessionFacts } from './session-facts';
 import type { SessionLine } from './today';
 

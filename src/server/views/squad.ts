@@ -3,8 +3,8 @@ import { listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
-import { resultsReady } from '../results';
-import { playerFacts, type PlayerFacts } from './player-facts';
+import { resultsReady } from '../log/results';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 
 export const squadDays = 28;
 

@@ -4,13 +4,13 @@ import type { PlanTime } from '@/core/planning/plan-time';
 import { playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
-import { plannedBlocks } from '../blocks';
-import { bookContents } from '../book';
+import { plannedBlocks } from '../readers/blocks';
+import { bookContents } from '../readers/book';
 import { dayAfter } from '../days';
-import { groundOf } from '../ground';
-import { resultsReady } from '../results';
-import { playerFacts, playerName, type PlayerFacts, type PlayerName } from './player-facts';
-import { recentRecords, stepsOf } from './records';
+import { groundOf } from '../readers/ground';
+import { resultsReady } from '../log/results';
+import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
+import { recentRecords, stepsOf } from '../readers/records';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 export interface SessionLine extends SessionFacts {

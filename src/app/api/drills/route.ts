@@ -1,9 +1,9 @@
 import { revalidatePath } from 'next/cache';
 import { requestContext } from '@/server/context';
-import { drillFile } from '@/server/drill-file';
+import { drillFile } from '@/server/house/drill-file';
 import { readJson, refusal } from '@/server/http/body';
 import { newsResponse } from '@/server/http/news';
-import { importDrills, type Imported } from '@/server/import-drills';
+import { importDrills, type Imported } from '@/server/house/import-drills';
 
 /** Drills as a file to take away: one with `?id=`, else all. */
 export async function GET(request: Request): Promise<Response> {

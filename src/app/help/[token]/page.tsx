@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { HelperPage } from '@/features/run/helper-run';
 import { requestContext } from '@/server/context';
-import { linkTrouble } from '@/server/helper-links';
+import { linkTrouble } from '@/server/log/helper-links';
 import { helperPage } from '@/server/views/court-page';
 
 export const metadata: Metadata = { title: 'Count', robots: { index: false } };

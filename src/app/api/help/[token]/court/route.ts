@@ -1,5 +1,5 @@
 import { requestContext } from '@/server/context';
-import { linkTrouble } from '@/server/helper-links';
+import { linkTrouble } from '@/server/log/helper-links';
 import { refusal } from '@/server/http/body';
 import { helperPage } from '@/server/views/court-page';
 

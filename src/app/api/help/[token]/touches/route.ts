@@ -1,8 +1,8 @@
 import { requestContext } from '@/server/context';
-import { followSession } from '@/server/follow';
-import { ingestFromHelper } from '@/server/helper-ingest';
-import { linkState, linkTrouble } from '@/server/helper-links';
-import { forHelper } from '@/server/helper-view';
+import { followSession } from '@/server/log/follow';
+import { ingestFromHelper } from '@/server/log/helper-ingest';
+import { linkState, linkTrouble } from '@/server/log/helper-links';
+import { forHelper } from '@/server/views/helper';
 import { readJson, refusal } from '@/server/http/body';
 import { badPlace, ingestAnswer, maxTouchBytes, placeAsked } from '@/server/http/log-requests';
 

@@ -1,5 +1,5 @@
 import { requestContext } from '@/server/context';
-import { followSession } from '@/server/follow';
+import { followSession } from '@/server/log/follow';
 import { badPlace, placeAsked } from '@/server/http/log-requests';
 
 /** What was stored in a session after a place in the log: how a run screen hears of other devices. */

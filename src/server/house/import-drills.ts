@@ -5,8 +5,8 @@ import { putOwnDrill, setOwnDrillRemoved } from '@/data/house';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { asDrill, bundleFileSchema, drillSchema } from '@/schemas/drill';
-import { bookContents } from './book';
-import type { Context } from './context';
+import { bookContents } from '../readers/book';
+import type { Context } from '../context';
 import { usedStepsKept } from './house';
 
 export interface Imported {

@@ -10,7 +10,7 @@ import {
   type JudgedStep,
 } from '@/data/results';
 import { createSession, savePlan } from './sessions';
-import { booking, oneBlockSession, scratch, value } from './testing/scratch';
+import { booking, oneBlockSession, scratch, value } from '../testing/scratch';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));

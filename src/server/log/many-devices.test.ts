@@ -5,7 +5,7 @@ import { tally } from '@/core/counting/tally';
 import { attemptsOfBlocks, eventsOfBlocks } from '@/data/log';
 import { ingestTouches } from './ingest';
 import { refreshAttempts } from './results';
-import { eventsOf, ids, oneBlockSession, scratch, value } from './testing/scratch';
+import { eventsOf, ids, oneBlockSession, scratch, value } from '../testing/scratch';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));

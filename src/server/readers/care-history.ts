@@ -5,8 +5,8 @@ import type { CarePlayer } from '@/core/care/care';
 import { addLoads, loadOf, noLoadSum } from '@/core/dose/load';
 import type { Executor } from '@/data/database';
 import { lastDays, triesBetween } from '@/data/results';
-import { dayAfter } from './days';
-import { allSteps } from './views/records';
+import { dayAfter } from '../days';
+import { allSteps } from './records';
 
 const weekDays = 6;
 

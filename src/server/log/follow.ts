@@ -2,8 +2,8 @@ import { endOfLog, eventsStoredAfter, reachedAt, type Reached } from '@/data/log
 import { epochOf } from '@/data/epoch';
 import { blocksOfSessions, getSession } from '@/data/session';
 import type { TouchEvent } from '@/core/counting/event';
-import { buildId } from './build-id';
-import type { Context } from './context';
+import { buildId } from '../build-id';
+import type { Context } from '../context';
 
 /** Where a device has got to in the log, and of which history. */
 export interface LogPlace extends Reached {

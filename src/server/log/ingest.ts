@@ -6,7 +6,7 @@ import { appendEvents, begunRecords, blockWorks, markStale, storedAs, type Block
 import { startSessionsOf } from '@/data/session';
 import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type Batch, type RefusedEvent } from '@/schemas/touches';
-import { latestMs, type Context } from './context';
+import { latestMs, type Context } from '../context';
 import { refreshSoon } from './results';
 
 /** What became of a batch: all of it is stored, or nothing, with the events that stand in the way by their place in it. */

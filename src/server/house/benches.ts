@@ -4,11 +4,11 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import type { BlockSetting } from '@/core/setting';
 import { getFeeder, putFeeder, setFeederRemoved } from '@/data/feeders';
 import { write } from '@/data/write';
-import { bookContents } from './book';
-import type { Context } from './context';
+import { bookContents } from '../readers/book';
+import type { Context } from '../context';
 import { check } from '@/schemas/check';
 import { feederSchema, settingForm } from '@/schemas/setting';
-import { loadPlan, savePlan } from './sessions';
+import { loadPlan, savePlan } from '../sessions/sessions';
 
 /* What the benches leave behind: settings in blocks, and settings of the feeder by name. */
 

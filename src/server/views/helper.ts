@@ -1,10 +1,10 @@
 import { catalogue, type BookContents } from '@/drills';
 import { adjustKinds, clockKinds, countKinds, courtKinds, type TouchEvent } from '@/core/counting/event';
-import { bookContents } from './book';
-import type { Context } from './context';
-import { linkState, type LinkState, type OpenLink } from './helper-links';
-import type { PlayerFacts } from './views/player-facts';
-import { sessionRunView, type RunBlock, type SessionRunView } from './views/session-run';
+import { bookContents } from '../readers/book';
+import type { Context } from '../context';
+import { linkState, type LinkState, type OpenLink } from '../log/helper-links';
+import type { PlayerFacts } from '../readers/player-facts';
+import { sessionRunView, type RunBlock, type SessionRunView } from './session-run';
 
 /** A child as a helper sees them: enough to count, and nothing a coach has noted. */
 export interface HelpedPlayer extends Pick<PlayerFacts, 'id' | 'name' | 'age' | 'sport' | 'hand' | 'stage'> {

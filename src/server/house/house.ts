@@ -14,7 +14,7 @@ import {
 import { getPlace, putKitCounts, putPlace, setPlaceRemoved, type PlaceFields } from '@/data/places';
 import { getPlayer } from '@/data/squad';
 import { write } from '@/data/write';
-import type { Context } from './context';
+import type { Context } from '../context';
 import { check } from '@/schemas/check';
 import { asDrill, drillSchema } from '@/schemas/drill';
 import { kitSchema, placeSchema } from '@/schemas/place';

@@ -9,8 +9,8 @@ import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptR
 import { getSession, type SessionRow } from '@/data/session';
 import { troubleOf } from '@/data/trouble';
 import { write } from '@/data/write';
-import { runBlocksByIds, type PlannedRow } from './blocks';
-import { bookFor } from './book';
+import { runBlocksByIds, type PlannedRow } from '../readers/blocks';
+import { bookFor } from '../readers/book';
 
 /** The attempts of one player in one block, each on the step it was made on, counted as that step is measured. */
 function attemptsOf(

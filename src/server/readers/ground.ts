@@ -2,7 +2,7 @@ import { kitAtHand } from '@/drills/kit';
 import type { Ground } from '@/session/plan';
 import type { Executor } from '@/data/database';
 import { kitCounts, listPlaces } from '@/data/places';
-import { knownPlace } from './views/places';
+import { knownPlace } from './known-place';
 
 /** Where sessions are held and what is at hand, by the id of the place. */
 export async function groundOf(db: Executor): Promise<(placeId: string | null) => Ground> {

@@ -2,10 +2,10 @@ import { makeBook } from '@/drills';
 import { newBlock } from '@/session/place-block';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { getPlayers, placesOf } from '@/data/squad';
-import { bookContents } from './book';
-import type { Context } from './context';
+import { bookContents } from '../readers/book';
+import type { Context } from '../context';
 import { loadPlan, savePlan } from './sessions';
-import { playerFacts } from './views/player-facts';
+import { playerFacts } from '../readers/player-facts';
 
 /** Puts a drill at the end of a planned session, each player on the step they stand on. */
 export async function addToSession(

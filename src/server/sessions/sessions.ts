@@ -18,11 +18,11 @@ import {
 import { getPlace } from '@/data/places';
 import { getPlayers, placesOf } from '@/data/squad';
 import { write } from '@/data/write';
-import type { Context } from './context';
-import { refreshAttempts } from './results';
+import type { Context } from '../context';
+import { refreshAttempts } from '../log/results';
 import { check } from '@/schemas/check';
-import { plannedBlocks } from './blocks';
-import { bookContents } from './book';
+import { plannedBlocks } from '../readers/blocks';
+import { bookContents } from '../readers/book';
 import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
 
 const unknownSession = refused(

@@ -3,7 +3,7 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { findHelperLink, insertHelperLink, revokeHelperLinks, type HelperLinkRow } from '@/data/helper-links';
 import { getSession, playersOfSessions } from '@/data/session';
 import { write } from '@/data/write';
-import type { Context } from './context';
+import type { Context } from '../context';
 import { check } from '@/schemas/check';
 import { helperNameSchema } from '@/schemas/helper';
 

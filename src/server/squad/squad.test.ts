@@ -1,6 +1,6 @@
 import { getPlayer, listPlayers } from '@/data/squad';
 import { removePlayer, savePlayer } from './squad';
-import { ada, problem, scratch, value } from './testing/scratch';
+import { ada, problem, scratch, value } from '../testing/scratch';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));

@@ -2,7 +2,7 @@ import { countKinds, type TouchEvent } from '@/core/counting/event';
 import { refused } from '@/core/outcome';
 import { storedAs } from '@/data/log';
 import { checkBatch, refusedEvents, type RefusedEvent } from '@/schemas/touches';
-import { latestMs, type Context } from './context';
+import { latestMs, type Context } from '../context';
 import { linkState, linkTrouble, type OpenLink } from './helper-links';
 import { storeBatch, type Ingested } from './ingest';
 

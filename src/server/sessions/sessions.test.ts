@@ -1,8 +1,8 @@
 import { blocksOfSessions, getSession, sessionsBetween } from '@/data/session';
-import { ingestTouches } from './ingest';
+import { ingestTouches } from '../log/ingest';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from './sessions';
-import { savePlayer } from './squad';
-import { ada, booking, eventsOf, ids, oneBlockSession, problem, scratch, value } from './testing/scratch';
+import { savePlayer } from '../squad/squad';
+import { ada, booking, eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));

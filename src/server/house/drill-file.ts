@@ -1,8 +1,8 @@
 import { catalogue } from '@/drills';
-import { bookContents } from './book';
+import { bookContents } from '../readers/book';
 import type { Drill } from '@/drills/types';
 import { bundleFormat, bundleVersion } from '@/schemas/drill';
-import type { Context } from './context';
+import type { Context } from '../context';
 
 /** Drills as a file that can be taken away and brought back. */
 export function bundleOf(drills: readonly Drill[]) {

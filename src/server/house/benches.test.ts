@@ -2,10 +2,10 @@ import { plainBook } from '@/drills';
 import { blockOf } from '@/session/plan';
 import type { BlockSetting, WallSetting } from '@/core/setting';
 import { removeFeeder, saveFeeder, writeSetting } from './benches';
-import { ingestTouches } from './ingest';
-import { loadPlan, savePlan } from './sessions';
-import { eventsOf, ids, oneBlockSession, problem, scratch, value } from './testing/scratch';
-import { benchesView, rallyView } from './views/benches';
+import { ingestTouches } from '../log/ingest';
+import { loadPlan, savePlan } from '../sessions/sessions';
+import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
+import { benchesView, rallyView } from '../views/benches';
 
 let box: Awaited<ReturnType<typeof scratch>>;
 beforeEach(async () => (box = await scratch()));

@@ -1,7 +1,7 @@
 import { done, refused, type Outcome } from '@/core/outcome';
 import { getPlayer, insertPlayer, setFocus, setPlayerRemoved, updatePlayer } from '@/data/squad';
 import { write } from '@/data/write';
-import type { Context } from './context';
+import type { Context } from '../context';
 import { check } from '@/schemas/check';
 import { playerSchema } from '@/schemas/player';
 

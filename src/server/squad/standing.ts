@@ -3,11 +3,11 @@ import { ageBandOf } from '@/drills/age-band';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { deletePlace, getPlayer, placesOf, putPlaces } from '@/data/squad';
 import { write } from '@/data/write';
-import { bookFor } from './book';
-import type { Context } from './context';
+import { bookFor } from '../readers/book';
+import type { Context } from '../context';
 import { check } from '@/schemas/check';
 import { standingSchema } from '@/schemas/standing';
-import { playerFacts } from './views/player-facts';
+import { playerFacts } from '../readers/player-facts';
 
 /**
  * Puts a player on a step of a ladder, by the coach's own eye; null takes them off it. The step's mark under the dose of

@@ -1,0 +1,59 @@
+import type { Book } from '@/drills';
+import { gateFor } from '@/session/gate';
+import { workOnCourt } from '@/session/on-court';
+import type { PlanBlock, PlanPlayer, Work } from '@/session/plan';
+import { asPlanned } from '@/core/counting/conditions';
+import { measures } from '@/core/counting/measure';
+import type { JudgedStep } from '@/data/results';
+import type { BlockAttempt } from '@/data/log';
+
+/** Key of a player's evidence in a block. */
+export const judgedKey = (blockId: string, playerId: string): string => `${blockId} ${playerId}`;
+
+/** The last step each player was counted on in each block, by {@link judgedKey}. */
+export type CountedOn = ReadonlyMap<string, string>;
+
+/** The steps attempts were made on; the last attempt of a player in a block says where they got to. */
+export const countedOn = (
+  attempts: readonly Pick<BlockAttempt, 'blockId' | 'playerId' | 'stepId'>[],
+): CountedOn =>
+  new Map(attempts.map(({ blockId, playerId, stepId }) => [judgedKey(blockId, playerId), stepId]));
+
+/** A player's step and dose as they are judged: on court they may have been moved to another step than planned. */
+export function judgedWork(
+  book: Book,
+  block: PlanBlock,
+  player: PlanPlayer,
+  counted: CountedOn,
+): Work | undefined {
+  const stepId = counted.get(judgedKey(block.id, player.id)) ?? null;
+  return workOnCourt(book, block, player, { ...asPlanned, stepId });
+}
+
+/** What players are judged on in blocks, each on their own step under their own dose; unknown drills are left out. */
+export function judgedSteps(
+  book: Book,
+  blocks: readonly PlanBlock[],
+  players: readonly PlanPlayer[],
+  counted: CountedOn = new Map(),
+): JudgedStep[] {
+  return blocks.flatMap((block) =>
+    players.flatMap((player) => {
+      const work = judgedWork(book, block, player, counted);
+      return work ? [judgedStep(judgedKey(block.id, player.id), player.id, work)] : [];
+    }),
+  );
+}
+
+/** One step of a player, as evidence is asked for. */
+export function judgedStep(key: string, playerId: string, { drill, step, dose }: Work): JudgedStep {
+  const { lowerIsBetter } = measures[step.measure];
+  return {
+    key,
+    playerId,
+    drillId: drill.id,
+    stepId: step.id,
+    gate: gateFor(step, dose).result,
+    lowerIsBetter,
+  };
+}

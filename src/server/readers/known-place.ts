@@ -1,0 +1,12 @@
+import type { Hazard, Place } from '@/core/place/place';
+import type { PlaceRow } from '@/data/places';
+
+/** A place with its id, as screens and computation know it. */
+export interface KnownPlace extends Place {
+  readonly id: string;
+}
+
+export function knownPlace(row: PlaceRow): KnownPlace {
+  const { createdAtMs: _created, removedAtMs: _removed, hazards, ...rest } = row;
+  return { ...rest, hazards: JSON.parse(hazards) as Hazard[] };
+}

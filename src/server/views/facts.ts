@@ -1,0 +1,3 @@
+/* What every screen may know of a player and a place: types only, so that no screen reaches a reader. */
+export type { KnownPlace } from '../readers/known-place';
+export type { PlayerFacts, PlayerName } from '../readers/player-facts';
