@@ -80,6 +80,10 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'Hand in a seeded generator.' },
         { object: 'Date', property: 'now', message: 'Hand in the time.' },
       ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Hand in the time.' },
+      ],
       'no-restricted-imports': [
         'error',
         {

@@ -12,6 +12,7 @@ const refused: [file: string, code: string, rule: string][] = [
   ['src/core/probe.ts', `export { readFile } from 'node:fs';`, 'no-restricted-imports'],
   ['src/core/probe.ts', `export const x = Math.random();`, 'no-restricted-properties'],
   ['src/core/probe.ts', `export const x = Date.now();`, 'no-restricted-properties'],
+  ['src/core/probe.ts', `export const x = new Date();`, 'no-restricted-syntax'],
   ['src/core/probe.ts', `export const x = window;`, 'no-restricted-globals'],
   ['src/drills/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
   ['src/drills/probe.ts', `export { workOf } from '@/session/plan';`, path],

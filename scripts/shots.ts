@@ -1,3 +1,4 @@
+import { catalogue } from '../src/drills';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { openApp } from '../e2e/lib/app';
 import { openBrowser, setViewport } from '../e2e/lib/browser';
@@ -45,7 +46,7 @@ await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in t
 await view('drills', '/drills', 'Starting points');
 await page.choose('Place', 'Slipway yard');
 await page.choose('Family', 'wall');
-await page.sees('5 of 67 drills');
+await page.sees(`5 of ${catalogue.length} drills`);
 await shot('drills');
 await view('drill', '/drills/racket-wall-rally', 'Look for');
 await view('places', '/places', 'Rope hall');
