@@ -1,5 +1,5 @@
 import { monotonicFactory } from 'ulid';
-import { plainBook } from '@/drills';
+import type { Book } from '@/drills';
 import { beginBlock, writeBegun } from '@/session/begun';
 import type { Drill } from '@/drills/types';
 import { newBlock } from '@/session/place-block';
@@ -16,6 +16,7 @@ import { ingestTouches } from '@/server/log/ingest';
 import type { DecisionForm } from '@/schemas/decision';
 import { createSession, finishSession, savePlan } from '@/server/sessions/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house/house';
+import { bookFor } from '@/server/readers/book';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
 import { feeders, kit, places, schools } from './house';
@@ -113,15 +114,15 @@ async function heldSession(
   newest: boolean,
 ): Promise<number> {
   const context = at(day, weekly.startTime);
-  const { id, blocks } = await planned(context, weekly, day, placeIds, coming);
-  const events = logOf(context, blocks, week, coming, random, ids);
+  const { id, book, blocks } = await planned(context, weekly, day, placeIds, coming);
+  const events = logOf(context, book, blocks, week, coming, random, ids);
   for (let from = 0; from < events.length; from += maxBatch)
     must(await ingestTouches(context, { events: events.slice(from, from + maxBatch) }));
   const endMs = (events.at(-1)?.atMs ?? context.nowMs) + 60_000;
   must(await finishSession({ ...context, nowMs: endMs }, id));
   for (const member of coming)
     for (const block of blocks) {
-      const key = workKey(block, member);
+      const key = workKey(book, block, member);
       const learning =
         !member.character.plateau || week < member.character.plateau[0] || week > member.character.plateau[1];
       member.practised.set(key, (member.practised.get(key) ?? 0) + (learning ? 1 : 0));
@@ -131,8 +132,8 @@ async function heldSession(
 }
 
 /** What a member practises in a block: the drill and their own step. */
-function workKey(block: PlanBlock, { id }: Member): string {
-  return `${block.drillId} ${workOf(plainBook, block, id)!.step.id}`;
+function workKey(book: Book, block: PlanBlock, { id }: Member): string {
+  return `${block.drillId} ${workOf(book, block, id)!.step.id}`;
 }
 
 /** Books a session and plans its drills, everybody on the step they stand on. */
@@ -142,7 +143,7 @@ async function planned(
   day: string,
   placeIds: ReadonlyMap<string, string>,
   coming: readonly Member[],
-): Promise<{ id: string; blocks: readonly PlanBlock[] }> {
+): Promise<{ id: string; book: Book; blocks: readonly PlanBlock[] }> {
   const booking = {
     title: weekly.title,
     day,
@@ -155,16 +156,17 @@ async function planned(
     playerIds: coming.map((member) => member.id),
   };
   const { id } = must(await createSession(context, booking));
+  const book = await bookFor(context.db, booking.coach);
   const players = coming.map(({ id: playerId, character }) => ({ id: playerId, age: character.form.age }));
   const drafts = weekly.drills.map((drillId, index) => {
     const standsOn = (playerId: string) =>
       coming.find((member) => member.id === playerId)?.steps.get(drillId);
-    const block = newBlock(plainBook, drillId, players, standsOn, context.newId());
+    const block = newBlock(book, drillId, players, standsOn, context.newId());
     return index === weekly.drinkAfter ? { ...block, breakS: 60 } : block;
   });
   const blocks = drafts.map((block) => sparing(block, coming));
   must(await savePlan(context, id, { ...booking, revision: 1, blocks }));
-  return { id, blocks };
+  return { id, book, blocks };
 }
 
 /** Who is to be spared something sits it out. */
@@ -192,6 +194,7 @@ function remarksOn(drill: Drill, turn: number, players: number) {
 /** Every mark of a session, in the order made. */
 function logOf(
   context: Context,
+  book: Book,
   blocks: readonly PlanBlock[],
   week: number,
   coming: readonly Member[],
@@ -202,15 +205,15 @@ function logOf(
   const base = { ref: null, device: 'bench-tablet' } as const;
   let startMs = context.nowMs;
   for (const [place, block] of blocks.entries()) {
-    const drill = plainBook.drill(block.drillId)!;
+    const drill = book.drill(block.drillId)!;
     startMs += drill.setUpS.value * 1000;
     let lastMs = startMs;
     for (const member of coming) {
       const { id: playerId, character, practised } = member;
-      const { step, dose, out } = workOf(plainBook, block, playerId)!;
+      const { step, dose, out } = workOf(book, block, playerId)!;
       if (out) continue;
       const form = Math.exp(normal(random, 0, 0.25));
-      const drop = dropChance(character, step, practised.get(workKey(block, member)) ?? 0, form);
+      const drop = dropChance(character, step, practised.get(workKey(book, block, member)) ?? 0, form);
       for (const { atS, ...mark } of playBlock(dose, step, character, drop, random)) {
         const atMs = startMs + Math.round(atS * 1000);
         lastMs = Math.max(lastMs, atMs);
@@ -219,7 +222,7 @@ function logOf(
     }
     for (const { seat, ...remark } of remarksOn(drill, week + place, coming.length)) {
       const playerId = coming[seat]!.id;
-      if (workOf(plainBook, block, playerId)!.out) continue;
+      if (workOf(book, block, playerId)!.out) continue;
       const said = { ...base, blockId: block.id, playerId, attempt: 1, value: null, atMs: lastMs + 200 };
       drafts.push({ ...said, ...remark, monoMs: said.atMs - context.nowMs });
     }
@@ -230,7 +233,7 @@ function logOf(
       target: null,
       ball: character.form.stage ?? null,
     }));
-    const text = writeBegun(beginBlock(plainBook, block, players, shape));
+    const text = writeBegun(beginBlock(book, block, players, shape));
     drafts.push({ ...clock, kind: 'begun', text, atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'start', atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'end', atMs: lastMs + 500, monoMs: lastMs + 500 - context.nowMs });

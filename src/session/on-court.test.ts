@@ -1,6 +1,6 @@
 import { asPlanned } from '@/core/counting/conditions';
 import { plainBook } from '@/drills/index';
-import { easedOnCourt, stepBeside, targetOnCourt, workOnCourt } from './on-court';
+import { easedOnCourt, stepBeside, workOnCourt } from './on-court';
 import { blockOf } from './plan';
 import { callsOf, usualTempo } from './sound';
 
@@ -66,10 +66,6 @@ test('beside a step lie the next ones that are counted the same way, in every dr
       // Up and back again is where one was, or nearer.
       if (up) expect(stepBeside(one, up, 'back')).toBe(here);
     }
-});
-
-test('the target on court is the step’s mark under its dose', () => {
-  expect(targetOnCourt(under({ stepId: 'row-50' }))).toBe(step('row-50').gate.result);
 });
 
 describe('what is heard', () => {

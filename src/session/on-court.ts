@@ -4,7 +4,6 @@ import { changesUnder, type Conditions } from '@/core/counting/conditions';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';
 import { isEased } from '@/drills/changes';
-import { gateFor } from './gate';
 import { sameShape, workOf, type PlanBlock, type PlanPlayer, type Work } from './plan';
 import type { Drill, Step } from '@/drills/types';
 
@@ -67,6 +66,3 @@ export function stepBeside(drill: Drill, step: Step, way: 'up' | 'back'): Step |
 /** Does an attempt stand for its step? Not under an easing, and not with a softer ball than the player's own. */
 export const easedOnCourt = (planned: readonly string[], conditions: Conditions): boolean =>
   isEased(changesUnder(planned, conditions)) || conditions.softerBall;
-
-/** The mark of a player's step under their dose on court. */
-export const targetOnCourt = ({ step, dose }: Work): number => gateFor(step, dose).result;

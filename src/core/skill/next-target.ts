@@ -36,9 +36,11 @@ export interface NextTarget {
  * The school "N in a row, on k days": up when the gate was reached on enough different days.
  * Works for every measure; on "in a row" it is the default.
  */
-export function gateTarget({ measure, gate, top, reachedDays }: Judged): NextTarget {
+export function gateTarget(judged: Judged): NextTarget {
+  const { measure, gate, top, reachedDays } = judged;
   const goal = resultInWords(measure, gate.result);
   const base = { school: 'row' as const, target: gate.result };
+  if (isTooShort(judged)) return { ...base, verdict: 'hold', reason: tooShortReason(judged) };
   if (reachedDays >= gate.days) {
     const soFar = `Reached ${goal} on ${dayCount(reachedDays)}; the step asks for ${dayCount(gate.days)}`;
     return top
@@ -56,13 +58,18 @@ export function gateTarget({ measure, gate, top, reachedDays }: Judged): NextTar
 }
 
 /** The school "own best plus one": any new best is success; up when the best passes the gate. */
-export function ownBestTarget({ measure, gate, top, most, best }: Judged): NextTarget {
+export function ownBestTarget(judged: Judged): NextTarget {
+  const { measure, gate, top, most, best } = judged;
   const hold = (target: number, reason: string): NextTarget => ({
     school: 'best',
     verdict: 'hold',
     target,
     reason,
   });
+  if (isTooShort(judged)) {
+    const target = best === null || best >= most ? most : best + measures[measure].increment;
+    return hold(Math.min(most, target), tooShortReason(judged));
+  }
   if (best === null) {
     return hold(
       gate.result,
@@ -83,6 +90,13 @@ export function ownBestTarget({ measure, gate, top, most, best }: Judged): NextT
     `Best ever ${best}: ${target} is a new best${top ? ', and this is the top step' : ''}.`,
   );
 }
+
+/** A dose too small to show the mark says nothing about moving up. */
+export const isTooShort = ({ measure, gate, most }: Pick<Judged, 'measure' | 'gate' | 'most'>): boolean =>
+  !measures[measure].lowerIsBetter && most < gate.result;
+
+const tooShortReason = ({ measure, gate, most }: Judged): string =>
+  `Too short to pass today: this dose gives ${most} at most, and the mark is ${resultInWords(measure, gate.result)}.`;
 
 /** Both schools on the same log. The default: in a row for rows, own best plus one for the rest. */
 export function nextTargets(judged: Judged): { byDefault: NextTarget; other: NextTarget } {

@@ -1,7 +1,7 @@
 'use client';
 
 import { ageBandOf } from '@/drills/age-band';
-import { judgedOn } from '@/session/gate';
+import { goalsOf } from '@/session/goals';
 import { paceOn, rateOn } from '@/session/pace';
 import { recordOf } from '@/session/plan';
 import type { Drill, Step } from '@/drills/types';
@@ -71,7 +71,8 @@ function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'
   const pace = paceOn(drill, step, player.age, record);
   const time = doseTime(dose, pace);
   const rate = rateOn(step, record);
-  const { gate } = judgedOn(drill, step, dose);
+  const stands = view.standing.find((one) => one.playerId === player.id && one.stepId === step.id);
+  const { mark, aim } = goalsOf({ step, dose }, player.age, stands?.target);
   const load = loadOf(step.load, time.tries);
   const loads = [
     load.contacts > 0 && `${Math.round(load.contacts)} landings`,
@@ -122,8 +123,8 @@ function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'
         </div>
         <Big
           name="Mark to pass"
-          text={resultInWords(step.measure, gate.result)}
-          note={`on ${counted(gate.days, 'day')}; ${originInWords({ origin: step.gateOrigin })}`}
+          text={resultInWords(step.measure, mark.result)}
+          note={`on ${counted(mark.days, 'day')}, aim today ${aim}; ${originInWords({ origin: step.gateOrigin })}`}
         />
       </dl>
       {drill.fit.length > 0 && (

@@ -1,6 +1,7 @@
 'use client';
 
 import type { Book } from '@/drills';
+import { goalsOf, type Goals } from '@/session/goals';
 import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
 import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
@@ -44,7 +45,7 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
           const amount = amountOf(dose) === null ? null : (own?.amount ?? amountOf(block.dose));
           const touches = time.touchesOf[player.id] ?? 0;
           const waitS = time.waitOf[player.id] ?? 0;
-          const target = targetOf(player.id, step.id);
+          const goals = goalsOf({ step, dose }, player.age, targetOf(player.id, step.id));
           return (
             <tr key={player.id} className="border-b border-line">
               <th scope="row" className="max-w-32 truncate py-1 pr-2 font-semibold">
@@ -79,7 +80,7 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                     onChange={(next) => onOwn(player.id, { amount: next })}
                   />
                 )}
-                {!out && target !== undefined && <span className="text-soft"> · aims at {target}</span>}
+                {!out && <Aim goals={goals} />}
               </td>
               <td className="pr-2 whitespace-nowrap">
                 {out ? (
@@ -109,5 +110,19 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
         })}
       </tbody>
     </table>
+  );
+}
+
+/** What to reach today, and whether it can pass the step. */
+function Aim({ goals: { aim, mark, tooShort } }: { readonly goals: Goals }) {
+  return (
+    <>
+      <span className="text-soft"> · aims at {aim}</span>
+      {tooShort && (
+        <span className="block font-semibold text-care">
+          too short to pass today: the mark is {mark.result}
+        </span>
+      )}
+    </>
   );
 }

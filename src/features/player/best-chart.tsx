@@ -2,7 +2,9 @@
 
 import { curveStepAfter, line, scaleLinear, scaleUtc } from 'd3';
 import { useMemo, useState, type PointerEvent } from 'react';
+import { ageBandOf } from '@/drills/age-band';
 import type { Step } from '@/drills/types';
+import { markFor } from '@/session/goals';
 import { better, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
 import { useBook } from '@/ui/house';
@@ -35,10 +37,13 @@ function moments(attempts: readonly ChartAttempt[]): number[] {
  */
 export function BestChart({
   drillId,
+  age,
   attempts,
   height,
 }: {
   drillId: string;
+  /** Of the player, in years: the mark goes by it. */
+  age: number;
   attempts: readonly ChartAttempt[];
   height: number;
 }) {
@@ -73,6 +78,7 @@ export function BestChart({
         <Band
           key={step.id}
           step={step}
+          mark={markFor(step, ageBandOf(age)).result}
           top={index * bandHeight}
           height={bandHeight}
           attempts={attempts.flatMap((attempt, i) =>
@@ -96,15 +102,16 @@ function newBests(step: Step, marks: readonly Mark[]): Mark[] {
 
 interface BandProps {
   readonly step: Step;
+  readonly mark: number;
   readonly top: number;
   readonly height: number;
   readonly attempts: readonly { readonly attempt: ChartAttempt; readonly x: number }[];
 }
 
-function Band({ step, top, height, attempts }: BandProps) {
+function Band({ step, mark, top, height, attempts }: BandProps) {
   const [near, setNear] = useState<Mark | null>(null);
   const floor = top + height - 8;
-  const highest = Math.max(step.gate.result, ...attempts.map(({ attempt }) => attempt[3]));
+  const highest = Math.max(mark, ...attempts.map(({ attempt }) => attempt[3]));
   const y = scaleLinear()
     .domain([0, highest * 1.12])
     .range([floor, top + margin.top + 24]);
@@ -119,7 +126,7 @@ function Band({ step, top, height, attempts }: BandProps) {
   ).curve(curveStepAfter)([...bests, end])!;
   // One path for all dots: hundreds of attempts stay cheap to draw and to send.
   const dots = marks.map((mark) => `M${mark.x.toFixed(1)} ${mark.y.toFixed(1)}h0`).join('');
-  const gateY = y(step.gate.result);
+  const gateY = y(mark);
 
   const look = (event: PointerEvent<SVGRectElement>) => {
     const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
@@ -167,7 +174,7 @@ function Band({ step, top, height, attempts }: BandProps) {
         strokeDasharray="7 5"
       />
       <text x={width - margin.right + 8} y={gateY + 4} fontSize="12" fill="var(--ink)">
-        mark {step.gate.result}
+        mark {mark}
       </text>
       <path
         d={dots}

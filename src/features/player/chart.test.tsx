@@ -11,7 +11,7 @@ const attempt = (n: number, stepId: string, result: number): ChartAttempt => [
   result,
 ];
 const draw = (attempts: ChartAttempt[]) =>
-  renderToStaticMarkup(<BestChart drillId="palm-up-bounce" attempts={attempts} height={300} />);
+  renderToStaticMarkup(<BestChart age={11} drillId="palm-up-bounce" attempts={attempts} height={300} />);
 
 /** Every dot of every band: x, y. */
 const dots = (html: string) =>

@@ -136,7 +136,7 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
           </Link>
         </p>
       </div>
-      <BestChart drillId={drill.id} attempts={chart.attempts} height={340} />
+      <BestChart drillId={drill.id} age={view.facts.age} attempts={chart.attempts} height={340} />
       <p className="text-sm text-soft">
         <span className="text-safe">●</span> every attempt · <span className="text-now">━</span> best so far ·
         ┅ the step’s mark

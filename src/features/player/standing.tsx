@@ -5,6 +5,8 @@ import { resultInWords } from '@/core/counting/measure';
 import { explainTouches } from '@/core/explanations/results';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
+import { ageBandOf } from '@/drills/age-band';
+import { markFor } from '@/session/goals';
 import type { PlayerView, StepBest } from '@/server/views/player';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
@@ -41,7 +43,7 @@ export function Standing({ view }: { view: PlayerView }) {
       {rows.map((row) => (
         <StandingRow
           key={row.drillId}
-          playerId={view.facts.id}
+          player={view.facts}
           row={row}
           shown={view.chart?.drillId === row.drillId}
         />
@@ -50,7 +52,15 @@ export function Standing({ view }: { view: PlayerView }) {
   );
 }
 
-function StandingRow({ playerId, row, shown }: { playerId: string; row: Row; shown: boolean }) {
+function StandingRow({
+  player: { id: playerId, age },
+  row,
+  shown,
+}: {
+  player: Pick<PlayerView['facts'], 'id' | 'age'>;
+  row: Row;
+  shown: boolean;
+}) {
   const book = useBook();
   const drill = book.drill(row.drillId, playerId);
   const step = book.step(row.drillId, row.stepId, playerId);
@@ -99,7 +109,7 @@ function StandingRow({ playerId, row, shown }: { playerId: string; row: Row; sho
         ) : (
           <span className="text-soft">new</span>
         )}
-        <p className="text-sm text-soft">of {step.gate.result}</p>
+        <p className="text-sm text-soft">of {markFor(step, ageBandOf(age)).result}</p>
       </div>
     </li>
   );

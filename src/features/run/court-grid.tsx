@@ -56,7 +56,7 @@ export function CourtGrid(props: Props) {
         {refusal}
       </p>
       {players.map((player) => {
-        const { work, conditions, target, bestEver } = run.playerNow(player.id);
+        const { work, conditions, goals, bestEver } = run.playerNow(player.id);
         const turn = Math.floor(all.indexOf(player) / block.atOnce) + 1;
         return (
           <LiveTile
@@ -73,7 +73,7 @@ export function CourtGrid(props: Props) {
             ]
               .filter(Boolean)
               .join(': ')}
-            target={target}
+            target={goals.aim}
             bestEver={bestEver}
             log={log}
             blockId={block.id}

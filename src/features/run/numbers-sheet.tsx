@@ -2,7 +2,6 @@
 
 import { Sigma } from 'lucide-react';
 import { useState } from 'react';
-import { gateFor } from '@/session/gate';
 import type { Explanation } from '@/core/explain';
 import { explainBest, explainRate, explainTouches } from '@/core/explanations/results';
 import { marksInWords, resultInWords } from '@/core/counting/measure';
@@ -14,6 +13,8 @@ import { AttemptsList } from './attempts-list';
 import { Chip } from './chip';
 import type { RunLog } from '@/court/run-log';
 import type { CourtPlayer } from './court-view';
+import { doseInWords } from '@/core/dose/dose';
+import type { AimFrom } from '@/session/goals';
 import type { BlockRun, PlayerNow } from './use-block';
 
 export interface NumbersSheetProps {
@@ -111,8 +112,8 @@ function Row({ player, run, log }: { player: CourtPlayer } & NumbersSheetProps) 
         )}
       </td>
       <td>
-        <Figure label={`Aim ${now.target}`} explain={() => explainAim(now)}>
-          {now.target}
+        <Figure label={`Aim ${now.goals.aim}`} explain={() => explainAim(now)}>
+          {now.goals.aim}
         </Figure>
       </td>
       <td>
@@ -124,19 +125,23 @@ function Row({ player, run, log }: { player: CourtPlayer } & NumbersSheetProps) 
   );
 }
 
-function explainAim({ work: { step, dose }, target }: PlayerNow): Explanation {
-  const gate = gateFor(step, dose);
+const aimWords: Record<AimFrom, string> = {
+  dose: 'A row is kept up until it is there: the aim is the row of the dose.',
+  decided: 'What was decided in the last review of this step.',
+  mark: 'The step’s own mark: nothing else was decided for this step.',
+  most: 'The most this dose can give: more cannot be asked of it.',
+};
+
+function explainAim({ work: { step, dose }, goals }: PlayerNow): Explanation {
+  const words = (result: number) => resultInWords(step.measure, result);
   return {
     title: 'Aim',
-    value: resultInWords(step.measure, target),
-    formula:
-      'What was decided in the last review of this step; without one, and after a change on court, the step’s own mark under this dose.',
+    value: words(goals.aim),
+    formula: `${aimWords[goals.aimFrom]}${goals.tooShort ? ' This dose is too short to pass the step today.' : ''}`,
     inputs: [
-      {
-        label: 'The step’s mark',
-        value: resultInWords(step.measure, gate.result),
-        from: 'the drill, under this dose',
-      },
+      { label: 'Dose', value: doseInWords(dose), from: 'the plan, and what was changed on court' },
+      { label: 'Mark to pass', value: words(goals.mark.result), from: 'the step, for the player’s age' },
+      ...(Number.isFinite(goals.most) ? [{ label: 'Most this dose gives', value: words(goals.most) }] : []),
     ],
     source: 'The coach’s decision, or the catalogue.',
   };

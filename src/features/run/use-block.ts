@@ -2,7 +2,8 @@
 
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
-import { workOnCourt, targetOnCourt, type CourtWork } from '@/session/on-court';
+import { goalsOf, type Goals } from '@/session/goals';
+import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { callsOf, feedsOf, usualTempo } from '@/session/sound';
 import type { Drill, Step } from '@/drills/types';
 import { beatLimits } from '@/core/calls/beat';
@@ -26,7 +27,7 @@ import { useCues } from './use-cues';
 export interface PlayerNow {
   readonly work: CourtWork;
   readonly conditions: Conditions;
-  readonly target: number;
+  readonly goals: Goals;
   readonly bestEver: number | null;
 }
 
@@ -85,13 +86,12 @@ function nowOf(
   const player = view.players.find((one) => one.id === playerId) ?? { id: playerId, age: 10 };
   const own: RunPlayer | undefined = block.players.find((one) => one.playerId === playerId);
   const done = workOnCourt(book, block, player, conditions, share)!;
-  const planned = workOnCourt(book, block, player, asPlanned)!;
-  const moved = done.step.id !== planned.step.id;
-  const asItWas = !moved && JSON.stringify(done.dose) === JSON.stringify(planned.dose);
+  const moved = done.step.id !== workOnCourt(book, block, player, asPlanned)!.step.id;
   return {
     work: done,
     conditions,
-    target: asItWas && own ? own.target : targetOnCourt(done),
+    // What was decided holds for the step it was decided on.
+    goals: goalsOf(done, player.age, moved ? null : own?.target),
     bestEver: (moved ? own?.bestOn?.[done.step.id] : own?.bestEver) ?? null,
   };
 }

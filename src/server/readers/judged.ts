@@ -1,5 +1,6 @@
 import type { Book } from '@/drills';
-import { gateFor } from '@/session/gate';
+import { markFor } from '@/session/goals';
+import { ageBandOf } from '@/drills/age-band';
 import { workOnCourt } from '@/session/on-court';
 import type { PlanBlock, PlanPlayer, Work } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
@@ -40,20 +41,20 @@ export function judgedSteps(
   return blocks.flatMap((block) =>
     players.flatMap((player) => {
       const work = judgedWork(book, block, player, counted);
-      return work ? [judgedStep(judgedKey(block.id, player.id), player.id, work)] : [];
+      return work ? [judgedStep(judgedKey(block.id, player.id), player, work)] : [];
     }),
   );
 }
 
 /** One step of a player, as evidence is asked for. */
-export function judgedStep(key: string, playerId: string, { drill, step, dose }: Work): JudgedStep {
+export function judgedStep(key: string, { id, age }: PlanPlayer, { drill, step }: Work): JudgedStep {
   const { lowerIsBetter } = measures[step.measure];
   return {
     key,
-    playerId,
+    playerId: id,
     drillId: drill.id,
     stepId: step.id,
-    gate: gateFor(step, dose).result,
+    gate: markFor(step, ageBandOf(age)).result,
     lowerIsBetter,
   };
 }

@@ -1,5 +1,5 @@
 import { stepAfter } from '@/drills';
-import { judgedOn } from '@/session/gate';
+import { goalsOf, judgedOn } from '@/session/goals';
 import { nextTargets } from '@/core/skill/next-target';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn } from '@/data/results';
@@ -64,9 +64,10 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       );
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
       const player = players.find((one) => one.id === playerId)!;
-      const { drill, step, dose } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
+      const work = judgedWork(book, blocks.get(blockId)!, player, counted)!;
+      const { drill, step } = work;
       const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
-      const { byDefault } = nextTargets(judgedOn(drill, step, dose, shown));
+      const { byDefault } = nextTargets(judgedOn(drill, step, goalsOf(work, player.age), shown));
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(drill, step.id, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;

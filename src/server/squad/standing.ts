@@ -1,4 +1,4 @@
-import { gateFor } from '@/session/gate';
+import { markFor } from '@/session/goals';
 import { ageBandOf } from '@/drills/age-band';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { deletePlace, getPlayer, placesOf, putPlaces } from '@/data/squad';
@@ -33,7 +33,7 @@ export async function placePlayer(
     const step = (await bookFor(tx)).step(drillId, stepId, playerId);
     if (!step) return refused('stepId', 'This step is not on the ladder (any more): choose another.');
     const { age } = playerFacts(player, context.today);
-    const target = gateFor(step, step.doses[ageBandOf(age)]).result;
+    const target = markFor(step, ageBandOf(age)).result;
     const why = 'Put there by the coach.';
     await putPlaces(tx, [{ playerId, drillId, stepId, target, sinceMs: context.nowMs, why }]);
     return done({ before });

@@ -1,5 +1,6 @@
 import { stepAfter } from '@/drills';
-import { gateFor, judgedOn } from '@/session/gate';
+import { goalsOf, judgedOn, markFor } from '@/session/goals';
+import { ageBandOf } from '@/drills/age-band';
 import type { PlanBlock } from '@/session/plan';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
@@ -90,7 +91,8 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       const work = judgedWork(book, block, player, counted);
       if (!own || !work) return [];
       const { drill, step, dose } = work;
-      const gate = gateFor(step, dose);
+      const goals = goalsOf(work, player.age);
+      const gate = goals.mark;
       // Touches are of the whole block; bests and attempts of the step they were made on.
       const onStep = own.filter((attempt) => attempt.stepId === step.id);
       const summary = { ...summaryOf(own, step.measure), best: summaryOf(onStep, step.measure).best };
@@ -98,7 +100,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       const bestBefore = shown?.bestBefore ?? null;
       const lead = (verdict: Verdict) => {
         const next = stepAfter(drill, step.id, verdict);
-        return { stepId: next.id, target: next.id === step.id ? gate.result : next.gate.result };
+        return { stepId: next.id, target: markFor(next, ageBandOf(player.age)).result };
       };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
       return [
@@ -114,7 +116,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           bestBefore,
           bestEver:
             summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
-          ...nextTargets(judgedOn(drill, step, dose, shown)),
+          ...nextTargets(judgedOn(drill, step, goals, shown)),
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }

@@ -1,4 +1,4 @@
-import { gateFor } from '@/session/gate';
+import { goalsOf } from '@/session/goals';
 import type { Book } from '@/drills';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
@@ -9,8 +9,8 @@ import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
 import { kitCounts } from '@/data/places';
 import { evidenceOn, type JudgedStep } from '@/data/results';
-import { blockPlayers, getSession, playersOfSessions } from '@/data/session';
-import { getPlayers } from '@/data/squad';
+import { getSession, playersOfSessions } from '@/data/session';
+import { getPlayers, placesOf } from '@/data/squad';
 import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
@@ -86,8 +86,8 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
   const beside = stepsBeside(book, planned, coming);
   const judged = [...judgedSteps(book, planned, coming), ...beside.map((one) => one.judged)];
-  const [own, events, evidence, records, history, ground, kit] = await Promise.all([
-    blockPlayers(db, blockIds),
+  const [places, events, evidence, records, history, ground, kit] = await Promise.all([
+    placesOf(db, playerIds),
     eventsOfBlocks(db, blockIds),
     evidenceOn(db, judged, session, recentSince(session.day)),
     recentRecords(db, playerIds, stepsOf(book, planned, playerIds), session.day),
@@ -111,8 +111,11 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
           return best === null || best === undefined ? [] : [[one.judged.stepId, best]];
         }),
       );
-      const target = own.find((row) => row.blockId === block.id && row.playerId === playerId)?.target;
-      return [{ playerId, bestEver, bestOn, target: target ?? gateFor(work.step, work.dose).result }];
+      const decided = places.find(
+        (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === work.step.id,
+      );
+      const { age } = facts.get(playerId) ?? { age: 10 };
+      return [{ playerId, bestEver, bestOn, target: goalsOf(work, age, decided?.target).aim }];
     });
     const timed = time.blocks.find((one) => one.id === block.id);
     const turns = timed?.turns ?? 1;
@@ -150,7 +153,7 @@ function stepsBeside(book: Book, blocks: readonly PlanBlock[], players: readonly
           const moved = step && workOnCourt(book, block, player, { ...asPlanned, stepId: step.id });
           if (!moved) return [];
           const key = `${judgedKey(block.id, player.id)} ${moved.step.id}`;
-          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, player.id, moved) }];
+          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, player, moved) }];
         });
       });
     }),

@@ -1,4 +1,5 @@
 import { makeBook } from '@/drills';
+import { goalsOf } from '@/session/goals';
 import { timePlan, workOf, type PlanBlock } from '@/session/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
@@ -81,12 +82,14 @@ export async function todayView(context: Context): Promise<TodayView> {
     const targetOf = (playerId: string) => {
       // The loosening comes first but is nobody's aim.
       for (const block of own.filter(({ drillId }) => book.drill(drillId)?.family !== 'loosen')) {
-        const stepId = workOf(book, block, playerId)?.step.id;
+        const work = workOf(book, block, playerId);
+        const stepId = work?.step.id;
         const place = places.find(
           (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === stepId,
         );
-        if (place)
-          return { drillId: block.drillId, stepId: place.stepId, result: place.target, reason: place.why };
+        if (!place || !work) continue;
+        const { aim } = goalsOf(work, facts.get(playerId)?.age ?? 10, place.target);
+        return { drillId: block.drillId, stepId: place.stepId, result: aim, reason: place.why };
       }
       return null;
     };

@@ -1,0 +1,131 @@
+import { callSchedule } from '@/core/calls/schedule';
+import { callSets } from '@/core/calls/call-sets';
+import { measures } from '@/core/counting/measure';
+import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
+import { seededRandom } from '@/core/random';
+import type { Gate, Judged } from '@/core/skill/next-target';
+import { ageBandOf } from '@/drills/age-band';
+import type { AgeBand, Drill, Step } from '@/drills/types';
+import { callsOf } from './sound';
+
+/** Where an aim comes from. */
+export type AimFrom = 'dose' | 'decided' | 'mark' | 'most';
+
+/** What one player is to do on a step today, what to reach, and what passes the step. */
+export interface Goals {
+  /** What is done today. */
+  readonly dose: Dose;
+  /** What to reach today: never more than the dose can give. */
+  readonly aim: number;
+  readonly aimFrom: AimFrom;
+  /** What passes the step: of the step and the player's age, whatever is done today. */
+  readonly mark: Gate;
+  /** The best one attempt can have under this dose; Infinity where the dose sets no end. */
+  readonly most: number;
+  /** True when this dose is too small to show the mark. */
+  readonly tooShort: boolean;
+}
+
+/** Nobody does a step in less than this share of the time it usually takes. Ours. */
+const quickest = 0.5;
+
+/**
+ * The goals of a player on a step. Every screen and every judgement asks here.
+ * @param work what is done: the step, and its dose under the changes that act
+ * @param age in years
+ * @param decided what the last review of this step aimed at; null where there was none
+ */
+export function goalsOf(
+  { step, dose }: { readonly step: Step; readonly dose: Dose },
+  age: number,
+  decided?: number | null,
+): Goals {
+  const mark = markFor(step, ageBandOf(age));
+  const most = mostOf(step, dose);
+  const { lowerIsBetter } = measures[step.measure];
+  const aims = { dose, mark, most, tooShort: !lowerIsBetter && most < mark.result };
+  // A row is done until it is there: its dose says what to reach.
+  if (dose.kind === 'row') return { ...aims, aim: dose.target, aimFrom: 'dose' };
+  const known = decided ?? null;
+  const wanted = known ?? mark.result;
+  if (!lowerIsBetter && wanted > most) return { ...aims, aim: most, aimFrom: 'most' };
+  return { ...aims, aim: wanted, aimFrom: known === null ? 'mark' : 'decided' };
+}
+
+/**
+ * What passes a step at an age. The mark is written for the largest dose (13 to 16 years); a younger player's is in the
+ * proportion of their own dose to that one, and never less than what a row asks for. What is done today does not move it.
+ */
+export function markFor(step: Step, band: AgeBand): Gate {
+  const [own, written] = [step.doses[band], step.doses['13-16']];
+  const { result, days } = step.gate;
+  const inProportion = (given: number, full: number): Gate => ({
+    days,
+    result: Math.max(1, Math.round((result * given) / full)),
+  });
+  if (step.measure === 'steadiness') return step.gate;
+  switch (own.kind) {
+    case 'row': {
+      if (written.kind !== 'row') return step.gate;
+      const mark = inProportion(own.target, written.target);
+      return { days, result: Math.max(own.target, mark.result) };
+    }
+    case 'reps':
+      if (step.measure === 'grade')
+        return written.kind === 'reps' ? inProportion(own.reps, written.reps) : step.gate;
+      return { days, result: Math.min(result, own.reps) };
+    case 'hold':
+    case 'growing':
+    case 'routine':
+      return { days, result: Math.min(result, mostOf(step, own)) };
+    case 'shots':
+      return written.kind === 'shots' ? inProportion(own.shots, written.shots) : step.gate;
+    case 'timed':
+      return written.kind === 'timed' ? inProportion(own.workS, written.workS) : step.gate;
+    case 'course':
+      return step.gate;
+  }
+}
+
+/** The best result one attempt at a dose can have; Infinity where the dose sets no end. */
+export function mostOf(step: Step, dose: Dose): number {
+  switch (dose.kind) {
+    case 'row':
+      return dose.target;
+    case 'reps':
+    case 'shots':
+      return (dose.kind === 'reps' ? dose.reps : dose.shots) * (step.zones?.[0]?.points ?? 1);
+    case 'hold':
+      return dose.holdS;
+    case 'growing':
+      return growingSum(dose.to);
+    case 'routine':
+      return routineStretches(dose).length;
+    case 'timed':
+      return step.measure === 'steadiness' ? Infinity : mostInTime(step, dose.workS);
+    case 'course':
+      return Infinity;
+  }
+}
+
+/** How often a step can be done in a time box: as often as it is called, or as fast as anybody could. */
+function mostInTime(step: Step, workS: number): number {
+  const calls = callsOf(step);
+  if (!calls) return Math.max(1, Math.floor(workS / (step.perTouchS.value * quickest)));
+  const { set, ...plan } = calls;
+  const options = callSets[set].length;
+  // How many there are does not hang on chance: only their order does.
+  return Math.max(1, callSchedule({ ...plan, options, forS: workS }, seededRandom(0)).length);
+}
+
+/** What a player on this step is judged on, with what they have to show. */
+export function judgedOn(
+  drill: Drill,
+  step: Step,
+  { mark, most }: Pick<Goals, 'mark' | 'most'>,
+  shown: Pick<Judged, 'best' | 'reachedDays'> = { best: null, reachedDays: 0 },
+): Judged {
+  const top = drill.steps.at(-1)?.id === step.id;
+  const { best, reachedDays } = shown;
+  return { measure: step.measure, gate: mark, top, most, best, reachedDays };
+}
