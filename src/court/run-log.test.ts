@@ -435,6 +435,22 @@ test('a block is begun with the first thing done in it, and its events say under
   expect(note.kind).toBe('note');
 });
 
+test('what takes back a count is bound to what was done as the count is, and an undone note is not', async () => {
+  const { open, server } = world();
+  const log = open('d1', { under: (_block, playerId) => `u-${playerId}` });
+  for (const fresh of [touch, { ...touch, kind: 'note', text: 'Good' } as const]) {
+    await log.log(fresh);
+    await log.log({ ...touch, kind: 'undo', ref: log.lastMark('b')!.id });
+  }
+  await log.flush();
+  expect([...server.values()].map(({ kind, under }) => [kind, under])).toEqual([
+    ['touch', 'u-p'],
+    ['undo', 'u-p'],
+    ['note', null],
+    ['undo', null],
+  ]);
+});
+
 test('a record the server does not take is forgotten: another one holds', async () => {
   const { open, answers, heldBack } = world();
   const log = open('d1', { begin: () => '{"mine":true}' });

@@ -213,7 +213,7 @@ export class RunLog {
       id: this.#nextId(nowMs),
       monoMs: Math.round(this.#ports.clock.mono()),
       device: this.#ports.device,
-      under: isMadeUnder(fresh.kind) ? (under?.(fresh.blockId, fresh.playerId) ?? null) : null,
+      under: this.#bindsToPlan(fresh) ? (under?.(fresh.blockId, fresh.playerId) ?? null) : null,
     };
     const keeping = this.#outbox.add(event);
     this.#add(event);
@@ -221,6 +221,12 @@ export class RunLog {
     // The disk first; other tabs can wait until this one has drawn the count.
     void (drawn?.() ?? Promise.resolve()).then(() => share?.(event));
     return keeping;
+  }
+
+  /** A count is bound to what was done when it was made, and so is what takes it back. */
+  #bindsToPlan({ kind, ref }: Pick<NewEvent, 'kind' | 'ref'>): boolean {
+    const target = kind === 'undo' && ref ? this.#known.get(ref) : undefined;
+    return isMadeUnder(target?.kind ?? kind);
   }
 
   /** May a mark be corrected from here? On a helper's page only those made there. */

@@ -73,6 +73,9 @@ export interface TouchEvent {
   readonly under?: string | null;
 }
 
-/** Kinds that say under which step and changes they were made: all that makes a count what it is. */
+/**
+ * Kinds that say under which step and changes they were made: all that makes a count what it is. An undo says it where
+ * what it takes back does: the two belong together, wherever they are counted in the end.
+ */
 export const isMadeUnder = (kind: EventKind): boolean => madeUnder.has(kind);
 const madeUnder: ReadonlySet<EventKind> = new Set<EventKind>([...countKinds, ...adjustKinds, 'fix']);

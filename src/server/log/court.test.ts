@@ -245,6 +245,10 @@ describe('a plan that changes under a device that counts', () => {
       wrong.map((event, n) => [n + 1, event.id, 'plan']),
     );
     expect(value(await ingestTouches(box.context, { events: right }))).toEqual({ stored: 2 });
+    // What takes a count back stays with it: else the count would be counted after all where it is attached.
+    const [taken] = touches(1, { under: under() });
+    const undo = one('undo', { ref: taken!.id, under: under() });
+    expect((await ingestTouches(box.context, { events: [taken!, undo] })).refused).toHaveLength(2);
     // Once begun, the record is what they are held against.
     await send([begun(moved())]);
     expect((await ingestTouches(box.context, { events: touches(1, { under: under() }) })).ok).toBe(false);

@@ -87,7 +87,8 @@ async function refusals(
         ? []
         : refuse('plan', 'begins a block that was begun under another plan');
     }
-    if (event.under && isMadeUnder(event.kind) && event.under !== expected(work, begun, event))
+    const binds = isMadeUnder(event.kind) || event.kind === 'undo';
+    if (event.under && binds && event.under !== expected(work, begun, event))
       return refuse('plan', 'was made under another plan of its block');
     return [];
   });
