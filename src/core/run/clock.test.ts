@@ -146,11 +146,11 @@ test('turns are numbered, and each has its rounds anew', () => {
   expect(turns.map((phase) => `${phase.turn}.${phase.round}`)).toEqual([
     '1.1',
     '1.1',
-    '1.1',
+    '2.3',
+    '2.3',
     '1.2',
-    '2.3',
-    '2.3',
-    '2.3',
+    '1.2',
+    '2.4',
     '2.4',
   ]);
 });

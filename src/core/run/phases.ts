@@ -23,7 +23,7 @@ export const countInS = 3;
 export function phasesOf(dose: Dose, workS: number): Phase[] {
   const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1, turn: 1 }];
   const each = worksOf(dose, workS);
-  const restS = dose.kind === 'routine' ? dose.changeS : 'restS' in dose ? dose.restS : 0;
+  const restS = restOf(dose);
   for (const [index, seconds] of each.entries()) {
     phases.push({ kind: 'work', seconds, round: index + 1, turn: 1 });
     if (index < each.length - 1 && restS > 0)
@@ -32,12 +32,32 @@ export function phasesOf(dose: Dose, workS: number): Phase[] {
   return phases;
 }
 
-/** The phases of a block in which so many turns follow one another: each is counted in, and rounds number on. */
+/** Seconds of rest after each round but the last. */
+export const restOf = (dose: Dose): number =>
+  dose.kind === 'routine' ? dose.changeS : 'restS' in dose ? dose.restS : 0;
+
+/**
+ * The phases of a block in which so many turns share the stations: while one rests the next one works, as the plan
+ * reckons (see planning/turns). Rounds number on from turn to turn, and whoever follows another is counted in.
+ * @param phases of one turn alone
+ */
 export function inTurns(phases: readonly Phase[], turns: number): Phase[] {
-  const rounds = Math.max(...phases.map((phase) => phase.round));
-  return Array.from({ length: turns }, (_, turn) =>
-    phases.map((phase) => ({ ...phase, round: phase.round + turn * rounds, turn: turn + 1 })),
-  ).flat();
+  if (turns <= 1) return [...phases];
+  const works = phases.filter((phase) => phase.kind === 'work');
+  const all: Phase[] = [];
+  for (const [index, work] of works.entries()) {
+    for (let turn = 1; turn <= turns; turn++) {
+      const round = work.round + (turn - 1) * works.length;
+      if (all.at(-1)?.kind !== 'rest') all.push({ kind: 'countIn', seconds: countInS, round, turn });
+      all.push({ ...work, round, turn });
+    }
+    // The others' work was rest for the first of them: what is left of it is rest for everybody.
+    const rest = phases[phases.indexOf(work) + 1];
+    const left = rest?.kind === 'rest' ? rest.seconds - (turns - 1) * work.seconds : 0;
+    if (index < works.length - 1 && left > 0)
+      all.push({ kind: 'rest', seconds: left, round: work.round, turn: 1 });
+  }
+  return all;
 }
 
 /** Seconds of work of every round, set, side or part. */

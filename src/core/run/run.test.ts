@@ -136,18 +136,21 @@ describe('courses, growing counts and routines', () => {
     expect(phasesOf(course, 60)[1]).toMatchObject({ seconds: 30 });
   });
 
-  test('turns follow one another, each counted in, and their rounds number on', () => {
+  test('while one turn rests the next one works; who follows another is counted in, and rounds number on', () => {
     const turns = inTurns(phasesOf(timed, 40), 2);
     expect(turns.map((phase) => `${phase.kind} ${phase.round}`)).toEqual([
       'countIn 1',
       'work 1',
-      'rest 1',
-      'work 2',
       'countIn 3',
       'work 3',
-      'rest 3',
+      'countIn 2',
+      'work 2',
+      'countIn 4',
       'work 4',
     ]);
+    // Where the others are done before the rest is over, what is left of it is rest for all.
+    const rested = inTurns(phasesOf({ ...timed, restS: timed.workS + 15 }, 40), 2);
+    expect(rested.filter((phase) => phase.kind === 'rest').map((phase) => phase.seconds)).toEqual([15]);
     expect(inTurns(phasesOf(timed, 40), 1)).toEqual(phasesOf(timed, 40));
   });
 });

@@ -2,6 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
+import { courtPhases } from '@/session/court-clock';
 import { goalsOf, type Goals } from '@/session/goals';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { callsOf, feedsOf, usualTempo } from '@/session/sound';
@@ -13,7 +14,7 @@ import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
 import { tally } from '@/core/counting/tally';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
-import { inTurns, phasesOf, positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
+import { positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
 import { lateTapS, roundNow } from '@/core/run/round';
 import type { RunBlock, RunPlayer } from '@/server/views/session-run';
 import { useBook } from '@/ui/house';
@@ -138,8 +139,7 @@ export function useBlock(
 
   const phases = useMemo(() => {
     if (!block || !shared) return [];
-    const planned = inTurns(phasesOf(shared.dose, Math.max(5, block.turnS * changes.share)), block.turns);
-    return extended(planned, changes.extraS);
+    return extended(courtPhases(shared.dose, block, changes.share), changes.extraS);
   }, [block, shared, changes]);
 
   const step = shared?.step;
