@@ -324,13 +324,21 @@ async function check(): Promise<void> {
     const meant = device.ledger.get(row.id as string);
     const own = readBegun(row.begun as string)?.players.find((one) => one.playerId === row.player);
     const here = { blockId: row.block, playerId: row.player, kind: row.kind, stepId: own?.stepId };
-    return meant !== undefined && JSON.stringify(meant) !== JSON.stringify(here);
+    if (meant === undefined || JSON.stringify(meant) === JSON.stringify(here)) return false;
+    console.error(`Misplaced: ${row.id} meant ${JSON.stringify(meant)}, stored ${JSON.stringify(here)}`);
+    return true;
   }).length;
   const pressed = rows.filter((row) => row.block === onPage.blockId && row.kind === 'touch').length;
   // What the application itself makes of the log.
   const counted = await attempts(onPage.sessionId);
-  const lost =
-    [...device.ledger.keys()].filter((id) => !ids.has(id)).length + Math.max(0, screen.presses - pressed);
+  const missing = [...device.ledger].filter(([id]) => !ids.has(id));
+  for (const [id, meant] of missing) console.error(`Lost: ${id} ${JSON.stringify(meant)}`);
+  const { waiting, loose, heldBack, trouble } = device.log.state();
+  if (missing.length > 0)
+    console.error(
+      `On the device: ${waiting} waiting, ${loose} loose, ${heldBack.length} held back. ${trouble ?? ''}`,
+    );
+  const lost = missing.length + Math.max(0, screen.presses - pressed);
   const doubled = stored.length - ids.size + Math.max(0, pressed - screen.presses);
   const unread = Math.abs(counted - screen.presses);
   const unknown = [...ids].filter((id) => !device.ledger.has(id)).length;
