@@ -2,7 +2,7 @@ import type { Dose } from '@/core/dose/dose';
 import { inTurns, phasesOf, restOf, roundsOf, type Phase } from '@/core/run/phases';
 
 /** However short a block is cut, so much work is left of a turn, seconds. Ours. */
-const leastWorkS = 5;
+const leastWorkS = 1;
 
 interface TurnTimes {
   /** Seconds the stations are in use for one turn: work, rest and collecting, as the plan reckons. */

@@ -27,6 +27,8 @@ export interface CountTileProps {
   /** What else differs from the plan, in a few words. */
   readonly under?: string;
   readonly target: number;
+  /** True when this dose is too small to pass the step. */
+  readonly tooShort?: boolean;
   readonly bestEver: number | null;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
@@ -43,7 +45,8 @@ export interface CountTileProps {
 
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
-  const { playerId, name, digit, step, dose, target, bestEver, events, onMark, onType, heldS } = props;
+  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, onMark, onType, heldS } =
+    props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
@@ -54,7 +57,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const round = done ? (roundNow(dose, props.phases, 0, tries) ?? 1) : props.round;
   const { set, side } = wordsOfRound(dose, measure, round);
   const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
-  const line = <Line measure={measure} result={result} target={target} bestEver={bestEver} />;
+  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver }} />;
 
   if (measure === 'points' || measure === 'grade') {
     const left = Math.max(
@@ -156,8 +159,12 @@ function Line({
   measure,
   result,
   target,
+  tooShort,
   bestEver,
-}: Pick<CountTileProps, 'target' | 'bestEver'> & { readonly measure: Measure; readonly result: Tally }) {
+}: Pick<CountTileProps, 'target' | 'tooShort' | 'bestEver'> & {
+  readonly measure: Measure;
+  readonly result: Tally;
+}) {
   // Today's best is of the step that is worked on now.
   const own = result.attempts.filter((one) => one.conditions.stepId === result.conditions.stepId);
   const { best } = summaryOf(own, measure);
@@ -174,6 +181,7 @@ function Line({
         aim {target}
         {there && ' ✓'}
       </span>
+      {tooShort && <span className="text-care">too short to pass</span>}
       <span className={cx(newBest && 'font-bold text-safe')}>
         today <span data-best>{best ?? (measure === 'lap' || measure === 'steadiness' ? '–' : 0)}</span>
       </span>

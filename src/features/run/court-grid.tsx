@@ -74,6 +74,7 @@ export function CourtGrid(props: Props) {
               .filter(Boolean)
               .join(': ')}
             target={goals.aim}
+            tooShort={goals.tooShort}
             bestEver={bestEver}
             log={log}
             blockId={block.id}

@@ -75,6 +75,9 @@ describe('a tile says', () => {
       '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss Type',
     );
     expect(tile('palm-up-bounce', 'row-20', [])).toContain('0 aim 5 today 0 ever 7');
+    expect(tile('palm-up-bounce', 'row-20', [], { tooShort: true })).toContain(
+      'aim 5 too short to pass today 0',
+    );
   });
 
   test('points: the score, the shots, and each zone with its points', () => {
