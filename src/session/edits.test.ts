@@ -1,5 +1,5 @@
 import { plainBook } from '@/drills';
-import { blockOf } from './plan';
+import { blockOf, type PlanBlock } from './plan';
 import {
   addBlock,
   addRetest,
@@ -117,6 +117,12 @@ describe('a mend does what it says', () => {
     const after = (mend: Parameters<typeof applyMend>[2]) => applyMend(knows, started, mend, 'n').blocks[0]!;
     expect(after({ kind: 'break', blockId: 'b', seconds: 60 }).breakS).toBe(60);
     expect(after({ kind: 'scale', blockId: 'b', share: 0.5 }).dose).toMatchObject({ target: 4 });
+    // One child's mend is that child's amount only.
+    const forSmall = after({ kind: 'scale', blockId: 'b', share: 0.5, playerId: 'small' });
+    expect(forSmall.dose).toEqual(started.blocks[0]!.dose);
+    const amounts = (block: PlanBlock) =>
+      Object.fromEntries(block.own.map((own) => [own.playerId, own.amount]));
+    expect(amounts(forSmall)).toEqual({ ...amounts(started.blocks[0]!), small: 4 });
     expect(
       after({ kind: 'sit-out', blockId: 'b', playerId: 'tall' }).own.find((own) => own.playerId === 'tall')
         ?.out,

@@ -2,7 +2,7 @@ import type { Book } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import { settingFits } from './pace';
 import { newBlock, type StandsOn } from './place-block';
-import { ownWorkFor, type OwnWork, type PlanBlock, type PlanPlayer } from './plan';
+import { ownWorkFor, workOf, type OwnWork, type PlanBlock, type PlanPlayer } from './plan';
 import type { Change } from '@/drills/types';
 import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
@@ -130,6 +130,15 @@ export function scaleBlock<D extends PlanParts>(doc: D, id: string, share: numbe
   });
 }
 
+/** A share of one player's own amount; of the block where it is a time everybody shares. */
+function scaleOwn<D extends PlanParts>(knows: Knows, doc: D, id: string, playerId: string, share: number): D {
+  const block = doc.blocks.find((one) => one.id === id);
+  const dose = block && workOf(knows.book, { ...block, changes: [] }, playerId)?.dose;
+  const amount = dose ? amountOf(dose) : null;
+  if (amount === null) return scaleBlock(doc, id, share);
+  return setOwn(knows, doc, id, playerId, { amount: Math.max(1, Math.floor(amount * share)) });
+}
+
 export function removeBlock<D extends PlanParts>(doc: D, id: string): D {
   return withBlocks(
     doc,
@@ -178,7 +187,9 @@ export function applyMend<D extends PlanParts>(knows: Knows, doc: D, mend: Mend,
       );
     }
     case 'scale':
-      return scaleBlock(doc, mend.blockId, mend.share);
+      return mend.playerId === undefined
+        ? scaleBlock(doc, mend.blockId, mend.share)
+        : scaleOwn(knows, doc, mend.blockId, mend.playerId, mend.share);
     case 'break':
       return setBreak(doc, mend.blockId, mend.seconds);
     case 'remove':

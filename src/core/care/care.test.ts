@@ -120,7 +120,7 @@ describe('load caps', () => {
       severity: 'caution',
       playerId: 'ann',
       text: 'Ann would do 100 landings from jumps and hops in this session; at 10 the line is 80.',
-      mend: { kind: 'scale', blockId: 'Jumps', share: 0.65 },
+      mend: { kind: 'scale', blockId: 'Jumps', share: 0.65, playerId: 'ann' },
     });
     expect(one!.source).toContain('NSCA');
   });
@@ -161,6 +161,7 @@ describe('steps with a limit of their own', () => {
       kind: 'scale',
       blockId: 'Heavy',
       share: 0.5,
+      playerId: grown.id,
     });
   });
 });

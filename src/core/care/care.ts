@@ -9,8 +9,8 @@ export type Mend =
   /** Put a drill in before a block. */
   | { readonly kind: 'insert'; readonly drillId: string; readonly before: string }
   | { readonly kind: 'move'; readonly blockId: string; readonly before: string }
-  /** Do a share of the dose. */
-  | { readonly kind: 'scale'; readonly blockId: string; readonly share: number }
+  /** Do a share of the dose: everybody, or one player of theirs. */
+  | { readonly kind: 'scale'; readonly blockId: string; readonly share: number; readonly playerId?: string }
   | { readonly kind: 'break'; readonly blockId: string; readonly seconds: number }
   | { readonly kind: 'remove'; readonly blockId: string }
   /** One player sits a block out. */

@@ -70,7 +70,7 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
     const tries = expectedTouchesToRow(pace.successRate, dose.target);
     parts.push(
       { label: 'Cost of a drop', value: `${pace.dropCostS} s`, from: origins.drop },
-      rateInput(who, rate),
+      rateInput(who, rate, pace.successRate),
       {
         label: 'Expected tries',
         value: tries > 10_000 ? 'over 10,000' : tries.toFixed(1),
@@ -96,8 +96,15 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
   };
 }
 
-/** Opens the touches a player can expect in a block. */
-export function explainBlockTouches({ dose, pace, time, who, rate }: DosePart, touches: number): Explanation {
+/**
+ * Opens the touches a player can expect in a block.
+ * @param workS seconds the player works in it: as long as the slowest of their turn where a row is begun again
+ */
+export function explainBlockTouches(
+  { dose, pace, time, who, rate }: DosePart,
+  touches: number,
+  workS = time.workS,
+): Explanation {
   const perTryS = pace.perTouchS + (1 - pace.successRate) * pace.dropCostS;
   const byTries = dose.kind !== 'row' && dose.kind !== 'timed';
   return {
@@ -107,15 +114,23 @@ export function explainBlockTouches({ dose, pace, time, who, rate }: DosePart, t
       ? 'Tries × success rate. Only good touches count.'
       : 'Work time ÷ (time of one + share of drops × cost of a drop) × success rate. Only good touches count.',
     inputs: [
-      { label: 'Work time', value: inMinutes(time.workS), from: 'this block' },
-      {
-        label: 'Time of one try with its share of drops',
-        value: `${perTryS.toFixed(2)} s`,
-        from: 'the step',
-      },
-      rateInput(who, rate),
+      ...(byTries
+        ? [{ label: 'Tries', value: String(time.tries), from: `the dose, ${doseInWords(dose)}` }]
+        : [
+            {
+              label: 'Work time',
+              value: `${workS.toFixed(1)} s`,
+              from: dose.kind === 'row' ? 'until the slowest of the turn is there' : 'the time box',
+            },
+            {
+              label: 'Time of one try with its share of drops',
+              value: `${perTryS.toFixed(2)} s`,
+              from: 'the step',
+            },
+          ]),
+      rateInput(who, rate, pace.successRate),
     ],
-    source: 'Our arithmetic. Who is done sooner than the slowest of their turn goes on.',
+    source: 'Our arithmetic. Whoever has kept up their row sooner than the others begins another.',
   };
 }
 
@@ -124,18 +139,20 @@ function triesIn(seconds: number, pace: Pace): number {
   return Math.floor(seconds / (pace.perTouchS + (1 - pace.successRate) * pace.dropCostS));
 }
 
-function rateInput(who: string, rate: SuccessRate): ExplainedInput {
+/** @param used the rate that was reckoned with: what is put on a block makes it harder or easier */
+function rateInput(who: string, rate: SuccessRate, used: number): ExplainedInput {
+  const changed = used === rate.value ? '' : `; ${percent(rate.value)} without what is put on the block`;
   if (rate.tries === 0)
     return {
       label: 'Success rate',
-      value: percent(rate.value),
-      from: `no touches of ${who} on this step yet: the step’s usual rate`,
+      value: percent(used),
+      from: `no touches of ${who} on this step yet: the step’s usual rate${changed}`,
     };
-  const range = `95\u00a0% range ${percent(rate.interval.low)} to ${percent(rate.interval.high)} (Wilson 1927)`;
+  const range = `95\u00a0% range ${percent(rate.interval.low)} to ${percent(rate.interval.high)} (Wilson 1927)${changed}`;
   const little = rate.littleData ? ', little data' : '';
   return {
     label: 'Success rate',
-    value: percent(rate.value),
+    value: percent(used),
     from: `${who}’s last ${rate.tries} tries in twelve weeks${little}; ${range}`,
   };
 }

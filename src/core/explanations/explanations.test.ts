@@ -34,6 +34,33 @@ const block = { ...part, time: plan.blocks[0]! };
 const input = (explanation: Explanation, label: string) =>
   explanation.inputs.find((one) => one.label === label);
 
+/** What a reader makes of the inputs of explained touches, by the formula beside them. */
+function touchesFrom(explanation: Explanation): number {
+  const number = (label: string) => parseFloat(input(explanation, label)!.value);
+  const share = number('Success rate') / 100;
+  if (input(explanation, 'Tries')) return Math.round(number('Tries') * share);
+  return Math.round((number('Work time') / number('Time of one try with its share of drops')) * share);
+}
+
+test('the touches of a row add up, also for whoever begins another while the slowest goes on', () => {
+  const slow = { ...pace, successRate: 0.7 };
+  const players = [
+    { playerId: 'Ada', dose, pace, load: noLoad },
+    { playerId: 'Bo', dose, pace: slow, load: noLoad },
+  ];
+  const [time] = planTime([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60).blocks;
+  const touches = explainBlockTouches(part, time!.touchesOf['Ada']!, time!.workOf['Ada']);
+  expect(Number(touches.value)).toBe(touchesFrom(touches));
+  expect(time!.workOf['Ada']).toBe(time!.workOf['Bo']);
+});
+
+test('what is put on a block changes the rate that is shown, as it changes the touches', () => {
+  const harder = { ...part, pace: { ...pace, successRate: 0.5 } };
+  const rateShown = input(explainBlockTouches(harder, 5), 'Success rate')!;
+  expect(rateShown.value).toBe('50\u00a0%');
+  expect(rateShown.from).toContain('80\u00a0% without what is put on the block');
+});
+
 test('the time of a block opens to parts that add up to it', () => {
   const explanation = explainBlockTime(block);
   expect(explanation.formula).toContain('(1/p^N − 1) / (1 − p)');
@@ -142,7 +169,9 @@ test.each<[Dose, string, string]>([
   const explanation = explainBlockTime({ ...part, dose: given, time: one.blocks[0]! });
   expect(explanation.formula).toContain(formula);
   expect(input(explanation, 'Dose')?.value).toBe(words);
-  const touches = explainBlockTouches({ ...part, dose: given, time: doseTime(given, pace) }, 12.4);
-  expect(touches.value).toBe('12');
+  const time = one.blocks[0]!;
+  const own = { ...part, dose: given, time: doseTime(given, pace) };
+  const touches = explainBlockTouches(own, time.touchesOf['p']!, time.workOf['p']);
   expect(touches.formula).toContain(given.kind === 'timed' ? 'Work time' : 'Tries × success rate');
+  expect(Number(touches.value)).toBe(touchesFrom(touches));
 });

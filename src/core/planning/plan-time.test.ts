@@ -45,6 +45,19 @@ test('a row lasts as long as its slowest player; the quicker one goes on touchin
   expect(plan.leastServedId).toBe('new');
 });
 
+test('any other dose is done when it is done: fewer repetitions are fewer touches and less load, and a wait', () => {
+  const reps = (n: number) => ({ kind: 'reps', sets: 1, reps: n, sides: 1, restS: 0 }) as const;
+  const [time] = planTime([block([player('ten', reps(10)), player('four', reps(4))])], 600).blocks;
+  // Worked by hand: two seconds a repetition, all good.
+  expect(time).toMatchObject({
+    activeS: 20,
+    touchesOf: { ten: 10, four: 4 },
+    workOf: { ten: 20, four: 8 },
+    waitOf: { ten: 0, four: 12 },
+  });
+  expect(time!.loadOf['four']!.tries).toBe(4);
+});
+
 test('steps of several players are shown side by side: as long as the longest of them', () => {
   const slowShow = { ...player('new', row), pace: { ...pace(1), showS: 12 } };
   expect(planTime([block([player('sure', row), slowShow])], 600).blocks[0]).toMatchObject({ showS: 12 });

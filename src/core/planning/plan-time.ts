@@ -33,7 +33,9 @@ export interface BlockTime extends DoseTime {
   readonly activeS: number;
   /** Touches to expect, per player. */
   readonly touchesOf: Readonly<Record<string, number>>;
-  /** Seconds each player waits for a turn. */
+  /** Seconds each player works. */
+  readonly workOf: Readonly<Record<string, number>>;
+  /** Seconds each player waits: for a turn, or for the others to be done. */
   readonly waitOf: Readonly<Record<string, number>>;
   readonly loadOf: Readonly<Record<string, LoadSum>>;
   /** What a helper has to do: feeds (or holds, calls), and seconds of it. Nothing when none is needed. */
@@ -57,8 +59,9 @@ export interface PlanTime {
 }
 
 /**
- * A whole session as time, touches, waiting and load. A turn lasts as long as its slowest player; a player who is
- * done sooner goes on, so their touches grow with the turn. The last block has no changeover and no break.
+ * A whole session as time, touches, waiting and load. A turn lasts as long as its slowest player. Whoever has kept up
+ * their row sooner begins another, so their touches grow with the turn; any other dose is done when it is done, and they
+ * wait. The last block has no changeover and no break.
  * @param bookedS seconds booked, > 0
  * @throws RangeError when a block has no players
  */
@@ -117,16 +120,20 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
   const slowest = slowestOf(leaders);
 
   const touchesOf: Record<string, number> = {};
+  const workOf: Record<string, number> = {};
   const waitOf: Record<string, number> = {};
   const loads: Record<string, LoadSum> = {};
   let feeds = 0;
   for (const [index, turn] of turns.entries()) {
-    const { workS, restS, collectS } = leaders[index]!.work;
+    const longest = leaders[index]!.work;
     for (const { player, work } of turn) {
-      const { playerId, load } = player;
-      const goesOn = work.workS > 0 ? workS / work.workS : 1;
+      const { playerId, load, dose } = player;
+      const beginsAgain = dose.kind === 'row' && work.workS > 0;
+      const { workS, restS, collectS } = beginsAgain ? longest : work;
+      const goesOn = beginsAgain ? workS / work.workS : 1;
       touchesOf[playerId] = work.touches * goesOn;
       loads[playerId] = loadOf(load, work.tries * goesOn);
+      workOf[playerId] = workS;
       waitOf[playerId] = Math.max(0, activeS - workS - restS - collectS);
       feeds += work.tries * goesOn;
     }
@@ -147,6 +154,7 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
     activeS,
     totalS: setUpS + showS + activeS + afterS + breakS,
     touchesOf,
+    workOf,
     waitOf,
     loadOf: loads,
     helper: block.helped ? { feeds, busyS: activeS } : { feeds: 0, busyS: 0 },

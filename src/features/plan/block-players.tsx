@@ -88,7 +88,7 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                 ) : (
                   <Figure
                     label={`${player.name}: about ${Math.round(touches)} touches`}
-                    explain={() => explainBlockTouches(partOf(player), touches)}
+                    explain={() => explainBlockTouches(partOf(player), touches, time.workOf[player.id])}
                   >
                     {Math.round(touches)}
                   </Figure>

@@ -48,8 +48,10 @@ export function loadCaps({ work, players }: CareInput): Warning[] {
           playerId: worst.player.id,
           origin: what === 'contacts' ? 'memory' : 'ours',
           ...(what === 'contacts' && { source: nsca }),
-          mend: block ? { kind: 'scale', blockId: block.id, share: share! } : null,
-          mendText: block ? `Shorten ${block.title} to ${Math.round(100 * share!)} %` : null,
+          mend: block ? { kind: 'scale', blockId: block.id, share: share!, playerId: worst.player.id } : null,
+          mendText: block
+            ? `Shorten ${block.title} to ${Math.round(100 * share!)} % for ${worst.player.name}`
+            : null,
         },
       ),
     ];

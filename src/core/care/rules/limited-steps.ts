@@ -49,8 +49,9 @@ export function limitedSteps({ work, players }: CareInput): Warning[] {
                 kind: 'scale',
                 blockId: one.id,
                 share: Math.max(0.1, limit.triesASession / load.tries),
+                playerId: player.id,
               },
-              mendText: `Shorten it to ${limit.triesASession}`,
+              mendText: `Shorten it to ${limit.triesASession} for ${player.name}`,
             },
           ),
         ];
