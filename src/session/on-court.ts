@@ -39,6 +39,17 @@ export function workOnCourt(
   return { ...planned, changes, dose: conditions.breathless ? breathless(shared) : shared };
 }
 
+/** A block that was shortened to end on time: everybody's own amount with it, as {@link workOnCourt} has it. */
+export function shortened(block: PlanBlock, share: number): PlanBlock {
+  if (share >= 1) return block;
+  const own = block.own.map((one) =>
+    one.amount === null
+      ? one
+      : { ...one, amount: amountOf(scaled(withAmount(block.dose, one.amount), share)) },
+  );
+  return { ...block, dose: scaled(block.dose, share), own };
+}
+
 const noOwn: PlanBlock['own'] = [];
 
 function steppedTo(

@@ -130,11 +130,10 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           </Figure>
           . <span data-reason>{byDefault.reason}</span>
         </p>
-        {line.stepId !== block.stepId && (
-          <p className="text-soft">
-            On their own step, “{step.title}”: mark {gate.result} on {counted(gate.days, 'day')}.
-          </p>
-        )}
+        <p className="text-soft">
+          {line.stepId === block.stepId ? 'Their' : `On their own step, “${step.title}”:`} mark {gate.result}{' '}
+          on {counted(gate.days, 'day')}.
+        </p>
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
             The other school says {words[other.verdict].toLowerCase()}: {other.reason}

@@ -3,20 +3,12 @@
 import { useState } from 'react';
 import type { Book } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
-import { timePlan } from '@/session/plan';
-import { scaled } from '@/core/dose/scale';
 import { liveEvents } from '@/core/counting/live';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
 import { courtChanges } from '@/core/run/court-changes';
-import {
-  bookingEndMs,
-  overrunS,
-  shortShare,
-  trimOffers,
-  type BlockToCome,
-  type TrimOffer,
-} from '@/core/run/late';
+import { bookingEndMs, overrunS, trimOffers, type TrimOffer } from '@/core/run/late';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
+import { whatIsLeft, type WhatIsLeft } from '@/session/what-is-left';
 import { useBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
@@ -42,8 +34,8 @@ export function useSessionTime(
 ): SessionTime {
   const book = useBook(view.session.coach);
   const states = statesOf(order, log);
-  const [toComeOf] = useState(() => remembered(blocksToCome));
-  const toCome = toComeOf(view, book, keyOf(states, run?.block.id));
+  const [leftOf] = useState(() => remembered(leftBy));
+  const { toCome, afterRunningS } = leftOf(view, book, keyOf(states, run));
 
   const startedMs = states
     .flatMap(({ events }) => liveEvents(events).filter((event) => event.kind === 'start'))
@@ -53,7 +45,7 @@ export function useSessionTime(
     : null;
   const totalS = run ? run.phases.reduce((sum, phase) => sum + phase.seconds, 0) : 0;
   const runningLeftS =
-    run && run.clock.state !== 'ended' ? Math.max(0, totalS - elapsedS(run.clock, nowMs)) : 0;
+    run && run.clock.state !== 'ended' ? Math.max(0, totalS - elapsedS(run.clock, nowMs)) + afterRunningS : 0;
   const leftS = endMs === null ? view.session.bookedMin * 60 : (endMs - nowMs) / 1000;
   return {
     endMs,
@@ -75,43 +67,35 @@ const statesOf = (order: readonly RunBlock[], log: RunLog) =>
     return { block, events, clock: blockClock(events), changes: courtChanges(events) };
   });
 
-/** The blocks after the running one that are still to be run, as `id:share`: times are worked out anew only when they change. */
-function keyOf(states: ReturnType<typeof statesOf>, runningId: string | undefined): string {
-  const at = states.findIndex(({ block }) => block.id === runningId);
-  return states
-    .flatMap(({ block, clock, changes }, index) =>
+/** The running block and those after it that are still to be run, as `id` and `id:share`: times are recomputed only when they change. */
+function keyOf(states: ReturnType<typeof statesOf>, run: BlockRun | null): string {
+  const at = states.findIndex(({ block }) => block.id === run?.block.id);
+  const running = run && run.clock.state !== 'ended' ? run.block.id : '';
+  return [
+    running,
+    ...states.flatMap(({ block, clock, changes }, index) =>
       index > at && clock.state === 'ready' && !changes.out ? [`${block.id}:${changes.share}`] : [],
-    )
-    .join(' ');
+    ),
+  ].join(' ');
 }
 
-/** The blocks named in a key of `id:share`, with the seconds they take whole and shortened. */
-function blocksToCome(view: SessionRunView, book: Book, key: string): BlockToCome[] {
+/** What is left by a key. */
+function leftBy(view: SessionRunView, book: Book, key: string): WhatIsLeft {
+  const blockOf = (id: string) => view.blocks.find((known) => known.id === id)!;
+  const [running = '', ...shares] = key.split(' ');
+  const coming = shares.map((one) => {
+    const [id, share] = one.split(':');
+    return { block: blockOf(id!), share: Number(share) };
+  });
   const ground = { place: view.care.place, atHand: kitAtHand(view.care.kit) };
-  const seconds = (block: RunBlock, share: number) =>
-    timePlan(
-      book,
-      [share < 1 ? { ...block, dose: scaled(block.dose, share) } : block],
-      view.players,
-      view.care.records,
-      view.session.bookedMin,
-      ground,
-    ).totalS;
-  return key
-    .split(' ')
-    .filter(Boolean)
-    .map((one) => {
-      const [id, shared] = one.split(':');
-      const block = view.blocks.find((known) => known.id === id)!;
-      const share = Number(shared);
-      const now = seconds(block, share);
-      return {
-        blockId: block.id,
-        seconds: now,
-        shortS: share < 1 ? now : seconds(block, shortShare),
-        keep: block.retest || book.drill(block.drillId)?.family === 'loosen',
-      };
-    });
+  return whatIsLeft(
+    book,
+    running === '' ? null : blockOf(running),
+    coming,
+    view.players,
+    view.care.records,
+    ground,
+  );
 }
 
 /** A function that works out its answer anew only when it is asked something else than before. */
