@@ -1,4 +1,4 @@
-import { By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
 export const patienceMs = 20_000;
 
@@ -92,8 +92,8 @@ export class Page {
 
   async type(label: string, text: string): Promise<void> {
     const input = await this.field(label);
-    await this.driver.executeScript('arguments[0].select?.()', input);
-    await input.sendKeys(text);
+    // In one go: a page that comes alive in between would let go of what was selected.
+    await input.sendKeys(Key.chord(Key.CONTROL, 'a'), text);
   }
 
   /** Types a date, which browsers take apart by locale. */
