@@ -109,7 +109,7 @@ await page.becomes(`document.querySelector('[data-call]').dataset.call !== ''`, 
 await press(1, 2);
 await shot('run-calls');
 await driver.get(`${app.url}/sessions/${held}/review`);
-await page.press('Turn-over bounce');
+await page.press('Ring target');
 await page.sees(/Accept \d+ proposals/);
 await shot('review');
 
@@ -119,8 +119,8 @@ await page.press('Plan a session');
 await page.type('Title', 'One to one');
 await (await page.find('input[type=checkbox]')).click();
 await page.press('Open the plan');
-await page.press('Add Turn-over bounce');
-await page.sees('1. Turn-over bounce');
+await page.press('Add Clap and catch');
+await page.sees('1. Clap and catch');
 await page.press('Run');
 await page.press('Start block');
 await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');

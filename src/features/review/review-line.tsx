@@ -177,7 +177,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             aria-invalid={problem ? true : undefined}
             data-target
             onChange={(event) => setTarget(event.target.value)}
-            className="tabular min-h-11 w-14 rounded-md border-2 border-edge bg-sheet px-2 text-center text-lg aria-[invalid=true]:border-stop"
+            className="tabular min-h-11 w-[4.5rem] rounded-md border-2 border-edge bg-sheet px-2 text-center text-lg aria-[invalid=true]:border-stop"
           />
         </label>
         <Stairs
