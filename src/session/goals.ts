@@ -3,7 +3,7 @@ import { callSets } from '@/core/calls/call-sets';
 import { measures } from '@/core/counting/measure';
 import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
 import { seededRandom } from '@/core/random';
-import type { Gate, Judged } from '@/core/skill/next-target';
+import { isTooShort, type Gate, type Judged } from '@/core/skill/next-target';
 import { ageBandOf } from '@/drills/age-band';
 import type { AgeBand, Drill, Step } from '@/drills/types';
 import { callsOf } from './sound';
@@ -43,7 +43,7 @@ export function goalsOf(
   const mark = markFor(step, ageBandOf(age));
   const most = mostOf(step, dose);
   const { lowerIsBetter } = measures[step.measure];
-  const aims = { dose, mark, most, tooShort: !lowerIsBetter && most < mark.result };
+  const aims = { dose, mark, most, tooShort: isTooShort({ measure: step.measure, gate: mark, most }) };
   // A row is done until it is there: its dose says what to reach.
   if (dose.kind === 'row') return { ...aims, aim: dose.target, aimFrom: 'dose' };
   const known = decided ?? null;
