@@ -71,8 +71,7 @@ test('plans, counts, decisions and targets of the first version are all there, a
     { playerId: player, stepId: 'row-20', tally: { best: 3, touches: 3 } },
   ]);
   expect((await sessionRunView(context, session))!.blocks[0]!.players).toMatchObject([
-    // A row aims at the row of its dose; what was decided stays on record below.
-    { target: 20, bestEver: null },
+    { target: 18, bestEver: null },
   ]);
   expect((await sessionPlanView(context, session))!.places).toEqual([
     [player, 'palm-up-bounce', 'row-20', 18],

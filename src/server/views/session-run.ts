@@ -1,4 +1,3 @@
-import { goalsOf } from '@/session/goals';
 import type { Book } from '@/drills';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
@@ -34,10 +33,11 @@ export interface CareFacts {
   readonly kit: Readonly<Record<string, number>>;
 }
 
-/** What a player brings into a block: their own target and the best they ever did on its step. */
+/** What a player brings into a block: what was decided for them, and the best they ever did on its step. */
 export interface RunPlayer {
   readonly playerId: string;
-  readonly target: number;
+  /** What was decided for the step they work on; null where nothing was. */
+  readonly target: number | null;
   readonly bestEver: number | null;
   /** The best they ever did on the steps they could be moved to on court, by step. */
   readonly bestOn?: Readonly<Record<string, number>>;
@@ -114,8 +114,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
       const decided = places.find(
         (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === work.step.id,
       );
-      const { age } = facts.get(playerId) ?? { age: 10 };
-      return [{ playerId, bestEver, bestOn, target: goalsOf(work, age, decided?.target).aim }];
+      return [{ playerId, bestEver, bestOn, target: decided?.target ?? null }];
     });
     const timed = time.blocks.find((one) => one.id === block.id);
     const turns = timed?.turns ?? 1;
