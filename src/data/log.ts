@@ -69,18 +69,30 @@ export async function blockWorks(
   return works;
 }
 
-/** The records of what blocks were when they were begun, by block, in the order of their ids. */
-export async function begunRecords(
-  db: Executor,
-  blockIds: readonly string[],
-): Promise<{ readonly blockId: string; readonly text: string }[]> {
-  const rows = await jsonRows<[string, string]>(
+/** The events that say what blocks were when they were begun or corrected, with what takes them back, in the order made. */
+export async function recordEvents(db: Executor, blockIds: readonly string[]): Promise<TouchEvent[]> {
+  const rows = await jsonRows<EventValues>(
     db,
-    sql`block_id, text`,
-    sql`select block_id, text from touch_event
-        where block_id in (${idList(blockIds)}) and player_id is null and kind = 'begun' order by id`,
+    eventColumns,
+    sql`select * from touch_event
+        where block_id in (${idList(blockIds)}) and player_id is null and kind in ('begun', 'correct', 'undo')
+        order by id`,
   );
-  return rows.map(([blockId, text]) => ({ blockId, text }));
+  return rows.map(toEvent);
+}
+
+/** Held blocks whose log does not say all of what they were, and when the first thing happened in them. */
+export async function unrecordedBlocks(
+  db: Executor,
+  sessionId?: string,
+): Promise<{ readonly blockId: string; readonly firstMs: number }[]> {
+  const own = sessionId === undefined ? sql`true` : sql`b.session_id = ${sessionId}`;
+  return db.all(sql`
+    select e.block_id as blockId, min(e.at_ms) as firstMs
+    from block b join touch_event e on e.block_id = b.id
+    where ${own} and not exists (select 1 from touch_event r where r.block_id = b.id and r.player_id is null
+                                 and r.kind = 'begun' and r.text ->> '$.held' is not null)
+    group by e.block_id`);
 }
 
 /** Stored events with these ids, as they stand: what came before under the same id. */

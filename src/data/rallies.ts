@@ -33,7 +33,10 @@ export async function loggedRows(
                coalesce((select coalesce(e.text ->> '$.setting', 'null') from touch_event e
                          where e.block_id = b.id and e.player_id is null and e.kind = 'begun' order by e.id limit 1),
                         b.setting) as setting,
-               s.place_id, a.touches, a.drops
+               coalesce((select e.text ->> '$.held.placeId' from touch_event e
+                         where e.block_id = b.id and e.player_id is null and e.kind = 'begun'
+                           and e.text ->> '$.held' is not null order by e.id limit 1),
+                        s.place_id) as place_id, a.touches, a.drops
         from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id
         where a.player_id = ${playerId} and a.day >= ${sinceDay} and a.eased = 0
           and (a.drill_id, a.step_id) in (values ${pairs})

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { attendances } from '../core/attendance';
 import { surfaces } from '../core/place/place';
 
 /*
@@ -151,6 +152,8 @@ export const session = sqliteTable(
     createdAtMs: integer('created_at_ms').notNull(),
     startedAtMs: integer('started_at_ms'),
     finishedAtMs: integer('finished_at_ms'),
+    /** Why it was not held, in a coach's words; null while it is to come, was held, or nobody has said. */
+    notHeld: text('not_held'),
     removedAtMs: integer('removed_at_ms'),
   },
   (t) => [index('session_by_day').on(t.day, t.startTime)],
@@ -166,6 +169,10 @@ export const sessionPlayer = sqliteTable(
       .notNull()
       .references(() => player.id),
     position: integer('position').notNull(),
+    /** Whether they came, as the coach said it; null while nobody has. */
+    attendance: text('attendance', { enum: attendances }),
+    /** When that was said: of who came late or left early, about when that was. */
+    attendanceAtMs: integer('attendance_at_ms'),
   },
   (t) => [
     primaryKey({ columns: [t.sessionId, t.playerId] }),
@@ -198,8 +205,8 @@ export const block = sqliteTable(
 );
 
 /**
- * A player's part in a block: their own step and amount of the dose (null: the block's), their target, whether they sit
- * it out, and whether their cached attempts lag behind the log.
+ * A player's part in a block: their own step and amount of the dose (null: the block's), whether they sit it out,
+ * and whether their cached attempts lag behind the log.
  */
 export const blockPlayer = sqliteTable(
   'block_player',
@@ -210,7 +217,6 @@ export const blockPlayer = sqliteTable(
     playerId: text('player_id')
       .notNull()
       .references(() => player.id),
-    target: real('target'),
     stepId: text('step_id'),
     amount: real('amount'),
     sitsOut: integer('sits_out', { mode: 'boolean' }).notNull().default(false),
@@ -329,6 +335,8 @@ export const decision = sqliteTable(
     nextStepId: text('next_step_id').notNull(),
     target: real('target').notNull(),
     reason: text('reason').notNull(),
+    /** What it was decided on, as JSON (see server/sessions/decisions); null in books of before it was kept. */
+    evidence: text('evidence'),
     /** True when the coach chose otherwise than proposed. */
     overridden: integer('overridden', { mode: 'boolean' }).notNull(),
     decidedAtMs: integer('decided_at_ms').notNull(),
@@ -341,9 +349,9 @@ export const decision = sqliteTable(
 
 /**
  * Facts about this database itself: `epoch` (a new one after a restore, so that devices look again at what is here),
- * `probe` (the last time it was written to, to see that it can be).
+ * `probe` (the last time it was written to, to see that it can be), `records` (that what held blocks were is written down).
  */
 export const databaseFact = sqliteTable('database_fact', {
-  key: text('key', { enum: ['epoch', 'probe'] }).primaryKey(),
+  key: text('key', { enum: ['epoch', 'probe', 'records'] }).primaryKey(),
   value: text('value').notNull(),
 });

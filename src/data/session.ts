@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, gte, inArray, isNull, lt, lte, notInArray, sql } from 'drizzle-orm';
+import type { Attendance } from '@/core/attendance';
 import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema';
@@ -85,11 +86,41 @@ export async function setSessionPlayers(
   sessionId: string,
   playerIds: readonly string[],
 ): Promise<void> {
-  await db.delete(sessionPlayer).where(eq(sessionPlayer.sessionId, sessionId));
+  await db
+    .delete(sessionPlayer)
+    .where(and(eq(sessionPlayer.sessionId, sessionId), notInArray(sessionPlayer.playerId, [...playerIds])));
   if (playerIds.length === 0) return;
   await db
     .insert(sessionPlayer)
-    .values(playerIds.map((playerId, position) => ({ sessionId, playerId, position })));
+    .values(playerIds.map((playerId, position) => ({ sessionId, playerId, position })))
+    .onConflictDoUpdate({
+      target: [sessionPlayer.sessionId, sessionPlayer.playerId],
+      set: { position: sql`excluded.position` },
+    });
+}
+
+/** Who came to sessions, as far as anybody has said. */
+export async function attendanceOf(
+  db: Executor,
+  sessionIds: readonly string[],
+): Promise<{ sessionId: string; playerId: string; attendance: Attendance; atMs: number | null }[]> {
+  return db.all(sql`
+    select session_id as sessionId, player_id as playerId, attendance, attendance_at_ms as atMs
+    from session_player where session_id in (${idList(sessionIds)}) and attendance is not null`);
+}
+
+/** Notes whether players came; null takes it back. */
+export async function setAttendance(
+  db: Executor,
+  sessionId: string,
+  playerIds: readonly string[],
+  attendance: Attendance | null,
+  nowMs: number,
+): Promise<void> {
+  await db
+    .update(sessionPlayer)
+    .set({ attendance, attendanceAtMs: attendance === null ? null : nowMs })
+    .where(and(eq(sessionPlayer.sessionId, sessionId), inArray(sessionPlayer.playerId, [...playerIds])));
 }
 
 export async function blocksOfSessions(db: Executor, ids: readonly string[]): Promise<BlockRow[]> {
@@ -137,16 +168,15 @@ export type BlockPlayerRow = typeof blockPlayer.$inferSelect;
 
 export async function blockPlayers(db: Executor, blockIds: readonly string[]): Promise<BlockPlayerRow[]> {
   if (blockIds.length === 0) return [];
-  type Row = [string, string, number | null, string | null, number | null, number, number];
+  type Row = [string, string, string | null, number | null, number, number];
   const rows = await jsonRows<Row>(
     db,
-    sql`block_id, player_id, target, step_id, amount, sits_out, stale`,
+    sql`block_id, player_id, step_id, amount, sits_out, stale`,
     sql`select * from block_player where block_id in (${idList(blockIds)})`,
   );
-  return rows.map(([blockId, playerId, target, stepId, amount, sitsOut, stale]) => ({
+  return rows.map(([blockId, playerId, stepId, amount, sitsOut, stale]) => ({
     blockId,
     playerId,
-    target,
     stepId,
     amount,
     sitsOut: sitsOut === 1,
@@ -154,7 +184,7 @@ export async function blockPlayers(db: Executor, blockIds: readonly string[]): P
   }));
 }
 
-/** Puts a block's players and their targets; rows of players who left go. */
+/** Puts the parts players have in a block; rows of players who left go. */
 export async function putBlockPlayers(
   db: Executor,
   blockId: string,
@@ -171,7 +201,6 @@ export async function putBlockPlayers(
     .onConflictDoUpdate({
       target: [blockPlayer.blockId, blockPlayer.playerId],
       set: {
-        target: sql`excluded.target`,
         stepId: sql`excluded.step_id`,
         amount: sql`excluded.amount`,
         sitsOut: sql`excluded.sits_out`,

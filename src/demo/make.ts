@@ -1,6 +1,7 @@
 import { monotonicFactory } from 'ulid';
 import type { Book } from '@/drills';
 import { beginBlock, writeBegun } from '@/session/begun';
+import type { HeldAt } from '@/session/held';
 import type { Drill } from '@/drills/types';
 import { newBlock } from '@/session/place-block';
 import { workOf, type PlanBlock } from '@/session/plan';
@@ -115,7 +116,13 @@ async function heldSession(
 ): Promise<number> {
   const context = at(day, weekly.startTime);
   const { id, book, blocks } = await planned(context, weekly, day, placeIds, coming);
-  const events = logOf(context, book, blocks, week, coming, random, ids);
+  const where = {
+    day,
+    place: weekly.place,
+    placeId: placeIds.get(weekly.place)!,
+    coach: coaches[weekly.sport],
+  };
+  const events = logOf(context, book, blocks, where, week, coming, random, ids);
   for (let from = 0; from < events.length; from += maxBatch)
     must(await ingestTouches(context, { events: events.slice(from, from + maxBatch) }));
   const endMs = (events.at(-1)?.atMs ?? context.nowMs) + 60_000;
@@ -196,6 +203,7 @@ function logOf(
   context: Context,
   book: Book,
   blocks: readonly PlanBlock[],
+  where: HeldAt,
   week: number,
   coming: readonly Member[],
   random: Random,
@@ -230,10 +238,11 @@ function logOf(
     const shape = { turns: 1, turnS: Math.round((lastMs - startMs) / 1000), atOnce: coming.length };
     const players = coming.map(({ id, character }) => ({
       id,
+      age: character.form.age,
       target: null,
       ball: character.form.stage ?? null,
     }));
-    const text = writeBegun(beginBlock(book, block, players, shape));
+    const text = writeBegun(beginBlock(book, block, players, shape, where));
     drafts.push({ ...clock, kind: 'begun', text, atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'start', atMs: startMs, monoMs: startMs - context.nowMs });
     drafts.push({ ...clock, kind: 'end', atMs: lastMs + 500, monoMs: lastMs + 500 - context.nowMs });

@@ -187,6 +187,8 @@ export interface Step {
   readonly measure: Measure;
   readonly gate: Gate;
   readonly gateOrigin: Origin;
+  /** Marks of ages, where they are said and not worked out from the gate. */
+  readonly marks?: Partial<Readonly<Record<AgeBand, Gate>>>;
   readonly doses: Readonly<Record<AgeBand, Dose>>;
   readonly doseOrigin: Origin;
   /** Seconds from one touch to the next. */

@@ -2,6 +2,7 @@ import { putIntoOneFile } from '@/data/client';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { requestContext } from './context';
+import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
 
 /** Requests that are under way when the server is ended have so long, milliseconds. Ours. */
@@ -14,6 +15,7 @@ const longestEndMs = 3000;
 export async function openOrEnd(): Promise<void> {
   try {
     const { db } = await requestContext();
+    await upgradeRecords(db);
     refreshSoon(db);
     for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const)
       process.once(signal, () => {

@@ -11,13 +11,14 @@ const block = {
   own: [{ playerId: 'p', stepId: step.id, amount: 7, out: false }],
 };
 const players = [
-  { id: 'p', target: 20, ball: 'orange' },
-  { id: 'q', target: null, ball: null },
+  { id: 'p', age: 11, target: 20, ball: 'orange' },
+  { id: 'q', age: 5, target: null, ball: null },
 ];
+const at = { day: '2026-11-26', place: 'Hall', placeId: null, coach: 'Kit' };
 const shape = { turns: 1, turnS: 90, atOnce: 2 };
 
 test('a record says what the block is for everybody, and is read as it was written', () => {
-  const begun = beginBlock(plainBook, block, players, shape);
+  const begun = beginBlock(plainBook, block, players, shape, at);
   expect(readBegun(writeBegun(begun))).toEqual(begun);
   expect(begun.players).toEqual([
     { playerId: 'p', stepId: step.id, amount: 7, out: false, target: 20, ball: 'orange' },
@@ -26,7 +27,7 @@ test('a record says what the block is for everybody, and is read as it was writt
 });
 
 test('what was begun stays, whatever becomes of the plan and the schools', () => {
-  const begun = beginBlock(plainBook, block, players, shape);
+  const begun = beginBlock(plainBook, block, players, shape, at);
   const elsewhere = plainBook.step('palm-up-bounce', 'row-20')!;
   const changed = {
     ...block,
@@ -55,7 +56,7 @@ test('of several records the one with the lowest id holds; what cannot be read i
       id: `01ARZ3NDEKTSV4RRFFQ69G5F${id}0`,
       playerId: null,
       kind: 'begun',
-      text: writeBegun({ ...beginBlock(plainBook, block, players, shape), stepId }),
+      text: writeBegun({ ...beginBlock(plainBook, block, players, shape, at), stepId }),
     });
   const broken = { ...record(1, 'x'), text: '{"drillId":' };
   expect(begunOf([record(3, 'later'), record(2, 'first'), broken])!.stepId).toBe('first');
@@ -69,9 +70,9 @@ test.each([
   'null',
   '{}',
   '{"drillId":"x"}',
-  JSON.stringify({ ...beginBlock(plainBook, block, players, shape), dose: { kind: 'constructor' } }),
-  JSON.stringify({ ...beginBlock(plainBook, block, players, shape), players: [null] }),
-  JSON.stringify({ ...beginBlock(plainBook, block, players, shape), scoring: { zones: { x: 'y' } } }),
+  JSON.stringify({ ...beginBlock(plainBook, block, players, shape, at), dose: { kind: 'constructor' } }),
+  JSON.stringify({ ...beginBlock(plainBook, block, players, shape, at), players: [null] }),
+  JSON.stringify({ ...beginBlock(plainBook, block, players, shape, at), scoring: { zones: { x: 'y' } } }),
 ])('%j is no record', (text) => expect(readBegun(text)).toBeNull());
 
 test('whatever a device sends as a record, it is read or it is none', () => {
@@ -90,10 +91,12 @@ test('the longest record there is fits into an event', () => {
     block,
     Array.from({ length: 12 }, (_, n) => ({
       id: `01ARZ3NDEKTSV4RRFFQ69G5F${10 + n}`,
+      age: 5 + n,
       target: 123.5,
       ball: 'yellow',
     })),
     shape,
+    at,
   );
   const parts = Array.from({ length: 16 }, () => ({ name: 'x'.repeat(60), partS: 120, sides: 2 as const }));
   const long = {

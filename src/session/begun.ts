@@ -1,9 +1,11 @@
 import type { Dose } from '@/core/dose/dose';
 import { doseProblems, isDoseKind } from '@/core/dose/limits';
 import type { TouchEvent } from '@/core/counting/event';
+import { liveEvents } from '@/core/counting/live';
 import { fingerprint } from '@/core/fingerprint';
 import { amountOf } from '@/core/dose/amount';
 import type { Book } from '@/drills/book';
+import { heldUnder, isHeld, type Held, type HeldAt } from './held';
 import type { Scoring } from './scoring';
 import { workOf, type OwnWork, type PlanBlock } from './plan';
 import type { Zone } from '@/drills/types';
@@ -28,46 +30,51 @@ export interface Begun extends Pick<
   readonly turns: number;
   readonly turnS: number;
   readonly atOnce: number;
+  /** What it was held under; null in records of an earlier version that nobody has completed. */
+  readonly held: Held | null;
 }
 
 /** A block under what it was when it was begun; the very same block while it was not. */
 export function asBegun<B extends PlanBlock>(block: B, begun: Begun | null): B {
   if (!begun) return block;
-  const { drillId, stepId, dose, changes, stations, setting, scoring, players } = begun;
+  const { drillId, stepId, dose, changes, stations, setting, scoring, held, players } = begun;
   const own = players.map(({ playerId, stepId: step, amount, out }) => ({
     playerId,
     stepId: step,
     amount,
     out,
   }));
-  return { ...block, drillId, stepId, dose, changes, stations, setting, scoring, own };
+  return { ...block, drillId, stepId, dose, changes, stations, setting, scoring, held, own };
 }
 
 /** What a player brings into a block that is being begun. */
 export interface BeginsWith {
   readonly id: string;
+  readonly age: number;
   readonly target: number | null;
   readonly ball: string | null;
 }
 
-/** What a block is as it is being begun: everybody's own part in it, and the points of every step they stand on. */
+/** What a block is as it is being begun: everybody's own part in it, the points of every step of its ladder, and its marks. */
 export function beginBlock(
   book: Book,
   block: PlanBlock,
   players: readonly BeginsWith[],
   shape: Pick<Begun, 'turns' | 'turnS' | 'atOnce'>,
+  at: HeldAt,
 ): Begun {
   const { drillId, stepId, dose, changes, stations, setting } = block;
-  const works = players.flatMap(({ id, ...rest }) => {
+  const works = players.flatMap(({ id, target, ball }) => {
     const work = workOf(book, block, id);
-    return work ? [{ id, work, ...rest }] : [];
+    return work ? [{ id, work, target, ball }] : [];
   });
-  const zones = Object.fromEntries(
-    works.flatMap(({ work: { step } }) => (step.zones ? [[step.id, step.zones]] : [])),
-  );
+  // On court a player can be moved to any step of the ladder.
+  const steps = works.flatMap(({ work }) => work.drill.steps);
+  const zones = Object.fromEntries(steps.flatMap(({ id, zones: own }) => (own ? [[id, own]] : [])));
   return {
     ...{ drillId, stepId, dose, changes, stations, setting, ...shape },
     scoring: { zones, bounceRule: book.drill(drillId)?.bounceRule ?? null },
+    held: heldUnder(book, drillId, players, at),
     players: works.map(({ id, work, target, ball }) => ({
       playerId: id,
       stepId: block.own.find((one) => one.playerId === id)?.stepId ?? work.step.id,
@@ -107,7 +114,8 @@ export function readBegun(text: string | null | undefined): Begun | null {
     isScoring(scoring) &&
     Array.isArray(players) &&
     players.every(isPlayer);
-  return sound ? (one as Begun) : null;
+  if (!sound) return null;
+  return { ...(one as Begun), held: isHeld(one.held) ? one.held : null };
 }
 
 const isDose = (dose: unknown): dose is Dose =>
@@ -141,18 +149,37 @@ const read = new WeakMap<TouchEvent, Begun | null>();
 
 /**
  * What a block was begun as; null while it was not. Where two devices have begun it, the record with the lowest id
- * holds; the server takes no second one that means something else.
+ * holds; the server takes no second one that means something else. What an earlier version did not write down is said by
+ * a later record. A correction that stands takes the place of all before it.
  */
 export function begunOf(blockEvents: Iterable<TouchEvent>): Begun | null {
-  let first: { readonly id: string; readonly begun: Begun } | null = null;
+  const records: TouchEvent[] = [];
+  let corrected = false;
   for (const event of blockEvents) {
-    const { kind, id, text } = event;
-    if (kind !== 'begun' || (first && first.id <= id)) continue;
-    const begun = read.has(event) ? read.get(event)! : readBegun(text);
-    read.set(event, begun);
-    if (begun) first = { id, begun };
+    if (event.playerId !== null || !isRecord(event)) continue;
+    records.push(event);
+    corrected ||= event.kind === 'correct';
   }
-  return first?.begun ?? null;
+  if (records.length === 0) return null;
+  const standing = corrected ? liveEvents(records) : records.sort((a, b) => (a.id < b.id ? -1 : 1));
+  return standing.reduce<Begun | null>((begun, event) => {
+    const one = event.kind === 'undo' ? null : recordIn(event);
+    if (!one) return begun;
+    if (!begun || event.kind === 'correct') return one;
+    return begun.held || !one.held ? begun : { ...begun, held: one.held };
+  }, null);
+}
+
+/** Can an event say what a block is, or take back what was said? */
+export const isRecord = ({ kind }: TouchEvent): boolean =>
+  kind === 'begun' || kind === 'correct' || kind === 'undo';
+
+function recordIn(event: TouchEvent): Begun | null {
+  const known = read.get(event);
+  if (known !== undefined) return known;
+  const begun = readBegun(event.text);
+  read.set(event, begun);
+  return begun;
 }
 
 /** The part of a plan that makes a player's count what it is: drill, step and changes, under one short name. */

@@ -57,6 +57,8 @@ export function goalsOf(
  * proportion of their own dose to that one, and never less than what a row asks for. What is done today does not move it.
  */
 export function markFor(step: Step, band: AgeBand): Gate {
+  const said = step.marks?.[band];
+  if (said) return said;
   const [own, written] = [step.doses[band], step.doses['13-16']];
   const { result, days } = step.gate;
   const inProportion = (given: number, full: number): Gate => ({

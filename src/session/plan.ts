@@ -7,6 +7,7 @@ import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
+import { drillAsHeld, type Held } from './held';
 import type { Scoring } from './scoring';
 import type { Book } from '@/drills/book';
 import { changedDose, changedLoad } from '@/drills/changes';
@@ -43,6 +44,8 @@ export interface PlanBlock {
   readonly own: readonly OwnWork[];
   /** How points were given when it was begun; left out while the drill says it. */
   readonly scoring?: Scoring;
+  /** What it was held under; left out while it was not begun. */
+  readonly held?: Held | null;
 }
 
 /** A block as it is before anything is put on it. */
@@ -85,7 +88,8 @@ function ownOf({ own }: PlanBlock, playerId: string): OwnWork | undefined {
 
 /** A player's own step and dose in a block; the block's where theirs does not fit into it. Undefined for an unknown drill. */
 export function workOf(book: Book, block: PlanBlock, playerId?: string): Work | undefined {
-  const drill = book.drill(block.drillId, playerId);
+  const now = book.drill(block.drillId, playerId);
+  const drill = now && block.held ? drillAsHeld(now, block.held, block.scoring, playerId) : now;
   const shared = drill?.steps.find((step) => step.id === block.stepId);
   if (!drill || !shared) return undefined;
   const own = playerId === undefined ? undefined : ownOf(block, playerId);

@@ -51,9 +51,10 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
   if (corrects ? !isUlid(e.ref) : e.ref !== null)
     return 'ref must be a ULID on an undo or a fix and null on all else';
   if (e.kind === 'fix' && e.value === null) return 'value must be the right result on a fix';
-  const longest = e.kind === 'begun' ? longestRecord : longestText;
+  const records = recordKinds.includes(e.kind as never);
+  const longest = records ? longestRecord : longestText;
   if (!isText(e.text, longest)) return `text must be null or at most ${longest} whole letters`;
-  if (e.kind === 'begun' && !e.text) return 'text must say what the block is, where it is begun';
+  if (records && !e.text) return `text must say what the block is on a ${String(e.kind)}`;
   if (!isText(e.under)) return 'under must be null or a fingerprint';
   if (!isText(e.by)) return `by must be null or a name of at most ${longestText} whole letters`;
   if (!isWhole(e.atMs, 0, nowMs + mostAheadMs)) return `atMs must be UTC milliseconds, ${notAhead}`;

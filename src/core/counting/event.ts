@@ -15,8 +15,11 @@ export const clockKinds = ['start', 'pause', 'end'] as const;
  * takes it back in (0), `swap` changes places with the block named in `text`.
  */
 export const courtKinds = ['skip', 'back', 'extend', 'share', 'out', 'swap'] as const;
-/** What a block is when it is begun, in `text`: from then on it is read from here, whatever becomes of the plan. */
-export const recordKinds = ['begun'] as const;
+/**
+ * What a block is when it is begun, in `text`: from then on it is read from here, whatever becomes of the plan. A
+ * `correct` says afterwards what it really was.
+ */
+export const recordKinds = ['begun', 'correct'] as const;
 /** Corrections name an event in `ref`: an undo takes it back, a fix gives its attempt another result. */
 export const correctionKinds = ['undo', 'fix'] as const;
 export const eventKinds = [
@@ -38,7 +41,7 @@ export type EventKind = (typeof eventKinds)[number];
 
 /** Longest text an event carries, letters; and what a block is, for a dozen players. */
 export const longestText = 200;
-export const longestRecord = 8000;
+export const longestRecord = 16_000;
 
 /**
  * One line of the log of a session. The log only ever grows: taking a touch back is another event.

@@ -32,12 +32,15 @@ export function recordOf(view: CourtView, book: Book, blockId: string): string |
   const block = view.blocks.find((one) => one.id === blockId);
   if (!block) return null;
   const { turns, turnS, atOnce } = block;
-  const coming = view.players.map(({ id, stage = null }) => ({
+  const coming = view.players.map(({ id, age, stage = null }) => ({
     id,
+    age,
     ball: stage,
     target: block.players.find((one) => one.playerId === id)?.target ?? null,
   }));
-  return writeBegun(beginBlock(book, block, coming, { turns, turnS, atOnce }));
+  const { day = '', placeName = '', placeId = null, coach } = view.session;
+  const at = { day, place: placeName, placeId, coach };
+  return writeBegun(beginBlock(book, block, coming, { turns, turnS, atOnce }, at));
 }
 
 /** What a player does in a block, by its fingerprint; null for a block that is not in the view. */

@@ -18,6 +18,10 @@ export interface CourtView {
     readonly coach: string;
     readonly revision: number;
     readonly title?: string;
+    /** When and where it is held; a helper's page is not told. */
+    readonly day?: string;
+    readonly placeName?: string;
+    readonly placeId?: string | null;
   };
   readonly players: readonly CourtPlayer[];
   readonly blocks: readonly RunBlock[];

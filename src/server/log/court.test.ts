@@ -200,8 +200,9 @@ describe('a plan that changes under a device that counts', () => {
         beginBlock(
           plainBook,
           block,
-          at.playerIds.map((id) => ({ id, target: 20, ball: null })),
+          at.playerIds.map((id) => ({ id, age: 11, target: 20, ball: null })),
           { turns: 1, turnS: 100, atOnce: 2 },
+          { day: '2026-11-26', place: 'Hall', placeId: null, coach: '' },
         ),
       ),
     });

@@ -1,8 +1,9 @@
-import { begunOf, readBegun, underOf, type Begun } from '@/session/begun';
+import { begunOf, isRecord, readBegun, underOf, type Begun } from '@/session/begun';
 import { isMadeUnder, type TouchEvent } from '@/core/counting/event';
+import { groupBy } from '@/core/group-by';
 import { done, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
-import { appendEvents, begunRecords, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
+import { appendEvents, recordEvents, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
 import { startSessionsOf } from '@/data/session';
 import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type Batch, type RefusedEvent } from '@/schemas/touches';
@@ -56,20 +57,13 @@ async function refusals(
 ): Promise<RefusedEvent[]> {
   const [works, records, known] = await Promise.all([
     blockWorks(tx, blockIds, sessionId),
-    begunRecords(tx, blockIds),
+    recordEvents(tx, blockIds),
     storedAs(
       tx,
       events.map((event) => event.id),
     ),
   ]);
-  const begun = new Map<string, Begun>();
-  const learn = (blockId: string, one: Begun | null) => {
-    if (one && !begun.has(blockId)) begun.set(blockId, one);
-  };
-  for (const { blockId, text } of records) learn(blockId, readBegun(text));
-  // What is begun in this batch is what its other events were made under.
-  const fresh = events.filter((event) => event.kind === 'begun').sort((a, b) => (a.id < b.id ? -1 : 1));
-  for (const event of fresh) learn(event.blockId, begunOf([event]));
+  const begun = recordsByBlock(records, events);
   const stored = new Map(known.map((event) => [event.id, contentsOf(event)]));
 
   return events.flatMap<RefusedEvent>((event, index) => {
@@ -83,12 +77,14 @@ async function refusals(
     if (event.kind === 'begun') {
       const one = readBegun(event.text);
       if (!one) return refuse('unsound', 'does not say what the block is');
-      return agrees(one, begun.get(event.blockId)!)
+      return agrees(one, begun.get(event.blockId)![0])
         ? []
         : refuse('plan', 'begins a block that was begun under another plan');
     }
+    if (event.kind === 'correct' && !readBegun(event.text))
+      return refuse('unsound', 'does not say what the block was');
     const binds = isMadeUnder(event.kind) || event.kind === 'undo';
-    if (event.under && binds && event.under !== expected(work, begun, event))
+    if (event.under && binds && !expected(work, begun.get(event.blockId), event).includes(event.under))
       return refuse('plan', 'was made under another plan of its block');
     return [];
   });
@@ -110,14 +106,35 @@ const contentsOf = (e: TouchEvent): string =>
     e.device,
   ]);
 
-/** What a player does in a block, as it was begun or, before that, as it is planned. */
-function expected(work: BlockWork, begun: ReadonlyMap<string, Begun>, event: TouchEvent): string {
-  const record = begun.get(event.blockId);
-  if (record) return underOf({ ...record, own: record.players }, event.playerId);
+/** What a block was begun as, and what it was corrected to where it was. */
+type Records = readonly [first: Begun, now: Begun];
+
+/**
+ * The records of blocks. What is begun in a batch is what its other events were made under; a record that is stored
+ * stands before one that comes.
+ */
+function recordsByBlock(
+  stored: readonly TouchEvent[],
+  coming: readonly TouchEvent[],
+): ReadonlyMap<string, Records> {
+  const records = groupBy([...stored, ...coming.filter(isRecord)], (event) => event.blockId);
+  const before = groupBy(stored, (event) => event.blockId);
+  const begun = ({ kind }: TouchEvent) => kind === 'begun';
+  return new Map(
+    [...records].flatMap(([blockId, all]) => {
+      const first = begunOf((before.get(blockId) ?? []).filter(begun)) ?? begunOf(all.filter(begun));
+      return first ? [[blockId, [first, begunOf(all) ?? first]] as const] : [];
+    }),
+  );
+}
+
+/** What a player does in a block: as it was begun or corrected or, before that, as it is planned. */
+function expected(work: BlockWork, records: Records | undefined, event: TouchEvent): string[] {
+  if (records) return records.map((record) => underOf({ ...record, own: record.players }, event.playerId));
   const own = [...work.players].flatMap(([playerId, stepId]) =>
     stepId === null ? [] : [{ playerId, stepId, amount: null, out: false }],
   );
-  return underOf({ ...work, own }, event.playerId);
+  return [underOf({ ...work, own }, event.playerId)];
 }
 
 /** Do two records of one block mean the same for everybody's counts? */

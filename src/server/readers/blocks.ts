@@ -1,10 +1,10 @@
-import { asBegun, readBegun, type Begun } from '@/session/begun';
+import { asBegun, begunOf, type Begun } from '@/session/begun';
 import type { PlanBlock } from '@/session/plan';
 import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';
 import type { Executor } from '@/data/database';
-import { begunRecords } from '@/data/log';
+import { recordEvents } from '@/data/log';
 import {
   blockPlayers,
   blocksByIds,
@@ -55,14 +55,15 @@ export async function plannedBlocksByIds(db: Executor, ids: readonly string[]): 
   return withPlayers(db, await blocksByIds(db, ids));
 }
 
-/** What blocks were when they were begun, by id; those that were not are left out. */
+/** What blocks were when they were begun, or what they were corrected to, by id; those that were not are left out. */
 export async function begunBlocks(db: Executor, ids: readonly string[]): Promise<Map<string, Begun>> {
-  const begun = new Map<string, Begun>();
-  for (const { blockId, text } of await begunRecords(db, ids)) {
-    const one = begun.has(blockId) ? null : readBegun(text);
-    if (one) begun.set(blockId, one);
-  }
-  return begun;
+  const records = groupBy(await recordEvents(db, ids), (event) => event.blockId);
+  return new Map(
+    [...records].flatMap(([id, events]) => {
+      const begun = begunOf(events);
+      return begun ? [[id, begun] as const] : [];
+    }),
+  );
 }
 
 const underRecords = async <B extends PlannedRow>(db: Executor, blocks: readonly B[]): Promise<B[]> => {

@@ -1,4 +1,5 @@
 import type { Book } from '@/drills';
+import { ageIn } from '@/session/held';
 import { markFor } from '@/session/goals';
 import { ageBandOf } from '@/drills/age-band';
 import { workOnCourt } from '@/session/on-court';
@@ -41,7 +42,8 @@ export function judgedSteps(
   return blocks.flatMap((block) =>
     players.flatMap((player) => {
       const work = judgedWork(book, block, player, counted);
-      return work ? [judgedStep(judgedKey(block.id, player.id), player, work)] : [];
+      const then = { ...player, age: ageIn(block, player) };
+      return work ? [judgedStep(judgedKey(block.id, player.id), then, work)] : [];
     }),
   );
 }

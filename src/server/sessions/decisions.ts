@@ -1,5 +1,7 @@
 import { stepAfter } from '@/drills';
+import { decidedOn, writeEvidence } from '@/session/evidence';
 import { goalsOf, judgedOn } from '@/session/goals';
+import { ageIn } from '@/session/held';
 import { nextTargets } from '@/core/skill/next-target';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn } from '@/data/results';
@@ -42,7 +44,8 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
 
     const ids = [...new Set(decisions.map((decision) => decision.playerId))];
     const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, context.today));
-    const counted = countedOn(await attemptsOfBlocks(tx, blockIds));
+    const attempts = await attemptsOfBlocks(tx, blockIds);
+    const counted = countedOn(attempts);
     const evidence = await evidenceOn(
       tx,
       judgedSteps(book, [...blocks.values()], players, counted),
@@ -64,10 +67,15 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       );
     const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
       const player = players.find((one) => one.id === playerId)!;
-      const work = judgedWork(book, blocks.get(blockId)!, player, counted)!;
+      const block = blocks.get(blockId)!;
+      const work = judgedWork(book, block, player, counted)!;
       const { drill, step } = work;
       const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
-      const { byDefault } = nextTargets(judgedOn(drill, step, goalsOf(work, player.age), shown));
+      const judged = judgedOn(drill, step, goalsOf(work, ageIn(block, player)), shown);
+      const { byDefault } = nextTargets(judged);
+      const results = attempts
+        .filter((one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id)
+        .map((one) => one.result);
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(drill, step.id, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
@@ -80,6 +88,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
         nextStepId,
         target,
         reason,
+        evidence: writeEvidence(decidedOn(judged, byDefault, results)),
         overridden,
         decidedAtMs,
       };

@@ -16,9 +16,10 @@ import {
   type SessionRow,
 } from '@/data/session';
 import { getPlace } from '@/data/places';
-import { getPlayers, placesOf } from '@/data/squad';
+import { getPlayers } from '@/data/squad';
 import { write } from '@/data/write';
 import type { Context } from '../context';
+import { completeRecords } from '../log/complete-records';
 import { refreshAttempts } from '../log/results';
 import { check } from '@/schemas/check';
 import { plannedBlocks } from '../readers/blocks';
@@ -118,27 +119,19 @@ export async function loadPlan({ db }: Context, id: string): Promise<Outcome<Pla
   });
 }
 
-/**
- * Each player's part in each block: their own step and amount, whether they sit it out, and their own target, which is
- * what was decided the last time they were judged on that step.
- */
+/** Each player's part in each block: their own step and amount, and whether they sit it out. */
 async function putParts(
   tx: Executor,
   book: Book,
   playerIds: readonly string[],
   blocks: readonly PlanBlock[],
 ): Promise<void> {
-  const places = await placesOf(tx, playerIds);
   for (const block of blocks) {
     const parts = playerIds.map((playerId) => {
       const own = block.own.find((one) => one.playerId === playerId);
       const stepId = workOf(book, block, playerId)!.step.id;
-      const place = places.find(
-        (one) => one.playerId === playerId && one.drillId === block.drillId && one.stepId === stepId,
-      );
       return {
         playerId,
-        target: place?.target ?? null,
         stepId: own ? stepId : null,
         amount: own?.amount ?? null,
         sitsOut: own?.out ?? false,
@@ -233,6 +226,8 @@ export async function finishSession(context: Context, id: string): Promise<Outco
   const ended = await write(context.db, async (tx) => {
     if (!(await getSession(tx, id))) return unknownSession;
     await updateSession(tx, id, { state: 'finished', finishedAtMs: context.nowMs });
+    // What a helper counted in a block nobody began is written down as it is planned now.
+    await completeRecords(tx, id);
     return done(null);
   });
   if (ended.ok) await refreshAttempts(context.db);

@@ -1,4 +1,6 @@
 import { stepAfter } from '@/drills';
+import { decidedOn, differs, readEvidence, type DecidedOn } from '@/session/evidence';
+import { ageIn } from '@/session/held';
 import { goalsOf, judgedOn, markFor } from '@/session/goals';
 import { ageBandOf } from '@/drills/age-band';
 import type { PlanBlock } from '@/session/plan';
@@ -46,6 +48,8 @@ export interface ReviewLine {
     readonly verdict: Verdict;
     readonly target: number;
     readonly overridden: boolean;
+    /** What it was decided on, where that is no longer what there is: counts were put right since. */
+    readonly was: DecidedOn | null;
   } | null;
 }
 
@@ -91,7 +95,8 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       const work = judgedWork(book, block, player, counted);
       if (!own || !work) return [];
       const { drill, step, dose } = work;
-      const goals = goalsOf(work, player.age);
+      const age = ageIn(block, player);
+      const goals = goalsOf(work, age);
       const gate = goals.mark;
       // Touches are of the whole block; bests and attempts of the step they were made on.
       const onStep = own.filter((attempt) => attempt.stepId === step.id);
@@ -100,26 +105,31 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       const bestBefore = shown?.bestBefore ?? null;
       const lead = (verdict: Verdict) => {
         const next = stepAfter(drill, step.id, verdict);
-        return { stepId: next.id, target: markFor(next, ageBandOf(player.age)).result };
+        return { stepId: next.id, target: markFor(next, ageBandOf(age)).result };
       };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
+      const judged = judgedOn(drill, step, goals, shown);
+      const proposed = nextTargets(judged);
+      const results = onStep.map((attempt) => attempt.result);
+      const on = readEvidence(decided?.evidence ?? null);
+      const was = on && differs(on, decidedOn(judged, proposed.byDefault, results)) ? on : null;
       return [
         {
           playerId,
           stepId: step.id,
           dose,
           gate,
-          tally: { ...summary, results: onStep.map((attempt) => attempt.result) },
+          tally: { ...summary, results },
           reported: own.filter((attempt) => attempt.reported).length,
           fixed: own.filter((attempt) => attempt.fixed).length,
           remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
           bestBefore,
           bestEver:
             summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
-          ...nextTargets(judgedOn(drill, step, goals, shown)),
+          ...proposed,
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
-            ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden }
+            ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden, was }
             : null,
         },
       ];

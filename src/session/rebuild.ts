@@ -1,0 +1,71 @@
+import { forEverybody } from '@/core/counting/conditions';
+import type { TouchEvent } from '@/core/counting/event';
+import { tally, type Attempt } from '@/core/counting/tally';
+import { groupBy } from '@/core/group-by';
+import type { Begun } from './begun';
+import type { Held, HeldStep } from './held';
+import { easedOnCourt } from './on-court';
+
+/** A record that says all that results are made of. */
+export type WholeRecord = Begun & { readonly held: Held };
+
+/** One attempt of a player in a block, on the step it was made on, counted as that step was measured then. */
+export interface HeldAttempt extends Pick<
+  Attempt,
+  'number' | 'result' | 'touches' | 'drops' | 'startedMs' | 'touchingMs' | 'reported'
+> {
+  readonly playerId: string;
+  readonly drillId: string;
+  readonly stepId: string;
+  /** Local ISO. */
+  readonly day: string;
+  /** Made under an easing: it stands for no best and no mark. */
+  readonly eased: boolean;
+  /** Put right afterwards. */
+  readonly fixed: boolean;
+  /** How the ball came, and which one, where that was changed on court. */
+  readonly feed: string | null;
+  readonly ball: string | null;
+}
+
+/**
+ * Everybody's attempts in a block, from its log alone: its record says what was counted, and its events what happened.
+ * The drills as they are now are not asked, so that changing one changes nothing that was done.
+ * @param record what the block was held under; the last one that stands in its log
+ * @param events all events of the block
+ */
+export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): HeldAttempt[] {
+  // What was adjusted for everybody in the block is part of each player's own log.
+  const forAll = forEverybody(events);
+  return [...groupBy(events, (event) => event.playerId)].flatMap(([playerId, own]) => {
+    const step = playerId === null ? undefined : stepOf(record, playerId);
+    if (playerId === null || !step) return [];
+    const ladder = ladderOf(record, playerId);
+    return tally([...forAll, ...own], step.measure).attempts.map((attempt) => {
+      const { number, result, touches, drops, startedMs, touchingMs, reported, fixed, conditions } = attempt;
+      const moved = ladder.find((one) => one.id === conditions.stepId);
+      return {
+        playerId,
+        drillId: record.drillId,
+        stepId: (moved ?? step).id,
+        day: record.held.day,
+        ...{ number, result, touches, drops, startedMs, touchingMs, reported },
+        eased: easedOnCourt(record.changes, conditions),
+        fixed: fixed !== null,
+        feed: conditions.feed,
+        ball: conditions.ball,
+      };
+    });
+  });
+}
+
+const ladderOf = ({ held }: WholeRecord, playerId: string): readonly HeldStep[] =>
+  held.own[playerId] ?? held.ladder;
+
+/** The step a player worked on when the block was begun; the block's own for who came later. */
+function stepOf(record: WholeRecord, playerId: string): HeldStep | undefined {
+  const ladder = ladderOf(record, playerId);
+  const own = record.players.find((one) => one.playerId === playerId)?.stepId;
+  const shared = ladder.find((one) => one.id === record.stepId);
+  return ladder.find((one) => one.id === own && one.measure === shared?.measure) ?? shared;
+}
