@@ -81,6 +81,14 @@ export async function recordEvents(db: Executor, blockIds: readonly string[]): P
   return rows.map(toEvent);
 }
 
+/** The blocks of a session in which anything was logged: those that were held. */
+export async function loggedBlocks(db: Executor, sessionId: string): Promise<string[]> {
+  const rows = await db.all<{ id: string }>(sql`
+    select b.id from block b where b.session_id = ${sessionId}
+      and exists (select 1 from touch_event e where e.block_id = b.id) order by b.position`);
+  return rows.map((row) => row.id);
+}
+
 /** Held blocks whose log does not say all of what they were, and when the first thing happened in them. */
 export async function unrecordedBlocks(
   db: Executor,

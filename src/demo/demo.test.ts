@@ -1,6 +1,11 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
+import { groupBy } from '@/core/group-by';
 import { seededRandom } from '@/core/random';
+import { eventsOfBlocks } from '@/data/log';
+import { attempt } from '@/data/schema';
+import { begunOf } from '@/session/begun';
+import { attemptsOf, type WholeRecord } from '@/session/rebuild';
 import { scratch } from '@/server/testing/scratch';
 import { squadView } from '@/server/views/squad';
 import { todayView } from '@/server/views/today';
@@ -38,6 +43,22 @@ test('it has nine players of both sports, sessions today, and something left to 
   expect(today.sessions.length).toBeGreaterThanOrEqual(2);
   expect(today.last[0]!.state).toBe('finished');
   expect(today.sessions.every((session) => session.blocks.length >= 5)).toBe(true);
+  close();
+});
+
+test('every result of it can be worked out from the log alone, without a drill being asked', async () => {
+  const { context, close } = await scratch();
+  await makeDemo(context.db, options);
+  const kept = await context.db.select().from(attempt);
+  const blocks = [...new Set(kept.map((one) => one.blockId))];
+  const log = groupBy(await eventsOfBlocks(context.db, blocks), (event) => event.blockId);
+  const rebuilt = [...log].flatMap(([blockId, events]) =>
+    attemptsOf(begunOf(events) as WholeRecord, events).map((one) => ({ blockId, ...one })),
+  );
+  const inOrder = (rows: readonly (typeof kept)[number][]) =>
+    rows.map((row) => JSON.stringify(row, Object.keys(row).sort())).sort();
+  expect(kept.length).toBeGreaterThan(300);
+  expect(inOrder(rebuilt)).toEqual(inOrder(kept));
   close();
 });
 

@@ -83,7 +83,7 @@ test('plan, run and review of the same session tell the same story', async () =>
   const review = (await sessionReviewView(context, held!.id))!;
   expect(run.blocks.map((block) => block.id)).toEqual(plan.blocks.map((block) => block.id));
   expect(review.blocks.map((block) => block.id)).toEqual(plan.blocks.map((block) => block.id));
-  expect([...plan.counted].sort()).toEqual(plan.blocks.map((block) => block.id).sort());
+  expect([...plan.held].sort()).toEqual(plan.blocks.map((block) => block.id).sort());
   for (const [index, block] of review.blocks.entries())
     for (const line of block.lines) {
       const player = run.blocks[index]!.players.find((one) => one.playerId === line.playerId)!;

@@ -241,7 +241,7 @@ describe('the plan screen', () => {
     );
   });
 
-  test('a warning says how grave it is, where it comes from, and offers its mend unless the block has counts', () => {
+  test('a warning says how grave it is, where it comes from, and offers its mend unless the block was held', () => {
     const warning: Warning = {
       rule: 'load caps',
       severity: 'caution',
@@ -253,8 +253,8 @@ describe('the plan screen', () => {
       origin: 'memory',
       source: 'a handbook',
     };
-    const list = (counted: readonly string[]) =>
-      words(<CareList warnings={[warning]} counted={counted} onMend={() => undefined} />);
+    const list = (held: readonly string[]) =>
+      words(<CareList warnings={[warning]} held={held} onMend={() => undefined} />);
     expect(list([])).toBe(
       'Care Too many landings. (load caps; published, written down from memory: a handbook) Shorten it',
     );

@@ -3,6 +3,7 @@ import type { Book } from '@/drills';
 import { findChange } from '@/drills/changes';
 import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
+import { daySchema } from './day';
 import { doseSchema } from './dose';
 import { settingSchema } from './setting';
 
@@ -22,13 +23,7 @@ const fields = {
     .trim()
     .required('Title is empty: give the session a name, such as Thursday group.')
     .max(80, 'Title is too long: use at most 80 letters.'),
-  day: string()
-    .required('Day is empty: choose a day.')
-    .matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'Day must be a date, such as 2026-11-26.')
-    .test('real', 'Day is not in the calendar: choose a day that exists.', (day) => {
-      const date = new Date(`${day}T00:00:00Z`);
-      return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(day ?? '');
-    }),
+  day: daySchema,
   startTime: string()
     .required('Start is empty: type a time, such as 16:30.')
     .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'Start must be a time, such as 16:30.'),

@@ -6,6 +6,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { getSession } from '@/data/session';
 import { getPlayer } from '@/data/squad';
+import { upgradeRecords } from './log/complete-records';
 import { refreshAttempts } from './log/results';
 import { loadPlan, savePlan } from './sessions/sessions';
 import { value } from './testing/scratch';
@@ -83,6 +84,60 @@ test('plans, counts, decisions and targets of the first version are all there, a
     revision: 2,
     blocks: plan.blocks,
   });
+  db.$client.close();
+});
+
+test('a book of before records were whole: what was held is written down, and later changes leave it alone', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'records.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(5) });
+  const dose = { kind: 'row', target: 20, capS: 120 };
+  const half = JSON.stringify({
+    ...{
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      dose,
+      changes: ['walking'],
+      stations: 1,
+      setting: null,
+    },
+    ...{ scoring: { zones: {}, bounceRule: null }, turns: 1, turnS: 60, atOnce: 1 },
+    players: [{ playerId: player, stepId: 'row-20', amount: 15, out: false, target: 18, ball: null }],
+  });
+  const event = (n: number, kind: string, who: string | null, text: string | null = null) =>
+    sql`insert into touch_event (id, block_id, player_id, kind, attempt, text, at_ms, mono_ms, device)
+        values (${id(10 + n)}, ${block}, ${who}, ${kind}, 1, ${text}, ${n * 600}, ${n * 600}, 'old')`;
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2017, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+    sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${block}, ${session}, 0, 'palm-up-bounce', 'row-20', ${JSON.stringify(dose)})`,
+    sql`insert into block_player (block_id, player_id, target, step_id, amount, stale) values (${block}, ${player}, 18, 'row-20', 15, 1)`,
+    sql`insert into decision (block_id, player_id, drill_id, step_id, verdict, next_step_id, target, reason, overridden, decided_at_ms)
+        values (${block}, ${player}, 'palm-up-bounce', 'row-20', 'hold', 'row-20', 16, 'Held.', 0, 0)`,
+    event(1, 'begun', null, half),
+    ...[2, 3, 4].map((n) => event(n, 'touch', player)),
+  ])
+    await db.run(row);
+
+  await migrateDatabase(db);
+  await upgradeRecords(db);
+  await refreshAttempts(db);
+  const context = { db, nowMs: 0, today: '2028-11-24', newId: () => id(99) };
+  // Two years later: changes, mark and evidence are those of the day; a decision without evidence says nothing.
+  const [seen] = (await sessionReviewView(context, session))!.blocks[0]!.lines;
+  expect(seen).toMatchObject({
+    gate: { result: 15, days: 2 },
+    tally: { best: 3, touches: 3 },
+    decided: { verdict: 'hold', target: 16, was: null },
+  });
+  expect(value(await loadPlan(context, session)).blocks[0]).toMatchObject({ changes: ['walking'] });
+  const records = await db.all<{ text: string }>(
+    sql`select text from touch_event where kind = 'begun' order by id`,
+  );
+  expect(records).toHaveLength(2);
+  expect(records.map(({ text }) => (JSON.parse(text) as { held?: unknown }).held ?? null)).toContainEqual(
+    expect.objectContaining({ day: '2026-11-20', place: '', ages: { [player]: 9 } }),
+  );
   db.$client.close();
 });
 

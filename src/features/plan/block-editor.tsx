@@ -1,6 +1,6 @@
 'use client';
 
-import { ArrowLeft, ArrowRight, Trash2, Wind } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Lock, Trash2, Wind } from 'lucide-react';
 import Link from 'next/link';
 import type { Book } from '@/drills';
 import { paceOn, rateOn } from '@/session/pace';
@@ -58,7 +58,7 @@ export function BlockEditor(props: BlockEditorProps) {
   const { view, book, block, time, fit, warnings, players } = props;
   const drill = book.drill(block.drillId)!;
   const step = book.step(block.drillId, block.stepId)!;
-  const counted = view.counted.includes(block.id);
+  const held = view.held.includes(block.id);
   const youngest = Math.min(...players.map((player) => player.age));
 
   const origins = {
@@ -91,17 +91,35 @@ export function BlockEditor(props: BlockEditorProps) {
         {...props}
         title={drill.title}
         about={`${drill.family} · ${step.cue}`}
-        counted={counted}
+        held={held}
         href={`/drills/${drill.id}`}
       />
+      {held && (
+        <p
+          className="flex items-center gap-2 rounded-md border-2 border-line bg-chalk px-3 py-2 text-sm"
+          data-held
+        >
+          <Lock aria-hidden size={16} className="shrink-0" />
+          <span>
+            Held: it stays as it was done. If it was something else,{' '}
+            <Link
+              href={`/sessions/${view.session.id}/review?block=${block.id}`}
+              className="font-semibold underline underline-offset-4"
+            >
+              correct it in the review
+            </Link>
+            .
+          </span>
+        </p>
+      )}
       {fit && <FitLine fit={fit} />}
-      {warnings.length > 0 && <CareList warnings={warnings} counted={view.counted} onMend={props.onMend} />}
+      {warnings.length > 0 && <CareList warnings={warnings} held={view.held} onMend={props.onMend} />}
       <div className="flex items-end gap-4">
         <label className="min-w-0 flex-1 font-semibold">
           Step
           <select
             value={step.id}
-            disabled={counted}
+            disabled={held}
             onChange={(event) => props.onStep(event.target.value)}
             className="mt-1 block min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-3"
           >
@@ -121,14 +139,16 @@ export function BlockEditor(props: BlockEditorProps) {
       <p className="text-sm">
         {step.task} <span className="text-soft">{step.change}</span>
       </p>
-      <SettingLine
-        block={block}
-        drill={drill}
-        playerId={players[0]?.id}
-        placeId={props.placeId}
-        onClear={props.onClearSetting}
-      />
-      <DoseFields key={`${block.id} ${step.id}`} dose={block.dose} onChange={props.onDose} />
+      <fieldset disabled={held} className="space-y-2.5">
+        <SettingLine
+          block={block}
+          drill={drill}
+          playerId={players[0]?.id}
+          placeId={props.placeId}
+          onClear={props.onClearSetting}
+        />
+        <DoseFields key={`${block.id} ${step.id} ${held}`} dose={block.dose} onChange={props.onDose} />
+      </fieldset>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-1 border-t-2 border-line pt-2">
         {time && (
           <div>
@@ -143,7 +163,7 @@ export function BlockEditor(props: BlockEditorProps) {
             <span className="text-sm text-soft">{partsInWords(time)}</span>
           </div>
         )}
-        <div className="ml-auto flex flex-wrap items-center gap-4">
+        <fieldset disabled={held} className="ml-auto flex flex-wrap items-center gap-4">
           <Button
             className="min-h-8 px-2 text-sm"
             onClick={props.onShorter}
@@ -167,17 +187,19 @@ export function BlockEditor(props: BlockEditorProps) {
             max={600}
             onChange={props.onBreak}
           />
-        </div>
+        </fieldset>
       </div>
       <ActingSchools book={book} drill={drill} />
-      <BlockChanges drill={drill} put={block.changes} onToggle={props.onChange} />
+      <fieldset disabled={held}>
+        <BlockChanges drill={drill} put={block.changes} onToggle={props.onChange} />
+      </fieldset>
       {time ? (
         <BlockPlayers
           book={book}
           block={block}
           time={time}
           players={players}
-          counted={counted}
+          held={held}
           targetOf={targetOf}
           partOf={partOf}
           onOwn={props.onOwn}
@@ -205,11 +227,11 @@ function partsInWords(time: BlockTime): string {
 interface HeadProps extends BlockEditorProps {
   readonly title: string;
   readonly about: string;
-  readonly counted: boolean;
+  readonly held: boolean;
   readonly href: string;
 }
 
-function Head({ title, about, counted, href, place, block, onMove, onRemove }: HeadProps) {
+function Head({ title, about, held, href, place, block, onMove, onRemove }: HeadProps) {
   return (
     <div className="flex items-start justify-between gap-2">
       <div className="min-w-0">
@@ -246,8 +268,8 @@ function Head({ title, about, counted, href, place, block, onMove, onRemove }: H
           look="quiet"
           className="px-2"
           onClick={onRemove}
-          disabled={counted}
-          title={counted ? 'This block has counts: it stays in the plan.' : undefined}
+          disabled={held}
+          title={held ? 'This block was held: it stays in the plan.' : undefined}
           aria-label="Take out this block"
         >
           <Trash2 aria-hidden size={18} /> Take out

@@ -16,14 +16,14 @@ interface Props {
   readonly block: PlanBlock;
   readonly time: BlockTime;
   readonly players: readonly PlayerFacts[];
-  readonly counted: boolean;
+  readonly held: boolean;
   readonly targetOf: (playerId: string, stepId: string) => number | undefined;
   readonly partOf: (player: PlayerFacts) => DosePart;
   readonly onOwn: (playerId: string, own: Partial<OwnWork>) => void;
 }
 
 /** Each player in a block: their own step, their own amount, and what it gives them. */
-export function BlockPlayers({ book, block, time, players, counted, targetOf, partOf, onOwn }: Props) {
+export function BlockPlayers({ book, block, time, players, held, targetOf, partOf, onOwn }: Props) {
   return (
     <table className="w-full text-left text-sm">
       <caption className="sr-only">Each player’s own part in this block</caption>
@@ -55,7 +55,7 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                 <select
                   aria-label={`Own step of ${player.name}`}
                   value={step.id}
-                  disabled={counted || out}
+                  disabled={held || out}
                   onChange={(event) => onOwn(player.id, { stepId: event.target.value })}
                   className="min-h-8 w-full max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
                 >
@@ -100,7 +100,7 @@ export function BlockPlayers({ book, block, time, players, counted, targetOf, pa
                   type="checkbox"
                   aria-label={`${player.name} sits this block out`}
                   checked={out}
-                  disabled={counted}
+                  disabled={held}
                   onChange={() => onOwn(player.id, { out: !out })}
                   className="size-5 accent-[var(--now)]"
                 />

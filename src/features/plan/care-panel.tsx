@@ -6,18 +6,18 @@ import { CareLine } from '@/ui/care-line';
 
 interface Props {
   readonly warnings: readonly Warning[];
-  /** Blocks that have counts: nothing is changed in them. */
-  readonly counted: readonly string[];
+  /** Blocks that were held: nothing is changed in them. */
+  readonly held: readonly string[];
   readonly onMend: (mend: Mend) => void;
 }
 
 /** Warnings with what can be done about each, in one press. */
-export function CareList({ warnings, counted, onMend }: Props) {
+export function CareList({ warnings, held, onMend }: Props) {
   return (
     <ul>
       {warnings.map((warning, index) => {
         const { mend, mendText } = warning;
-        const fixed = mend !== null && 'blockId' in mend && counted.includes(mend.blockId);
+        const fixed = mend !== null && 'blockId' in mend && held.includes(mend.blockId);
         return (
           <CareLine key={`${warning.rule} ${index}`} warning={warning}>
             {mend && mendText && !fixed && (

@@ -148,7 +148,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
         selected={block?.id ?? null}
         onSelect={setChosen}
         onMove={(id, to) => store.change((plan) => moveBlock(plan, id, to))}
-        onRemove={(id) => store.change((plan) => (view.counted.includes(id) ? plan : removeBlock(plan, id)))}
+        onRemove={(id) => store.change((plan) => (view.held.includes(id) ? plan : removeBlock(plan, id)))}
       />
       <PhaseBar phases={phases} />
 
@@ -215,7 +215,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
             />
           </div>
           {side === 'care' ? (
-            <CarePanel warnings={warnings} counted={view.counted} onMend={mend} />
+            <CarePanel warnings={warnings} held={view.held} onMend={mend} />
           ) : (
             <>
               <Retest view={view} book={book} knows={knows} store={store} onAdded={setChosen} />

@@ -4,9 +4,10 @@ import { Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Drill } from '@/drills/types';
-import { marksInWords, measures, resultInWords } from '@/core/counting/measure';
+import { marksInWords, measures, resultInWords, type Measure } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import { counted } from '@/core/words';
+import type { DecidedOn } from '@/session/evidence';
 import type { Verdict } from '@/core/skill/next-target';
 import { verdicts, type DecisionForm } from '@/schemas/decision';
 import type { PlayerFacts } from '@/server/views/facts';
@@ -196,6 +197,11 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           {settled ? 'Decided' : decided ? 'Change' : 'Accept'}
         </Button>
       </div>
+      {decided?.was && (
+        <p data-was className="col-span-full text-sm text-soft">
+          {wasWords(step.measure, decided.was)}
+        </p>
+      )}
       {line.remarks.length > 0 && (
         <p data-remarks className="col-span-full text-sm text-soft">
           {remarkWords(line)}
@@ -203,6 +209,15 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
       )}
       {problem && <p className="col-span-full text-right text-sm font-semibold text-stop">{problem}</p>}
     </li>
+  );
+}
+
+/** What a decision was made on, where that has been put right since. */
+function wasWords(measure: Measure, { best, mark, reachedDays, results }: DecidedOn): string {
+  const shown = results.length > 0 ? ` (that day ${results.map((one) => one ?? '–').join(', ')})` : '';
+  return (
+    `Decided on ${best === null ? 'no count' : `a best of ${resultInWords(measure, best)}`}${shown}, ` +
+    `the mark of ${mark.result} reached on ${counted(reachedDays, 'day')}: put right since.`
   );
 }
 

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Book } from '@/drills';
 import { findChange, isEased } from '@/drills/changes';
+import { workOf } from '@/session/plan';
 import { doseInWords } from '@/core/dose/dose';
 import { counted } from '@/core/words';
 import { decideAction } from '@/server/actions';
@@ -18,14 +19,17 @@ import { ErrorNote } from '@/ui/field';
 import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
 
 /** What each player did, what comes next, and the coach's word on it. */
-export function Review({ view }: { view: SessionReviewView }) {
+export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
   const { session, blocks } = view;
   const book = useBook(session.coach);
   const withCounts = blocks.filter((block) => block.lines.length > 0);
-  const [chosen, setChosen] = useState((withCounts[0] ?? blocks[0])?.id ?? null);
+  const [chosen, setChosen] = useState(
+    (blocks.find((one) => one.id === at) ?? withCounts[0] ?? blocks[0])?.id ?? null,
+  );
   const [problem, setProblem] = useState<string | null>(null);
   const notice = useNotice();
   const block = blocks.find((one) => one.id === chosen);
@@ -72,6 +76,12 @@ export function Review({ view }: { view: SessionReviewView }) {
         {[`${shortDay(session.day)} ${session.startTime}`, session.placeName, session.coach]
           .filter(Boolean)
           .join(' · ')}
+        {withCounts.length > 0 && (
+          <>
+            {' · '}
+            <CorrectDay view={view} />
+          </>
+        )}
       </PageHead>
       {problem && (
         <div className="mb-3">
@@ -142,13 +152,16 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
   const put = block.changes.map((id) => findChange(id)?.id).filter(Boolean);
   return (
     <Sheet aria-label={drill.title}>
-      <div className="border-b-2 border-ink px-4 py-3">
-        <h2 className="text-xl">{drill.title}</h2>
-        <p className="text-soft">
-          {step.title} · {doseInWords(block.dose)}
-          {put.length > 0 && ` · with ${put.join(', ')}`}
-          {isEased(block.changes) && ' (made easier: it stands for no mark)'}
-        </p>
+      <div className="flex items-start justify-between gap-3 border-b-2 border-ink px-4 py-3">
+        <div>
+          <h2 className="text-xl">{drill.title}</h2>
+          <p className="text-soft">
+            {step.title} · {doseInWords(block.dose)}
+            {put.length > 0 && ` · with ${put.join(', ')}`}
+            {isEased(block.changes) && ' (made easier: it stands for no mark)'}
+          </p>
+        </div>
+        {block.lines.length > 0 && <CorrectBlock view={view} book={book} block={block} />}
       </div>
       <ul>
         {block.lines.map((line) => {
@@ -157,7 +170,7 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
             <ReviewLineRow
               key={line.playerId}
               block={block}
-              drill={book.drill(block.drillId, line.playerId)!}
+              drill={workOf(book, block, line.playerId)!.drill}
               line={line}
               player={player}
               onDecide={onDecide}

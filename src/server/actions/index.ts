@@ -16,6 +16,7 @@ import {
 } from '../house/house';
 import { removeFeeder, saveFeeder, writeSetting } from '../house/benches';
 import type { BlockSetting } from '@/core/setting';
+import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { addToSession } from '../sessions/add-to-session';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
@@ -30,6 +31,8 @@ import { placePlayer } from '../squad/standing';
 const asId = (id: unknown): string =>
   typeof id === 'string' && id.length <= longestId && isSoundText(id) ? id : '';
 const longestId = 80;
+/** More blocks than a session can have. */
+const mostIds = 50;
 
 /** Pages are read anew after a change, in every window that asks. */
 function changed<T>(outcome: Outcome<T>): Outcome<T> {
@@ -80,6 +83,19 @@ export async function removeSessionAction(id: string, removed: boolean): Promise
 
 export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
   return changed(await decide(await requestContext(), decisions));
+}
+
+export async function correctBlockAction(id: string, input: unknown): Promise<Outcome<Corrected>> {
+  return changed(await correctBlock(await requestContext(), asId(id), input));
+}
+
+export async function correctDayAction(id: string, input: unknown): Promise<Outcome<Corrected>> {
+  return changed(await correctDay(await requestContext(), asId(id), input));
+}
+
+export async function undoCorrectionAction(id: string, eventIds: unknown): Promise<Outcome<null>> {
+  const ids = Array.isArray(eventIds) ? eventIds.slice(0, mostIds).map(asId) : [];
+  return changed(await undoCorrection(await requestContext(), asId(id), ids));
 }
 
 export async function savePlaceAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {

@@ -148,7 +148,7 @@ test('from counts to the next plan: review, decision, place and target', async (
   // The next plan of the same step starts from what was decided.
   const planView = (await sessionPlanView(context, sessionId))!;
   expect(planView.places).toContainEqual([bo, 'palm-up-bounce', 'row-20', 4]);
-  expect(planView.counted).toEqual([block.id]);
+  expect(planView.held).toEqual([block.id]);
   expect(plan.blocks).toHaveLength(1);
   expect((await squadView(context)).players).toMatchObject([
     { name: 'Ada', touches: 20, sessions: 1 },

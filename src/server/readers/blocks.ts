@@ -85,3 +85,13 @@ export async function runBlocks(db: Executor, sessionIds: readonly string[]): Pr
 export async function runBlocksByIds(db: Executor, ids: readonly string[]): Promise<PlannedRow[]> {
   return underRecords(db, await plannedBlocksByIds(db, ids));
 }
+
+/** A block in the form a plan is saved in: without what only its record knows. */
+export function asPlanForm({
+  sessionId: _session,
+  scoring: _scoring,
+  held: _held,
+  ...block
+}: PlannedRow): PlanBlock {
+  return block;
+}

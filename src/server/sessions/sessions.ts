@@ -22,8 +22,9 @@ import type { Context } from '../context';
 import { completeRecords } from '../log/complete-records';
 import { refreshAttempts } from '../log/results';
 import { check } from '@/schemas/check';
-import { plannedBlocks } from '../readers/blocks';
+import { asPlanForm, begunBlocks, plannedBlocks, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
+import { changesHistory, keptAsHeld } from './held-plan';
 import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
 
 const unknownSession = refused(
@@ -59,7 +60,7 @@ export async function savePlan(
   const contents = await bookContents(context.db);
   const checked = check(planSchema(makeBook(contents)), input);
   if (!checked.ok) return checked;
-  const { playerIds, blocks, revision, saveId = null, unanswered, ...fields } = checked.value;
+  const { playerIds, blocks: sent, revision, saveId = null, unanswered, ...fields } = checked.value;
   const book = makeBook(contents, fields.coach);
   return write(context.db, async (tx) => {
     const session = await getSession(tx, id);
@@ -69,11 +70,18 @@ export async function savePlan(
     // The last save on record is one of this screen's own, whose answer was lost: it goes on from there.
     const goesOn = session.savedAs !== null && unanswered.includes(session.savedAs);
     const from = goesOn ? session.revision : revision;
+    const stored = await plannedBlocks(tx, [id]);
+    const begun = await begunBlocks(
+      tx,
+      stored.map((block) => block.id),
+    );
+    const blocks = (sent as readonly PlanBlock[]).map((block) => keptAsHeld(block, begun.get(block.id)));
     const problem =
       stale(session, from) ??
       (await missingPlace(tx, fields.placeId)) ??
       (await missingPlayers(tx, playerIds)) ??
-      (await countsAtRisk(tx, id, checked.value));
+      changesHistory({ ...fields, blocks: sent as readonly PlanBlock[] }, session, stored, begun) ??
+      (await countsAtRisk(tx, id, { ...checked.value, blocks }, stored));
     if (problem) return problem;
     await updateSession(tx, id, {
       ...(await withPlaceName(tx, fields)),
@@ -93,16 +101,16 @@ export async function savePlan(
         setting: block.setting ? JSON.stringify(block.setting) : null,
       })),
     );
-    await putParts(tx, book, playerIds, blocks as readonly PlanBlock[]);
+    await putParts(tx, book, playerIds, blocks);
     return done({ revision: from + 1 });
   });
 }
 
-/** A plan as it stands on record, in the form it is saved in. */
+/** A plan as it stands on record, in the form it is saved in: what was held, as it was. */
 export async function loadPlan({ db }: Context, id: string): Promise<Outcome<PlanForm>> {
   const session = await getSession(db, id);
   if (!session) return unknownSession;
-  const [players, blocks] = await Promise.all([playersOfSessions(db, [id]), plannedBlocks(db, [id])]);
+  const [players, blocks] = await Promise.all([playersOfSessions(db, [id]), runBlocks(db, [id])]);
   const { title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision } = session;
   return done({
     title,
@@ -115,7 +123,7 @@ export async function loadPlan({ db }: Context, id: string): Promise<Outcome<Pla
     airC,
     revision,
     playerIds: players.get(id) ?? [],
-    blocks: blocks.map(({ sessionId: _session, ...block }) => block),
+    blocks: blocks.map(asPlanForm),
   });
 }
 
@@ -172,7 +180,12 @@ function stale(session: SessionRow, revision: number): Outcome<never> | null {
 }
 
 /** Refuses a plan that would take away blocks or players with counts, or lay hands on another session's blocks. */
-async function countsAtRisk(tx: Executor, id: string, plan: PlanForm): Promise<Outcome<never> | null> {
+async function countsAtRisk(
+  tx: Executor,
+  id: string,
+  plan: PlanForm,
+  now: readonly PlanBlock[],
+): Promise<Outcome<never> | null> {
   const foreign = (
     await blocksByIds(
       tx,
@@ -181,7 +194,6 @@ async function countsAtRisk(tx: Executor, id: string, plan: PlanForm): Promise<O
   ).some((block) => block.sessionId !== id);
   if (foreign) return refused('blocks', 'A block of this plan belongs to another session: reload the page.');
   const blockIds = new Set(plan.blocks.map((block) => block.id));
-  const now = await plannedBlocks(tx, [id]);
   for (const { blockId, playerId } of await loggedPairs(tx, id)) {
     if (!blockIds.has(blockId))
       return refused(

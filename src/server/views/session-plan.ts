@@ -2,11 +2,12 @@ import { makeBook } from '@/drills';
 import type { PlanBlock, Records } from '@/session/plan';
 import type { CarePlayer } from '@/core/care/care';
 import { blockOf } from '@/session/plan';
-import { getSession, loggedPairs, playersOfSessions, sessionsOfPlayer } from '@/data/session';
+import { loggedBlocks } from '@/data/log';
+import { getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';
 import { allRecordsSince } from '@/data/results';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
-import { plannedBlocks } from '../readers/blocks';
+import { asPlanForm, plannedBlocks, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
 import { careHistory } from '../readers/care-history';
 import type { Context } from '../context';
@@ -32,8 +33,8 @@ export interface SessionPlanView {
   readonly squad: readonly PlayerFacts[];
   readonly records: Records;
   readonly places: Standing;
-  /** Blocks that have counts: they stay in the plan. */
-  readonly counted: readonly string[];
+  /** Blocks that were held: they are shown as they were, and stay so. */
+  readonly held: readonly string[];
   readonly year: number;
   readonly grounds: readonly KnownPlace[];
   readonly kit: Readonly<Record<string, number>>;
@@ -52,11 +53,11 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const session = await getSession(db, id);
   if (!session) return null;
   await resultsReady(db);
-  const [blocks, players, squad, logged, contents, grounds, kit] = await Promise.all([
-    plannedBlocks(db, [id]),
+  const [blocks, players, squad, held, contents, grounds, kit] = await Promise.all([
+    runBlocks(db, [id]),
     playersOfSessions(db, [id]),
     listPlayers(db),
-    loggedPairs(db, id),
+    loggedBlocks(db, id),
     bookContents(db),
     listPlaces(db),
     kitCounts(db),
@@ -78,11 +79,11 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   return {
     session: sessionFacts(session),
     playerIds,
-    blocks,
+    blocks: blocks.map(asPlanForm),
     squad: everyone.map((player) => playerFacts(player, context.today)),
     records,
     places: places.map((place) => [place.playerId, place.drillId, place.stepId, place.target]),
-    counted: [...new Set(logged.map((pair) => pair.blockId))],
+    held,
     year: Number(context.today.slice(0, 4)),
     grounds: grounds.map(knownPlace),
     kit,

@@ -6,8 +6,14 @@ import { sessionReviewView } from '@/server/views/session-review';
 
 export const metadata: Metadata = { title: 'Review' };
 
-export default async function ReviewPage({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ block?: string | string[] }>;
+}
+
+export default async function ReviewPage({ params, searchParams }: Props) {
   const view = await sessionReviewView(await requestContext(), (await params).id);
   if (!view) notFound();
-  return <Review key={view.session.id} view={view} />;
+  const { block } = await searchParams;
+  return <Review key={view.session.id} view={view} at={typeof block === 'string' ? block : undefined} />;
 }
