@@ -36,6 +36,7 @@ function plan(count: number): { blocks: PlanBlock[]; setting: PlanSetting } {
     age: 6 + (n % 10),
     name: `Player ${n}`,
     careNote: n % 12 === 0 ? 'Right wrist is healing.' : '',
+    dayLoad: noLoadSum,
     weekLoad: { ...noLoadSum, contacts: 40, tries: 400, strongTries: 300 },
     lastDone: {},
   }));

@@ -1,5 +1,8 @@
+ALTER TABLE `attempt` ADD `gaps` integer DEFAULT 0 NOT NULL;--> statement-breakpoint
 ALTER TABLE `decision` ADD `evidence` text;--> statement-breakpoint
 ALTER TABLE `session` ADD `not_held` text;--> statement-breakpoint
 ALTER TABLE `session_player` ADD `attendance` text;--> statement-breakpoint
 ALTER TABLE `session_player` ADD `attendance_at_ms` integer;--> statement-breakpoint
-ALTER TABLE `block_player` DROP COLUMN `target`;
+ALTER TABLE `block_player` DROP COLUMN `target`;--> statement-breakpoint
+-- What a rate is made of is new: every result is worked out again from the log.
+UPDATE `block_player` SET `stale` = 1;

@@ -81,6 +81,8 @@ export async function stepsInUse(db: Executor, drillId: string): Promise<string[
     union select p.step_id from block_player p join block b on b.id = p.block_id
       where b.drill_id = ${drillId} and p.step_id is not null
     union select step_id from ladder_place where drill_id = ${drillId}
-    union select step_id from decision where drill_id = ${drillId}`);
+    union select step_id from attempt where drill_id = ${drillId}
+    union select step_id from decision where drill_id = ${drillId}
+    union select next_step_id from decision where drill_id = ${drillId}`);
   return rows.map((row) => row.step);
 }

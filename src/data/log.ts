@@ -120,12 +120,13 @@ export async function markStale(db: Executor, blockIds: readonly string[]): Prom
     .where(inArray(blockPlayer.blockId, [...blockIds]));
 }
 
-/** Blocks whose cached attempts lag behind the log. */
-export async function staleBlocks(db: Executor): Promise<string[]> {
+/** Blocks whose cached attempts lag behind the log, so many at most. */
+export async function staleBlocks(db: Executor, most: number): Promise<string[]> {
   const rows = await db
     .selectDistinct({ id: blockPlayer.blockId })
     .from(blockPlayer)
-    .where(sql`stale = 1`);
+    .where(sql`stale = 1`)
+    .limit(most);
   return rows.map((row) => row.id);
 }
 
@@ -233,7 +234,7 @@ export async function replaceAttempts(
   rows: readonly AttemptRow[],
 ): Promise<void> {
   await db.delete(attempt).where(inArray(attempt.blockId, [...blockIds]));
-  // SQLite takes some thirty thousand parameters; fifteen a row.
+  // SQLite takes some thirty thousand parameters; sixteen a row.
   for (let from = 0; from < rows.length; from += 1000) {
     await db.insert(attempt).values(rows.slice(from, from + 1000));
   }
@@ -242,28 +243,40 @@ export async function replaceAttempts(
 /** Attempts of blocks, in the order done. */
 export async function attemptsOfBlocks(db: Executor, blockIds: readonly string[]): Promise<BlockAttempt[]> {
   const rows = await jsonRows<
-    [string, string, string, number | null, number, number, number, number, number]
+    [string, string, string, number | null, number, number, number, number, number, number]
   >(
     db,
-    sql`block_id, player_id, step_id, result, touches, drops, touching_ms, reported, fixed`,
+    sql`block_id, player_id, step_id, result, touches, drops, gaps, touching_ms, reported, fixed`,
     sql`select * from attempt where block_id in (${idList(blockIds)}) order by block_id, player_id, number`,
   );
-  return rows.map(([blockId, playerId, stepId, result, touches, drops, touchingMs, reported, fixed]) => ({
-    blockId,
-    playerId,
-    stepId,
-    result,
-    touches,
-    drops,
-    touchingMs,
-    reported: reported === 1,
-    fixed: fixed === 1,
-  }));
+  return rows.map(
+    ([blockId, playerId, stepId, result, touches, drops, gaps, touchingMs, reported, fixed]) => ({
+      blockId,
+      playerId,
+      stepId,
+      result,
+      touches,
+      drops,
+      gaps,
+      touchingMs,
+      reported: reported === 1,
+      fixed: fixed === 1,
+    }),
+  );
 }
 
 export type BlockAttempt = Pick<
   AttemptRow,
-  'blockId' | 'playerId' | 'stepId' | 'result' | 'touches' | 'drops' | 'touchingMs' | 'reported' | 'fixed'
+  | 'blockId'
+  | 'playerId'
+  | 'stepId'
+  | 'result'
+  | 'touches'
+  | 'drops'
+  | 'gaps'
+  | 'touchingMs'
+  | 'reported'
+  | 'fixed'
 >;
 
 /** An attempt with a result: day, start, step, result. */

@@ -159,19 +159,29 @@ export async function allRecordsSince(
   );
 }
 
-/** The last day before a day on which players did each of some steps; who never did one is left out. */
+/** What was done besides a session: other sessions of the same day, and all days before. */
+export interface Besides {
+  readonly day: string;
+  /** The session that is looked at; left out where it is a new one. */
+  readonly id: string | null;
+}
+
+const besides = ({ id }: Besides) =>
+  sql`a.block_id not in (select id from block where session_id = ${id ?? ''})`;
+
+/** The last day until a day on which players did each of some steps elsewhere; who never did one is left out. */
 export async function lastDays(
   db: Executor,
   playerIds: readonly string[],
   steps: readonly { readonly drillId: string; readonly stepId: string }[],
-  beforeDay: string,
+  session: Besides,
 ): Promise<{ playerId: string; drillId: string; stepId: string; day: string }[]> {
   const rows = await jsonRows<[string, string, string, string | null]>(
     db,
     sql`p, d, s, day`,
     sql`select q.value as p, one.value ->> 0 as d, one.value ->> 1 as s,
                (select max(day) from attempt a where a.player_id = q.value and a.drill_id = one.value ->> 0
-                and a.step_id = one.value ->> 1 and a.day < ${beforeDay}) as day
+                and a.step_id = one.value ->> 1 and a.day <= ${session.day} and ${besides(session)}) as day
         from json_each(${JSON.stringify(playerIds)}) q
              cross join json_each(${JSON.stringify(steps.map(({ drillId, stepId }) => [drillId, stepId]))}) one`,
   );
@@ -180,20 +190,21 @@ export async function lastDays(
   );
 }
 
-/** Tries of players on each step over a span of days: what their bodies did. Both ends included. */
-export async function triesBetween(
+/** Tries of players on each step and day, from a day until that of a session, elsewhere: what their bodies did. */
+export async function triesSince(
   db: Executor,
   playerIds: readonly string[],
   fromDay: string,
-  toDay: string,
-): Promise<{ playerId: string; drillId: string; stepId: string; tries: number }[]> {
-  const rows = await jsonRows<[string, string, string, number]>(
+  session: Besides,
+): Promise<{ playerId: string; drillId: string; stepId: string; day: string; tries: number }[]> {
+  const rows = await jsonRows<[string, string, string, string, number]>(
     db,
-    sql`p, d, s, tries`,
-    sql`select player_id as p, drill_id as d, step_id as s, sum(touches + drops) as tries
-        from attempt indexed by attempt_by_day
-        where day between ${fromDay} and ${toDay} and player_id in (${idList(playerIds)})
-        group by player_id, drill_id, step_id`,
+    sql`p, d, s, day, tries`,
+    sql`select player_id as p, drill_id as d, step_id as s, day, sum(touches + drops) as tries
+        from attempt a indexed by attempt_by_day
+        where day between ${fromDay} and ${session.day} and player_id in (${idList(playerIds)})
+          and ${besides(session)}
+        group by player_id, drill_id, step_id, day`,
   );
-  return rows.map(([playerId, drillId, stepId, tries]) => ({ playerId, drillId, stepId, tries }));
+  return rows.map(([playerId, drillId, stepId, day, tries]) => ({ playerId, drillId, stepId, day, tries }));
 }

@@ -299,6 +299,8 @@ export const attempt = sqliteTable(
     touches: integer('touches').notNull(),
     drops: integer('drops').notNull(),
     startedMs: integer('started_ms').notNull(),
+    /** Gaps between its touches, waits after drops left out, and the milliseconds they took. */
+    gaps: integer('gaps').notNull().default(0),
     touchingMs: integer('touching_ms').notNull(),
     /** Made under an easing: it counts as touches, but stands for no gate and no best. */
     eased: integer('eased', { mode: 'boolean' }).notNull().default(false),

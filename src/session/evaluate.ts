@@ -41,7 +41,7 @@ export function phaseOf(drill: Drill, block: Pick<PlanBlock, 'retest'>): Session
 
 /** A player as the care rules know them. */
 export interface CarefulPlayer
-  extends PlanPlayer, Pick<CarePlayer, 'name' | 'careNote' | 'weekLoad' | 'lastDone'> {}
+  extends PlanPlayer, Pick<CarePlayer, 'name' | 'careNote' | 'weekLoad' | 'dayLoad' | 'lastDone'> {}
 
 /** Everything a plan is looked at with. */
 export interface PlanSetting {

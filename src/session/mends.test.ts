@@ -17,6 +17,7 @@ const players = ages.map((age, n): CarefulPlayer => ({
   age,
   careNote: n === 2 ? 'Right wrist is healing.' : '',
   weekLoad: noLoadSum,
+  dayLoad: noLoadSum,
   lastDone: {},
 }));
 const knows: Knows = { book: plainBook, squad: players, standsOn: () => () => undefined };

@@ -145,6 +145,7 @@ describe('the whole plan looked at', () => {
     name: id,
     careNote: '',
     weekLoad: noLoadSum,
+    dayLoad: noLoadSum,
     lastDone: {},
     ...more,
   });

@@ -12,7 +12,7 @@ export type WholeRecord = Begun & { readonly held: Held };
 /** One attempt of a player in a block, on the step it was made on, counted as that step was measured then. */
 export interface HeldAttempt extends Pick<
   Attempt,
-  'number' | 'result' | 'touches' | 'drops' | 'startedMs' | 'touchingMs' | 'reported'
+  'number' | 'result' | 'touches' | 'drops' | 'startedMs' | 'gaps' | 'touchingMs' | 'reported'
 > {
   readonly playerId: string;
   readonly drillId: string;
@@ -42,14 +42,15 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
     if (playerId === null || !step) return [];
     const ladder = ladderOf(record, playerId);
     return tally([...forAll, ...own], step.measure).attempts.map((attempt) => {
-      const { number, result, touches, drops, startedMs, touchingMs, reported, fixed, conditions } = attempt;
+      const { number, result, touches, drops, startedMs, gaps, touchingMs } = attempt;
+      const { reported, fixed, conditions } = attempt;
       const moved = ladder.find((one) => one.id === conditions.stepId);
       return {
         playerId,
         drillId: record.drillId,
         stepId: (moved ?? step).id,
         day: record.held.day,
-        ...{ number, result, touches, drops, startedMs, touchingMs, reported },
+        ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported },
         eased: easedOnCourt(record.changes, conditions),
         fixed: fixed !== null,
         feed: conditions.feed,

@@ -17,7 +17,10 @@ const place: Place = {
   quietFrom: '13:00',
   quietTo: '15:00',
 };
-const ann: CarePlayer = { id: 'ann', name: 'Ann', age: 10, careNote: '', weekLoad: noLoadSum, lastDone: {} };
+const ann: CarePlayer = {
+  ...{ id: 'ann', name: 'Ann', age: 10, careNote: '' },
+  ...{ weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} },
+};
 const bo: CarePlayer = { ...ann, id: 'bo', name: 'Bo', age: 14 };
 const doing = (playerId: string, load: Partial<LoadSum> = {}, limit: CarePlayerWork['limit'] = null) => ({
   playerId,
@@ -124,6 +127,18 @@ describe('load caps', () => {
     });
     expect(one!.source).toContain('NSCA');
   });
+  test('other sessions of the same day count towards its line', () => {
+    const busy = {
+      ...ann,
+      dayLoad: { ...noLoadSum, contacts: 50 },
+      weekLoad: { ...noLoadSum, contacts: 50 },
+    };
+    const hops = work('Hops', { warms: ['legs'], players: [doing('ann', { contacts: 40 })] });
+    expect(said('load caps', [hops], { players: [busy] })[0]?.text).toBe(
+      'Ann would do 90 landings from jumps and hops today, with the other session; at 10 the line is 80.',
+    );
+    expect(said('load caps', [hops], { players: [ann] })).toEqual([]);
+  });
   test('the week before counts: three sessions’ worth in seven days', () => {
     const tired = { ...ann, weekLoad: { ...noLoadSum, overheads: 130 } };
     const serve = work('Serve', { players: [doing('ann', { overheads: 20 })] });
@@ -139,6 +154,20 @@ describe('steps with a limit of their own', () => {
   const limit = { key: 'fast heavy', triesASession: 15, daysApart: 21, fromAge: 17 };
   const heavy = (tries: number) => [wrists, work('Heavy', { players: [doing('bo', { tries }, limit)] })];
   const grown = { ...bo, age: 17 };
+  test('are counted over the whole session, not in each block', () => {
+    const twice = (first: number, second: number) => [
+      wrists,
+      work('Heavy', { players: [doing('bo', { tries: first }, limit)] }),
+      work('Again', { players: [doing('bo', { tries: second }, limit)] }),
+    ];
+    expect(said('load caps', twice(10, 10), { players: [grown] })).toMatchObject([
+      { blockId: 'Again', text: expect.stringContaining('would do 20'), mend: { kind: 'scale', share: 0.5 } },
+    ]);
+    expect(said('load caps', twice(15, 5), { players: [grown] })).toMatchObject([
+      { blockId: 'Again', mend: { kind: 'sit-out', playerId: 'bo' } },
+    ]);
+    expect(said('load caps', twice(10, 5), { players: [grown] })).toEqual([]);
+  });
   test('not for children (ours): the mend lets them sit it out', () => {
     expect(said('age', heavy(5))).toMatchObject([
       { severity: 'stop', playerId: 'bo', mend: { kind: 'sit-out', blockId: 'Heavy', playerId: 'bo' } },

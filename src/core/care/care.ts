@@ -78,8 +78,10 @@ export interface CarePlayer {
   readonly age: number;
   /** An open care note; empty when there is none. */
   readonly careNote: string;
-  /** Load of the six days before, of everything counted. */
+  /** Load of the six days before and of the day itself, without what is looked at. */
   readonly weekLoad: LoadSum;
+  /** The day's own share of it: other sessions of the same day. */
+  readonly dayLoad: LoadSum;
   /** Days since each limited step was last done, by its key. */
   readonly lastDone: Readonly<Record<string, number>>;
 }

@@ -60,10 +60,29 @@ describe('in a row', () => {
     ]);
   });
 
+  test('a correction of a running row is a new beginning: what comes after it is counted on', () => {
+    const events = log('xxxx');
+    const fix = event('fix', { value: 10, ref: events[0]!.id });
+    expect(tally([...events, fix], 'row')).toMatchObject({ best: 10, current: 10, touches: 10 });
+    const more = log('xx');
+    const after = tally([...events, fix, ...more], 'row');
+    expect(after).toMatchObject({ best: 12, current: 12, touches: 12 });
+    expect(after.attempts).toMatchObject([{ result: 12, open: true, fixed: { value: 10 } }]);
+    // A second correction is said of all there is by then.
+    const again = event('fix', { value: 11, ref: events[0]!.id });
+    expect(tally([...events, fix, ...more, again], 'row')).toMatchObject({ best: 11, touches: 11 });
+    const zones = [event('zone', { value: 5 }), event('zone', { value: 1 })];
+    const scored = [...zones, event('fix', { value: 8, ref: zones[0]!.id }), event('zone', { value: 5 })];
+    expect(tally(scored, 'points')).toMatchObject({ best: 13, score: 13, shots: 3 });
+  });
+
   test('the rate counts the time between touches, not the waits after a drop', () => {
     expect(tally(log('xxx'), 'row').ratePerMin).toBeCloseTo(60, 9);
     expect(tally(log('xx-xx'), 'row').ratePerMin).toBeCloseTo(60, 9);
     expect(tally(log('x'), 'row').ratePerMin).toBeNull();
+    // In a time box the wait after a drop is no gap either: three gaps of a second.
+    expect(tally(log('xx--xxx'), 'count')).toMatchObject({ gaps: 3, touchingMs: 3000 });
+    expect(tally(log('xx--xxx'), 'count').ratePerMin).toBeCloseTo(60, 9);
   });
 });
 

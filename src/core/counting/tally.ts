@@ -14,7 +14,8 @@ export interface Attempt {
   readonly drops: number;
   readonly startedMs: number;
   readonly endedMs: number;
-  /** Milliseconds between its touches, waits after a drop left out: what a rate is made of. */
+  /** Gaps from one touch to the next, waits after a drop left out, and the milliseconds they took: what a rate is made of. */
+  readonly gaps: number;
   readonly touchingMs: number;
   /** A row that no drop has ended yet. */
   readonly open: boolean;
@@ -55,10 +56,15 @@ interface Draft {
   drops: number;
   startedMs: number;
   endedMs: number;
+  gaps: number;
   touchingMs: number;
+  /** True from a drop to the next touch: what lies between is no gap. */
+  waiting: boolean;
   open: boolean;
   reported: boolean;
   fixed: Fix | null;
+  /** The result it had when it was put right: what comes after that counts on. */
+  fixedAt: number;
   conditions: Conditions;
   eventId: string;
 }
@@ -90,7 +96,10 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     if (event.playerId === null) continue;
     if (event.kind === 'fix') {
       const draft = event.ref === null ? undefined : draftOf.get(event.ref);
-      if (draft) draft.fixed = { value: event.value ?? 0, by: event.by ?? null, atMs: event.atMs };
+      if (draft) {
+        draft.fixed = { value: event.value ?? 0, by: event.by ?? null, atMs: event.atMs };
+        draft.fixedAt = draft.result ?? 0;
+      }
       continue;
     }
     if (!counts.includes(event.kind)) continue;
@@ -111,13 +120,18 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     }
     if (event.kind === 'drop' || (scored && value <= 0)) {
       draft.drops += 1;
+      draft.waiting = true;
       spreads.get(draft)?.drop();
       if (measure === 'row') draft.open = false;
       // A hold that was lost counts for as long as it lasted.
       if (measure === 'hold') draft.result = value;
       continue;
     }
-    if (draft.touches > 0 && gap > 0) draft.touchingMs += gap;
+    if (draft.touches > 0 && !draft.waiting) {
+      draft.gaps += 1;
+      draft.touchingMs += Math.max(0, gap);
+    }
+    draft.waiting = false;
     draft.touches += 1;
     if (measure === 'steadiness') {
       const spread = spreads.get(draft) ?? new BounceSpread();
@@ -131,7 +145,10 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
   const runs = last && last.conditions === conditions && (measure !== 'row' || last.open);
   return {
     ...summaryOf(drafts, measure),
-    attempts: drafts.map(({ round: _round, ...draft }, index) => ({ number: index + 1, ...draft })),
+    attempts: drafts.map(({ round: _round, waiting: _waiting, fixedAt: _at, ...draft }, index) => ({
+      number: index + 1,
+      ...draft,
+    })),
     current: runs ? (last.result ?? 0) : 0,
     score,
     shots,
@@ -153,13 +170,17 @@ function takeReport(draft: Draft, value: number, measure: Measure): void {
   if (measure === 'row') draft.drops = 1;
 }
 
-/** Puts a corrected result in; returns by how much the score changes. */
+/**
+ * Puts a corrected result in; what was counted after the correction is added to it, so that a running row goes on.
+ * Returns by how much the score changes.
+ */
 function putRight(draft: Draft, measure: Measure, scored: boolean): number {
   if (!draft.fixed) return 0;
   const before = draft.result ?? 0;
-  draft.result = draft.fixed.value;
-  if (countsTouches(measure)) draft.touches = draft.fixed.value;
-  return scored ? draft.fixed.value - before : 0;
+  const since = countsTouches(measure) || scored ? before - draft.fixedAt : 0;
+  draft.result = draft.fixed.value + since;
+  if (countsTouches(measure)) draft.touches = draft.result;
+  return scored ? draft.result - before : 0;
 }
 
 /** The attempt an event belongs to: the last one, or a new one. A report is always a new one. */
@@ -186,9 +207,12 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
     startedMs: event.atMs,
     endedMs: event.atMs,
     open: gathering !== 'single',
+    gaps: 0,
     touchingMs: 0,
+    waiting: false,
     reported: false,
     fixed: null,
+    fixedAt: 0,
     conditions,
     eventId: event.id,
   };
@@ -203,13 +227,16 @@ export interface Summary {
   /** All successful touches, over all attempts. */
   readonly touches: number;
   readonly drops: number;
-  /** Touches a minute while touching (gaps inside attempts only); null with fewer than two touches. */
+  /** Gaps between touches, waits after drops left out, and the milliseconds they took together. */
+  readonly gaps: number;
+  readonly touchingMs: number;
+  /** Touches a minute while touching; null without a gap to measure. */
   readonly ratePerMin: number | null;
 }
 
 /** Sums attempts up; it needs no more than is kept of them. */
 export function summaryOf(
-  attempts: readonly Pick<Attempt, 'result' | 'touches' | 'drops' | 'touchingMs'>[],
+  attempts: readonly Pick<Attempt, 'result' | 'touches' | 'drops' | 'gaps' | 'touchingMs'>[],
   measure: Measure,
 ): Summary {
   let best: number | null = null;
@@ -222,8 +249,8 @@ export function summaryOf(
     touches += attempt.touches;
     drops += attempt.drops;
     touchingMs += attempt.touchingMs;
-    gaps += Math.max(0, attempt.touches - 1);
+    gaps += attempt.gaps;
   }
   const ratePerMin = gaps > 0 && touchingMs > 0 ? (gaps * 60_000) / touchingMs : null;
-  return { best, touches, drops, ratePerMin };
+  return { best, touches, drops, gaps, touchingMs, ratePerMin };
 }

@@ -108,7 +108,11 @@ test('results open to the attempts, drops and schools behind them', () => {
     from: '95\u00a0% range 70\u00a0% to 97\u00a0%',
   });
   expect(explainTouches({ touches: 0, drops: 0 }, '').inputs).toHaveLength(2);
-  expect(explainRate(59.6, 12).value).toBe('60 a minute');
+  const rate = explainRate({ ratePerMin: (12 * 60_000) / 12_080, gaps: 12, touchingMs: 12_080 });
+  const shown = (label: string) => parseFloat(input(rate, label)!.value);
+  expect(rate.value).toBe(
+    `${Math.round((60 * shown('Gaps between touches')) / shown('Their time'))} a minute`,
+  );
   const target = { school: 'row', verdict: 'up', target: 20, reason: 'Because.' } as const;
   expect(
     explainTarget('row', { result: 20, days: 2 }, target, { ...target, school: 'best', verdict: 'hold' })

@@ -1,4 +1,5 @@
 import { measures, resultInWords, type Measure } from '../counting/measure';
+import type { Summary } from '../counting/tally';
 import type { Explanation } from '../explain';
 import type { Gate, NextTarget } from '../skill/next-target';
 import { successRate, type TouchRecord } from '../skill/success-rate';
@@ -61,16 +62,21 @@ export function explainTouches(record: TouchRecord, since: string): Explanation 
 }
 
 /** Opens a rate of touches a minute. */
-export function explainRate(ratePerMin: number, touches: number): Explanation {
+export function explainRate({ ratePerMin, gaps, touchingMs }: Rated): Explanation {
   return {
     title: 'Touches a minute',
     value: `${Math.round(ratePerMin)} a minute`,
-    formula:
-      'Gaps between touches ÷ the time of those gaps. Waits after a drop and between rounds are left out.',
-    inputs: [{ label: 'Touches', value: String(touches), from: 'this block' }],
+    formula: 'Gaps ÷ their time. Waits after a drop and between rounds are left out.',
+    inputs: [
+      { label: 'Gaps between touches', value: String(gaps), from: 'this block' },
+      { label: 'Their time', value: `${(touchingMs / 1000).toFixed(1)} s` },
+    ],
     source: 'From the times of the touches on the device’s own clock.',
   };
 }
+
+/** A rate with what it is made of. */
+type Rated = Pick<Summary, 'gaps' | 'touchingMs'> & { readonly ratePerMin: number };
 
 /** Opens a next target. */
 export function explainTarget(

@@ -183,7 +183,7 @@ function stepOf(draft: DraftStep, index: number, taken: Set<string>): unknown {
   });
   return {
     ...base,
-    id: idFor(base.id || draft.title, index, taken),
+    id: base.id || idFor(draft.title, index, taken),
     title: draft.title,
     task: draft.task,
     change: draft.change,
@@ -199,7 +199,10 @@ function stepOf(draft: DraftStep, index: number, taken: Set<string>): unknown {
   };
 }
 
-/** A step keeps its id, because counts are kept under it; a new one is named after its title. */
+/**
+ * A new step is named after its title, and never takes the id of one that is or was in the drill: counts are kept under
+ * it.
+ */
 function idFor(wish: string, index: number, taken: Set<string>): string {
   const plain =
     wish
@@ -216,7 +219,7 @@ function idFor(wish: string, index: number, taken: Set<string>): string {
 /** What was typed, as a drill to be checked. It may be anything but sound. */
 export function drillOf(draft: Draft): Record<string, unknown> {
   const { base } = draft;
-  const taken = new Set<string>();
+  const taken = new Set([...base.steps, ...draft.steps.map((step) => step.base)].map((step) => step.id));
   return {
     ...base,
     title: draft.title,

@@ -7,7 +7,7 @@ import type { SessionPlanView } from '@/server/views/session-plan';
 import type { Knows } from '@/session/edits';
 import type { PlanDoc } from './plan-store';
 
-const nothingBefore = { weekLoad: noLoadSum, lastDone: {} };
+const nothingBefore = { weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} };
 
 /** What edits need to know, for as long as the view and the book stay the same. */
 export function useKnows(view: SessionPlanView, book: Book): Knows {

@@ -112,7 +112,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
               ,{' '}
               <Figure
                 label={`${Math.round(tally.ratePerMin)} a minute`}
-                explain={() => explainRate(tally.ratePerMin!, tally.touches)}
+                explain={() => explainRate({ ...tally, ratePerMin: tally.ratePerMin! })}
               >
                 {Math.round(tally.ratePerMin)} a minute
               </Figure>

@@ -105,7 +105,7 @@ function Row({ player, run, log }: { player: CourtPlayer } & NumbersSheetProps) 
         ) : (
           <Figure
             label={`${Math.round(ratePerMin)} a minute`}
-            explain={() => explainRate(ratePerMin, result.touches)}
+            explain={() => explainRate({ ...result, ratePerMin })}
           >
             {Math.round(ratePerMin)}
           </Figure>

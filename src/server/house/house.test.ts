@@ -418,13 +418,25 @@ test('the days before: the week’s load, and how long ago a limited step was do
     value(await ingestTouches(box.context, { events: eventsOf('xxx-', one.id, playerIds[0]!, next) }));
   await sessionReviewView(box.context, sessionId);
   const book = await bookFor(box.context.db);
-  const history = await careHistory(box.context.db, book, playerIds, { day: '2026-11-27' });
+  const history = await careHistory(box.context.db, book, playerIds, { day: '2026-11-27', id: null });
   expect(history[playerIds[0]!]).toMatchObject({
     weekLoad: { contacts: 4, tries: 8 },
     lastDone: { 'fast-hand heavy-balls': 3 },
   });
   expect(history[playerIds[1]!]).toMatchObject({ weekLoad: { tries: 0 }, lastDone: {} });
-  const later = await careHistory(box.context.db, book, playerIds, { day: '2026-12-10' });
+  // The same day's other sessions are part of it: what was counted, and what is only planned.
+  const sameDay = { day: '2026-11-24', id: null };
+  const today = await careHistory(box.context.db, book, playerIds, sameDay);
+  expect(today[playerIds[0]!]).toMatchObject({
+    dayLoad: { contacts: 4, tries: 8 },
+    lastDone: { 'fast-hand heavy-balls': 0 },
+  });
+  const own = await careHistory(box.context.db, book, playerIds, { ...sameDay, id: sessionId });
+  expect(own[playerIds[0]!]).toMatchObject({ dayLoad: { tries: 0 }, weekLoad: { tries: 0 }, lastDone: {} });
+  const planned = await oneBlockSession(box.context);
+  const besides = await careHistory(box.context.db, book, planned.playerIds, sameDay);
+  expect(besides[planned.playerIds[0]!]!.dayLoad.tries).toBeGreaterThan(10);
+  const later = await careHistory(box.context.db, book, playerIds, { day: '2026-12-10', id: null });
   expect(later[playerIds[0]!]).toMatchObject({
     weekLoad: { tries: 0 },
     lastDone: { 'fast-hand heavy-balls': 16 },

@@ -1,6 +1,6 @@
 import { attemptsOf } from '@/session/rebuild';
 import { groupBy } from '@/core/group-by';
-import type { Database } from '@/data/database';
+import type { Database, Executor } from '@/data/database';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';
 import { troubleOf } from '@/data/trouble';
 import { write } from '@/data/write';
@@ -56,20 +56,25 @@ export async function resultsReady(db: Database): Promise<void> {
   clearTimeout(timer);
 }
 
+/** So many blocks are brought up to date in one go: counts that come meanwhile wait no longer for it. Ours. */
+const blocksAtOnce = 200;
+
 /** Brings the kept attempts up to date with the log, where they lag behind. */
 export async function refreshAttempts(db: Database): Promise<void> {
-  if ((await staleBlocks(db)).length === 0) return;
-  await write(db, async (tx) => {
-    const blockIds = await staleBlocks(tx);
-    const [records, log] = await Promise.all([wholeRecords(tx, blockIds), eventsOfBlocks(tx, blockIds)]);
-    const events = groupBy(log, (event) => event.blockId);
-    const rows = blockIds.flatMap<AttemptRow>((blockId) => {
-      const record = records.get(blockId);
-      return record
-        ? attemptsOf(record, events.get(blockId) ?? []).map((attempt) => ({ blockId, ...attempt }))
-        : [];
-    });
-    await replaceAttempts(tx, blockIds, rows);
-    await clearStale(tx, blockIds);
+  // An upgrade can make every block of a book stale.
+  while ((await staleBlocks(db, 1)).length > 0) await write(db, refreshSome);
+}
+
+async function refreshSome(tx: Executor): Promise<void> {
+  const blockIds = await staleBlocks(tx, blocksAtOnce);
+  const [records, log] = await Promise.all([wholeRecords(tx, blockIds), eventsOfBlocks(tx, blockIds)]);
+  const events = groupBy(log, (event) => event.blockId);
+  const rows = blockIds.flatMap<AttemptRow>((blockId) => {
+    const record = records.get(blockId);
+    return record
+      ? attemptsOf(record, events.get(blockId) ?? []).map((attempt) => ({ blockId, ...attempt }))
+      : [];
   });
+  await replaceAttempts(tx, blockIds, rows);
+  await clearStale(tx, blockIds);
 }

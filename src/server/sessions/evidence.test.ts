@@ -6,7 +6,7 @@ import {
   recentWork,
   recordsSince,
   totalsOfPlayer,
-  triesBetween,
+  triesSince,
   type JudgedStep,
 } from '@/data/results';
 import { createSession, savePlan } from './sessions';
@@ -131,19 +131,25 @@ test('what was made under an easing is touched, and stands for no best and no ga
   expect(await totalsOfPlayer(db, player)).toMatchObject([{ highest: 12, touches: 52, attempts: 2 }]);
 });
 
-test('tries of a span of days, and the last day before one', async () => {
-  const { player, blockId } = await twoSessions();
+test('tries of a span of days, and the last day until one, both without the session that is looked at', async () => {
+  const { player, blockId, otherBlockId, session } = await twoSessions();
   await attempts(blockId, player, [
     ['2026-11-18', 10],
     ['2026-11-20', 5],
     ['2026-11-24', 3],
   ]);
+  await attempts(otherBlockId, player, [['2026-11-24', 8]]);
   const about = { playerId: player, drillId: 'palm-up-bounce', stepId: 'row-20' };
-  expect(await triesBetween(box.context.db, [player], '2026-11-19', '2026-11-23')).toEqual([
-    { ...about, tries: 6 },
+  const { db } = box.context;
+  const before = { day: '2026-11-23', id: null };
+  expect(await triesSince(db, [player], '2026-11-19', before)).toEqual([
+    { ...about, day: '2026-11-20', tries: 6 },
   ]);
-  expect(await lastDays(box.context.db, [player, 'nobody'], [step], '2026-11-24')).toEqual([
-    { ...about, day: '2026-11-20' },
+  expect(await lastDays(db, [player, 'nobody'], [step], before)).toEqual([{ ...about, day: '2026-11-20' }]);
+  // Seen from one session, the other of the same day is something that was done besides.
+  expect(await triesSince(db, [player], '2026-11-23', session)).toEqual([
+    { ...about, day: '2026-11-24', tries: 9 },
   ]);
-  expect(await triesBetween(box.context.db, ['nobody'], '2026-11-01', '2026-11-30')).toEqual([]);
+  expect(await lastDays(db, [player], [step], session)).toEqual([{ ...about, day: '2026-11-24' }]);
+  expect(await triesSince(db, ['nobody'], '2026-11-01', session)).toEqual([]);
 });

@@ -1,6 +1,5 @@
 import { makeBook } from '@/drills';
 import type { PlanBlock, Records } from '@/session/plan';
-import type { CarePlayer } from '@/core/care/care';
 import { blockOf } from '@/session/plan';
 import { loggedBlocks } from '@/data/log';
 import { getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
@@ -9,7 +8,7 @@ import { allRecordsSince } from '@/data/results';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
 import { asPlanForm, plannedBlocks, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
-import { careHistory } from '../readers/care-history';
+import { careHistory, type CareDays } from '../readers/care-history';
 import type { Context } from '../context';
 import { recentSince } from '../days';
 import { knownPlace, type KnownPlace } from '../readers/known-place';
@@ -39,7 +38,7 @@ export interface SessionPlanView {
   readonly grounds: readonly KnownPlace[];
   readonly kit: Readonly<Record<string, number>>;
   /** What players did in the days before, for the care rules. */
-  readonly history: Readonly<Record<string, Pick<CarePlayer, 'weekLoad' | 'lastDone'>>>;
+  readonly history: Readonly<Record<string, CareDays>>;
   /** The last session of these players that was held, and its blocks: what a retest can be taken from. */
   readonly last: {
     readonly title: string;

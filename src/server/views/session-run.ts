@@ -2,7 +2,6 @@ import type { Book } from '@/drills';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
-import type { CarePlayer } from '@/core/care/care';
 import type { Place } from '@/core/place/place';
 import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
@@ -14,7 +13,7 @@ import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
 import { judgedKey, judgedStep, judgedSteps } from '../readers/judged';
-import { careHistory } from '../readers/care-history';
+import { careHistory, type CareDays } from '../readers/care-history';
 import { buildId } from '../build-id';
 import { recentSince } from '../days';
 import { placeNow, type LogPlace } from '../log/follow';
@@ -28,7 +27,7 @@ import { sessionFacts, type SessionFacts } from './session-facts';
 
 export interface CareFacts {
   readonly records: Records;
-  readonly history: Readonly<Record<string, Pick<CarePlayer, 'weekLoad' | 'lastDone'>>>;
+  readonly history: Readonly<Record<string, CareDays>>;
   readonly place: Place | null;
   readonly kit: Readonly<Record<string, number>>;
 }

@@ -26,8 +26,8 @@ function heaviest(work: readonly CareWork[], playerId: string, what: Capped): Ca
 }
 
 /**
- * Landings, overhead and fast forearm actions stay under their lines, in the session and over seven days. Of several
- * players over one line the one who is furthest over is named. The mend shortens the block that gives the most of it.
+ * Landings, overhead and fast forearm actions stay under their lines: those of a session over all sessions of the day,
+ * and those of a week over seven days. Of several players over one line the one who is furthest over is named. The mend shortens the block that gives the most of it.
  */
 export function loadCaps({ work, players }: CareInput): Warning[] {
   const sums = loads(work);
@@ -69,7 +69,9 @@ interface Over {
 function overOf(player: CarePlayer, session: LoadSum, what: Capped): Over | null {
   if (session[what] === 0) return null;
   const cap = sessionCap(player.age, what);
-  const over = { player, total: session[what], cap, ratio: session[what] / cap, span: 'in this session' };
+  const today = player.dayLoad[what] + session[what];
+  const span = player.dayLoad[what] > 0 ? 'today, with the other session' : 'in this session';
+  const over = { player, total: today, cap, ratio: today / cap, span };
   const week = player.weekLoad[what] + session[what];
   const weekCap = cap * weekCaps;
   const weekOver = { player, total: week, cap: weekCap, ratio: week / weekCap, span: 'in seven days' };

@@ -37,25 +37,50 @@ export function limitedSteps({ work, players }: CareInput): Warning[] {
             { ...about, ...sitOut },
           ),
         ];
-      if (load.tries > limit.triesASession)
+      const before = triesBefore(work, one, playerId, limit.key);
+      const left = Math.max(0, limit.triesASession - before);
+      if (load.tries > left && left < 1)
         return [
           warning(
             'load caps',
             'stop',
-            `${one.title}: at most ${limit.triesASession} of these in a session, and ${player.name} would do ${Math.round(load.tries)}.`,
+            `${one.title}: at most ${limit.triesASession} of these in a session, and ${player.name} has had them all before.`,
+            { ...about, ...sitOut },
+          ),
+        ];
+      if (load.tries > left)
+        return [
+          warning(
+            'load caps',
+            'stop',
+            `${one.title}: at most ${limit.triesASession} of these in a session, and ${player.name} would do ${Math.round(before + load.tries)}.`,
             {
               ...about,
               mend: {
                 kind: 'scale',
                 blockId: one.id,
-                share: Math.max(0.1, limit.triesASession / load.tries),
+                share: Math.max(0.1, left / load.tries),
                 playerId: player.id,
               },
-              mendText: `Shorten it to ${limit.triesASession} for ${player.name}`,
+              mendText: `Shorten it to ${Math.floor(left)} for ${player.name}`,
             },
           ),
         ];
       return [];
     }),
   );
+}
+
+/** Tries of a limited step that a player does in the session before a piece of work. */
+function triesBefore(
+  work: CareInput['work'],
+  until: CareInput['work'][number],
+  playerId: string,
+  key: string,
+): number {
+  return work
+    .slice(0, work.indexOf(until))
+    .flatMap(({ players }) => players)
+    .filter((one) => one.playerId === playerId && one.limit?.key === key)
+    .reduce((sum, { load }) => sum + load.tries, 0);
 }
