@@ -5,9 +5,10 @@ import type { Outcome } from '../../src/core/outcome';
 import { openDatabase } from '../../src/data/client';
 import type { Database } from '../../src/data/database';
 import type { PlanForm } from '../../src/schemas/session';
-import { localDay, type Context } from '../../src/server/context';
+import type { Context } from '../../src/server/context';
 import { createSession, loadPlan, savePlan } from '@/server/sessions/sessions';
 import { savePlayer } from '@/server/squad/squad';
+import { now, serverZone } from '../../src/server/zone';
 import { sessionRunView, type SessionRunView } from '../../src/server/views/session-run';
 
 /** Steps of one drill that are counted the same way: what a plan changes between. */
@@ -80,8 +81,7 @@ export class Club {
 
   #context(): Context {
     if (!this.#db) throw new Error('The club has let go of its book.');
-    const date = new Date();
-    return { db: this.#db, nowMs: date.getTime(), today: localDay(date), newId: () => ulid() };
+    return { db: this.#db, ...now(serverZone()), newId: () => ulid() };
   }
 }
 

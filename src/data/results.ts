@@ -126,9 +126,9 @@ export async function evidenceOn(
 export async function recentWork(
   db: Executor,
   sinceDay: string,
-): Promise<{ playerId: string; sessions: number; touches: number; lastDay: string }[]> {
+): Promise<{ playerId: string; days: number; touches: number; lastDay: string }[]> {
   return db.all(sql`
-    select player_id as playerId, count(distinct day) as sessions, sum(touches) as touches, max(day) as lastDay
+    select player_id as playerId, count(distinct day) as days, sum(touches) as touches, max(day) as lastDay
     from attempt indexed by attempt_by_day where day >= ${sinceDay} group by player_id`);
 }
 

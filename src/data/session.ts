@@ -53,6 +53,25 @@ export async function sessionsBefore(
     .offset(offset);
 }
 
+/** Sessions whose day is over and of which nobody has said what became, oldest first. */
+export async function sessionsUnsaid(db: Executor, today: string): Promise<SessionRow[]> {
+  return db
+    .select()
+    .from(session)
+    .where(
+      and(
+        isNull(session.removedAtMs),
+        lt(session.day, today),
+        eq(session.state, 'planned'),
+        isNull(session.notHeld),
+      ),
+    )
+    .orderBy(asc(session.day), asc(session.startTime))
+    .limit(mostUnsaid);
+}
+/** Nobody settles more than so many at once. */
+const mostUnsaid = 20;
+
 /** The sessions of a player, newest first. */
 export async function sessionsOfPlayer(db: Executor, playerId: string, limit: number): Promise<SessionRow[]> {
   const rows = await db
@@ -107,6 +126,27 @@ export async function attendanceOf(
   return db.all(sql`
     select session_id as sessionId, player_id as playerId, attendance, attendance_at_ms as atMs
     from session_player where session_id in (${idList(sessionIds)}) and attendance is not null`);
+}
+
+/** In how many sessions since a day players were there, as it was said. */
+export async function attendedSince(
+  db: Executor,
+  sinceDay: string,
+): Promise<{ playerId: string; sessions: number }[]> {
+  return db.all(sql`
+    select p.player_id as playerId, count(*) as sessions
+    from session s join session_player p on p.session_id = s.id
+    where s.day >= ${sinceDay} and s.removed_at_ms is null and p.attendance in ('here', 'late', 'left')
+    group by p.player_id`);
+}
+
+/** Players with counts in a session were there, where nobody has said otherwise. */
+export async function countedAreHere(db: Executor, sessionId: string, nowMs: number): Promise<void> {
+  await db.run(sql`
+    update session_player set attendance = 'here', attendance_at_ms = ${nowMs}
+    where session_id = ${sessionId} and attendance is null and exists (
+      select 1 from block b join touch_event e on e.block_id = b.id
+      where b.session_id = ${sessionId} and e.player_id = session_player.player_id)`);
 }
 
 /** Notes whether players came; null takes it back. */
@@ -226,6 +266,13 @@ export async function coachesOf(db: Executor): Promise<string[]> {
   return rows.map((row) => row.coach).filter((coach) => coach !== '');
 }
 
+/** Moves the planned session of a block to an earlier day. */
+export async function moveSessionTo(db: Executor, blockId: string, day: string): Promise<void> {
+  await db.run(sql`
+    update session set day = ${day}
+    where state = 'planned' and day > ${day} and id = (select session_id from block where id = ${blockId})`);
+}
+
 /** Sets planned sessions of some blocks running. */
 export async function startSessionsOf(
   db: Executor,
@@ -233,6 +280,6 @@ export async function startSessionsOf(
   nowMs: number,
 ): Promise<void> {
   await db.run(sql`
-    update session set state = 'running', started_at_ms = coalesce(started_at_ms, ${nowMs})
+    update session set state = 'running', not_held = null, started_at_ms = coalesce(started_at_ms, ${nowMs})
     where state = 'planned' and id in (select session_id from block where id in (${idList(blockIds)}))`);
 }

@@ -68,11 +68,13 @@ test('an empty squad says what goes there', () => {
 test('sessions lead to their plan, or to their review when they were held', async () => {
   const view = await todayView(context);
   const html = renderToStaticMarkup(
-    <SessionLines title="All" lines={[...view.next, ...view.last]} empty="" />,
+    <SessionLines today="2026-11-24" title="All" lines={[...view.next, ...view.last]} empty="" />,
   );
   for (const session of view.next) expect(html).toContain(`/sessions/${session.id}/plan`);
   for (const session of view.last) expect(html).toContain(`/sessions/${session.id}/review`);
-  expect(words(<SessionLines title="All" lines={[]} empty="Nothing yet." />)).toBe('All Nothing yet.');
+  expect(words(<SessionLines today="2026-11-24" title="All" lines={[]} empty="Nothing yet." />)).toBe(
+    'All Nothing yet.',
+  );
 });
 
 test('a player stands on every ladder once, with the best and the mark of that step', async () => {

@@ -2,28 +2,18 @@ import { database } from '@/data/client';
 import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
+import { zoneOfRequest } from './http/zone-cookie';
+import { now, serverZone } from './zone';
 
 /** What a use case needs from the outside: the database, the time, and new ids. */
 export interface Context {
   readonly db: Database;
   readonly nowMs: number;
-  /** The local day, ISO. */
+  /** The coach's own day, local ISO. */
   readonly today: string;
+  /** The coach's time zone; the server's own where it is left out. */
+  readonly zone?: string;
   readonly newId: () => string;
-}
-
-/** Local ISO date of a moment. */
-export function localDay(date: Date): string {
-  const pad = (n: number) => String(n).padStart(2, '0');
-  return `${date.getFullYear()}-${pad(date.getMonth() + 1)}-${pad(date.getDate())}`;
-}
-
-/** The moment it is: `VOWSTEP_TODAY` (ISO date) fixes the day, the time of day runs on. */
-export function now(): Date {
-  const date = new Date();
-  const fixed = /^(\d{4})-(\d{2})-(\d{2})$/.exec(process.env.VOWSTEP_TODAY ?? '');
-  if (fixed) date.setFullYear(Number(fixed[1]), Number(fixed[2]) - 1, Number(fixed[3]));
-  return date;
 }
 
 /**
@@ -32,10 +22,18 @@ export function now(): Date {
  */
 export const latestMs = ({ nowMs }: Pick<Context, 'nowMs'>): number => Math.max(nowMs, Date.now());
 
-/** @throws DatabaseTrouble when the database cannot be used, or its file is no longer the one that was opened */
-export async function requestContext(): Promise<Context> {
-  const date = now();
+/**
+ * What a use case needs, where nobody asks for it: at the start.
+ * @throws DatabaseTrouble when the database cannot be used, or its file is no longer the one that was opened
+ */
+export async function contextIn(zone = serverZone()): Promise<Context> {
   const db = await database();
   sameFile(db);
-  return { db, nowMs: date.getTime(), today: localDay(date), newId: () => ulid() };
+  return { db, ...now(zone), zone, newId: () => ulid() };
 }
+
+/**
+ * What a use case needs for a request: the day is that of the coach who asks.
+ * @throws DatabaseTrouble as {@link contextIn} does
+ */
+export const requestContext = async (): Promise<Context> => contextIn(await zoneOfRequest());

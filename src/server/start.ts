@@ -1,7 +1,7 @@
 import { putIntoOneFile } from '@/data/client';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
-import { requestContext } from './context';
+import { contextIn } from './context';
 import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
 
@@ -14,7 +14,7 @@ const longestEndMs = 3000;
  */
 export async function openOrEnd(): Promise<void> {
   try {
-    const { db } = await requestContext();
+    const { db } = await contextIn();
     await upgradeRecords(db);
     refreshSoon(db);
     for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const)

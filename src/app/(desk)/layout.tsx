@@ -4,15 +4,18 @@ import { Leftovers } from '@/features/run/leftovers';
 import { Header } from '@/features/shell/header';
 import { requestContext } from '@/server/context';
 import { houseView } from '@/server/views/house';
+import { CoachZone } from '@/ui/coach-zone';
 import { HouseProvider } from '@/ui/house';
 
 /** The desk: everything that is not courtside. */
 export default async function DeskLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
-  const house = await houseView(await requestContext());
+  const context = await requestContext();
+  const house = await houseView(context);
   return (
     <HouseProvider house={house}>
       <div className="mx-auto max-w-[1280px] px-6 pb-6">
+        <CoachZone known={context.zone ?? ''} />
         <Header theme={theme} />
         <Leftovers />
         <main>{children}</main>

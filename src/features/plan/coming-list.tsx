@@ -9,13 +9,14 @@ import { Figure } from '@/ui/figure';
 interface Props {
   readonly squad: readonly PlayerFacts[];
   readonly playerIds: readonly string[];
+  readonly absent: readonly string[];
   readonly time: PlanTime;
   readonly titles: readonly string[];
   readonly onToggle: (id: string) => void;
 }
 
 /** Who is coming, and how many touches each can expect; who gets the fewest is named. */
-export function ComingList({ squad, playerIds, time, titles, onToggle }: Props) {
+export function ComingList({ squad, playerIds, absent, time, titles, onToggle }: Props) {
   const least = squad.find((player) => player.id === time.leastServedId);
   const waits = playerIds.some((id) => (time.waitOf[id] ?? 0) >= 1);
   return (
@@ -41,7 +42,8 @@ export function ComingList({ squad, playerIds, time, titles, onToggle }: Props) 
                 {coming && waitS >= 1 && <span className="text-xs text-soft">waits {inMinutes(waitS)}</span>}
               </span>
             </label>
-            {coming && (
+            {coming && absent.includes(player.id) && <span className="text-sm text-soft">absent</span>}
+            {coming && !absent.includes(player.id) && (
               <span className="text-right whitespace-nowrap">
                 <Figure
                   label={`${player.name}: about ${touches} touches in the session`}

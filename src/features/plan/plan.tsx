@@ -157,6 +157,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
           <ComingList
             squad={view.squad}
             playerIds={doc.playerIds}
+            absent={view.absent}
             time={time}
             titles={titles}
             onToggle={(id) => store.change((plan) => togglePlayer(knows, plan, id))}

@@ -27,7 +27,7 @@ export function useEvaluation(view: SessionPlanView, book: Book, doc: PlanDoc): 
   const { blocks, playerIds, bookedMin, startTime, airC, placeId } = doc;
   return useMemo(() => {
     const players = playerIds.flatMap((id) => {
-      const player = view.squad.find((one) => one.id === id);
+      const player = view.absent.includes(id) ? undefined : view.squad.find((one) => one.id === id);
       return player ? [{ ...player, ...(view.history[id] ?? nothingBefore) }] : [];
     });
     const place = view.grounds.find((one) => one.id === placeId) ?? null;

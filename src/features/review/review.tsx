@@ -19,6 +19,7 @@ import { ErrorNote } from '@/ui/field';
 import { useBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { WhoIsHere } from '@/features/sessions/attendance';
 import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
 
@@ -62,6 +63,7 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
         title={`Review: ${session.title}`}
         actions={
           <>
+            <WhoIsHere sessionId={session.id} players={view.players} said={view.attendance} />
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
             <ButtonLink href={`/sessions/${session.id}/run`}>
               {session.state === 'finished' ? 'Correct counts' : 'Back on court'}

@@ -39,7 +39,9 @@ export function recordOf(view: CourtView, book: Book, blockId: string): string |
     target: block.players.find((one) => one.playerId === id)?.target ?? null,
   }));
   const { day = '', placeName = '', placeId = null, coach } = view.session;
-  const at = { day, place: placeName, placeId, coach };
+  // A session that is run before its day is held on the day it is run.
+  const held = view.today && view.today < day ? view.today : day;
+  const at = { day: held, place: placeName, placeId, coach };
   return writeBegun(beginBlock(book, block, coming, { turns, turnS, atOnce }, at));
 }
 

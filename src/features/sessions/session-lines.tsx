@@ -4,15 +4,23 @@ import type { SessionLine } from '@/server/views/today';
 import { shortDay } from '@/ui/dates';
 import { Sheet } from '@/ui/page-head';
 
-const states = { planned: 'planned', running: 'on court', finished: 'held' } as const;
+const states = { running: 'on court', finished: 'held' } as const;
+
+function stateOf({ state, notHeld, day }: SessionLine, today: string): string {
+  if (notHeld !== null) return `not held: ${notHeld}`;
+  if (state !== 'planned') return states[state];
+  return day < today ? 'not run' : 'planned';
+}
 
 /** A short list of sessions, each leading to its plan, or to its review when it was held. */
 export function SessionLines({
   title,
+  today,
   lines,
   empty,
 }: {
   title: string;
+  today: string;
   lines: readonly SessionLine[];
   empty: string;
 }) {
@@ -33,7 +41,7 @@ export function SessionLines({
               <span className="truncate font-semibold">{session.title}</span>
               <span className="text-sm text-soft">
                 {counted(session.players.length, 'player')}, {counted(session.blockCount, 'block')},{' '}
-                {states[session.state]}
+                {stateOf(session, today)}
               </span>
             </Link>
           </li>

@@ -4,6 +4,7 @@ import type { SessionsView } from '@/server/views/sessions';
 import { ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
+import { WhatHappened } from './what-happened';
 import { SessionLines } from './session-lines';
 
 /** All sessions: what is to come, and what has been. */
@@ -14,14 +15,21 @@ export function Sessions({ view }: { view: SessionsView }) {
       <PageHead title="Sessions" actions={<NewSession today={view.today} squad={view.squad} />}>
         Plans to come, and reviews of what was held.
       </PageHead>
-      <div className="grid items-start gap-4 lg:grid-cols-2">
+      <WhatHappened lines={view.unsaid} />
+      <div className="mt-4 grid items-start gap-4 first:mt-0 lg:grid-cols-2">
         <SessionLines
           title="To come"
+          today={view.today}
           lines={view.coming}
           empty="Nothing is booked. Press “Plan a session”."
         />
         <div className="space-y-2">
-          <SessionLines title="Held" lines={view.past} empty="Sessions you have held stand here." />
+          <SessionLines
+            title="Past"
+            today={view.today}
+            lines={view.past}
+            empty="Sessions you have held stand here."
+          />
           <nav aria-label="Pages of held sessions" className="flex justify-between">
             {page > 0 ? <ButtonLink href={`/sessions?page=${page - 1}`}>Newer</ButtonLink> : <span />}
             {more && <ButtonLink href={`/sessions?page=${page + 1}`}>Older</ButtonLink>}

@@ -4,15 +4,7 @@ import { counted } from '@/core/words';
 import { Figure } from '@/ui/figure';
 
 /** Touches of the last four weeks, opened to what they are. */
-export function SquadTouches({
-  touches,
-  sessions,
-  name,
-}: {
-  touches: number;
-  sessions: number;
-  name: string;
-}) {
+export function SquadTouches({ touches, days, name }: { touches: number; days: number; name: string }) {
   const text = touches.toLocaleString('en-GB');
   return (
     <Figure
@@ -22,8 +14,8 @@ export function SquadTouches({
         value: text,
         formula: 'Every good touch in every attempt of the last 28 days counts one.',
         inputs: [
-          { label: 'Days with counts', value: counted(sessions, 'day') },
-          { label: 'A day', value: sessions > 0 ? `about ${Math.round(touches / sessions)}` : '0' },
+          { label: 'Days with counts', value: counted(days, 'day') },
+          { label: 'A day', value: days > 0 ? `about ${Math.round(touches / days)}` : '0' },
         ],
         source: 'Counted from the log of touches.',
       })}

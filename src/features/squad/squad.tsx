@@ -67,7 +67,7 @@ export function Squad({ view }: { view: SquadView }) {
                   </td>
                   <td className="tabular text-right">{player.sessions}</td>
                   <td className="text-right">
-                    <SquadTouches touches={player.touches} sessions={player.sessions} name={player.name} />
+                    <SquadTouches touches={player.touches} days={player.days} name={player.name} />
                   </td>
                   <td className="tabular pr-4 text-right">
                     {player.lastDay ? shortDay(player.lastDay) : 'not yet'}

@@ -1,6 +1,8 @@
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
 import Link from 'next/link';
+import { attendanceWords, WhoIsHere } from '@/features/sessions/attendance';
 import { NewSession } from '@/features/sessions/new-session';
+import { WhatHappened } from '@/features/sessions/what-happened';
 import { SessionLines } from '@/features/sessions/session-lines';
 import type { ComingPlayer, TodaySession, TodayView } from '@/server/views/today';
 import { ButtonLink } from '@/ui/button';
@@ -24,6 +26,7 @@ export function Today({ view }: { view: TodayView }) {
           : `${counted(view.sessions.length, 'session')} today.`}
       </PageHead>
       <div className="space-y-4">
+        <WhatHappened lines={view.unsaid} />
         {view.sessions.map((session) => (
           <SessionToday key={session.id} session={session} />
         ))}
@@ -36,10 +39,16 @@ export function Today({ view }: { view: TodayView }) {
         <div className="grid gap-4 md:grid-cols-2">
           <SessionLines
             title="Coming up"
+            today={view.today}
             lines={view.next}
             empty="Nothing is booked for the next two weeks."
           />
-          <SessionLines title="Last sessions" lines={view.last} empty="No session has been held yet." />
+          <SessionLines
+            title="Last sessions"
+            today={view.today}
+            lines={view.last}
+            empty="No session has been held yet."
+          />
         </div>
       </div>
     </>
@@ -75,6 +84,13 @@ function SessionToday({ session }: { session: TodaySession }) {
           </p>
         </div>
         <div className="flex gap-2">
+          <WhoIsHere
+            sessionId={session.id}
+            players={session.coming}
+            said={Object.fromEntries(
+              session.coming.flatMap(({ id, attendance }) => (attendance ? [[id, attendance]] : [])),
+            )}
+          />
           <ButtonLink href={`/sessions/${session.id}/plan`}>Open plan</ButtonLink>
           {!empty && (
             <ButtonLink look="now" href={`/sessions/${session.id}/${action.href}`} prefetch={false}>
@@ -114,6 +130,11 @@ function Coming({ player }: { player: ComingPlayer }) {
             className="ml-1 rounded-sm bg-care-bg px-1 text-sm font-bold text-care"
           >
             Care
+          </span>
+        )}
+        {player.attendance && player.attendance !== 'here' && (
+          <span className="ml-1 rounded-sm bg-chalk px-1 text-sm font-bold">
+            {attendanceWords[player.attendance]}
           </span>
         )}
         {player.target && <ComingTarget {...player.target} />}

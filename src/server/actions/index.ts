@@ -16,6 +16,7 @@ import {
 } from '../house/house';
 import { removeFeeder, saveFeeder, writeSetting } from '../house/benches';
 import type { BlockSetting } from '@/core/setting';
+import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { addToSession } from '../sessions/add-to-session';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
@@ -83,6 +84,18 @@ export async function removeSessionAction(id: string, removed: boolean): Promise
 
 export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
   return changed(await decide(await requestContext(), decisions));
+}
+
+export async function sayAttendanceAction(id: string, input: unknown): Promise<Outcome<null>> {
+  return changed(await sayAttendance(await requestContext(), asId(id), input));
+}
+
+export async function sayNotHeldAction(id: string, input: unknown): Promise<Outcome<null>> {
+  return changed(await sayNotHeld(await requestContext(), asId(id), input));
+}
+
+export async function sayHeldAction(id: string, held: boolean): Promise<Outcome<null>> {
+  return changed(await sayHeld(await requestContext(), asId(id), held === true));
 }
 
 export async function correctBlockAction(id: string, input: unknown): Promise<Outcome<Corrected>> {

@@ -151,7 +151,7 @@ test('from counts to the next plan: review, decision, place and target', async (
   expect(planView.held).toEqual([block.id]);
   expect(plan.blocks).toHaveLength(1);
   expect((await squadView(context)).players).toMatchObject([
-    { name: 'Ada', touches: 20, sessions: 1 },
+    { name: 'Ada', touches: 20, days: 1 },
     { name: 'Bo', touches: 5 },
   ]);
   expect((await todayView(context)).sessions[0]!.time.blocks).toHaveLength(1);

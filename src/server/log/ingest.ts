@@ -4,7 +4,7 @@ import { groupBy } from '@/core/group-by';
 import { done, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
 import { appendEvents, recordEvents, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
-import { startSessionsOf } from '@/data/session';
+import { moveSessionTo, startSessionsOf } from '@/data/session';
 import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type Batch, type RefusedEvent } from '@/schemas/touches';
 import { latestMs, type Context } from '../context';
@@ -41,11 +41,20 @@ export async function storeBatch(
     if (stored > 0) await markStale(tx, blockIds);
     // A block that was started without the server starts its session when the news arrives.
     const started = events.flatMap((event) => (event.kind === 'start' ? [event.blockId] : []));
+    await heldEarlier(tx, events);
     if (started.length > 0) await startSessionsOf(tx, started, context.nowMs);
     return done({ stored });
   });
   if (outcome.ok && outcome.value.stored > 0) refreshSoon(context.db);
   return outcome;
+}
+
+/** A session that is run before the day it was booked for is held on the day it is run. */
+async function heldEarlier(tx: Executor, events: readonly TouchEvent[]): Promise<void> {
+  for (const { kind, blockId, text } of events) {
+    const day = kind === 'begun' ? readBegun(text)?.held?.day : undefined;
+    if (day) await moveSessionTo(tx, blockId, day);
+  }
 }
 
 /** Every event of a batch that cannot be stored, with a sentence that says why. */

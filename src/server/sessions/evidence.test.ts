@@ -116,7 +116,7 @@ test('records are summed by player and step, since a day', async () => {
     { highest: 100, lowest: 5, attempts: 3, touches: 115, drops: 3, lastDay: '2026-11-21' },
   ]);
   expect(await recentWork(db, '2026-11-21')).toEqual([
-    { playerId: player, sessions: 1, touches: 5, lastDay: '2026-11-21' },
+    { playerId: player, days: 1, touches: 5, lastDay: '2026-11-21' },
   ]);
 });
 

@@ -4,6 +4,7 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
 import {
   blocksByIds,
+  countedAreHere,
   getSession,
   insertSession,
   loggedPairs,
@@ -240,6 +241,7 @@ export async function finishSession(context: Context, id: string): Promise<Outco
     await updateSession(tx, id, { state: 'finished', finishedAtMs: context.nowMs });
     // What a helper counted in a block nobody began is written down as it is planned now.
     await completeRecords(tx, id);
+    await countedAreHere(tx, id, context.nowMs);
     return done(null);
   });
   if (ended.ok) await refreshAttempts(context.db);

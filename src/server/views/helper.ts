@@ -1,6 +1,7 @@
 import { catalogue, type BookContents } from '@/drills';
 import { adjustKinds, clockKinds, countKinds, courtKinds, type TouchEvent } from '@/core/counting/event';
 import { bookContents } from '../readers/book';
+import type { Held } from '@/session/held';
 import type { Context } from '../context';
 import { linkState, type LinkState, type OpenLink } from '../log/helper-links';
 import type { PlayerFacts } from '../readers/player-facts';
@@ -78,13 +79,25 @@ export const forHelper = (link: OpenLink, events: readonly TouchEvent[]): TouchE
   events.filter(seenByHelper(link)).map(unsigned(link.sign));
 
 function helpedBlock(block: RunBlock, playerId: string): RunBlock {
-  const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring } = block;
+  const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring, held } = block;
   const { turns, turnS, atOnce } = block;
   return {
     ...{ id, drillId, stepId, dose, changes, stations, breakS, retest, setting, turns, turnS, atOnce },
     ...(scoring && { scoring }),
+    ...(held && { held: helpedHeld(held, playerId) }),
     own: block.own.filter((one) => one.playerId === playerId),
     players: block.players.filter((one) => one.playerId === playerId),
+  };
+}
+
+/** What a block was held under, as far as one child's counts need it. */
+function helpedHeld({ ladder, own, ages }: Held, playerId: string): Held {
+  const theirs = own[playerId];
+  const age = ages[playerId];
+  return {
+    ...{ day: '', place: '', placeId: null, coach: '', ladder },
+    own: theirs ? { [playerId]: theirs } : {},
+    ages: age === undefined ? {} : { [playerId]: age },
   };
 }
 

@@ -4,6 +4,7 @@ import { ageIn } from '@/session/held';
 import { goalsOf, judgedOn, markFor } from '@/session/goals';
 import { ageBandOf } from '@/drills/age-band';
 import type { PlanBlock } from '@/session/plan';
+import type { Attendance } from '@/core/attendance';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
@@ -11,10 +12,11 @@ import type { Dose } from '@/core/dose/dose';
 import { nextTargets, type Gate, type NextTarget, type Verdict } from '@/core/skill/next-target';
 import { attemptsOfBlocks } from '@/data/log';
 import { evidenceOn } from '@/data/results';
-import { getSession, playersOfSessions } from '@/data/session';
+import { attendanceOf, getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
+import { saidIn } from '../readers/attendance';
 import { bookFor } from '../readers/book';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
 import { remarksOf, type Remark } from '../readers/remarks';
@@ -58,6 +60,8 @@ export interface ReviewBlock extends PlanBlock {
 }
 
 export interface SessionReviewView {
+  /** What was said of who came, by player. */
+  readonly attendance: Readonly<Record<string, Attendance>>;
   readonly session: SessionFacts;
   readonly players: readonly PlayerFacts[];
   readonly blocks: readonly ReviewBlock[];
@@ -75,11 +79,12 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
-  const [people, attempts, decisions, said] = await Promise.all([
+  const [people, attempts, decisions, said, attendance] = await Promise.all([
     getPlayers(db, playerIds),
     attemptsOfBlocks(db, blockIds),
     decisionsOfBlocks(db, blockIds),
     remarksOf(db, blockIds),
+    attendanceOf(db, [id]),
   ]);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
@@ -138,6 +143,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   };
   return {
     session: sessionFacts(session),
+    attendance: saidIn(attendance, id),
     players: coming,
     blocks: planned.map(reviewBlock),
   };

@@ -7,7 +7,7 @@ import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
 import { kitCounts } from '@/data/places';
 import { evidenceOn, type JudgedStep } from '@/data/results';
-import { getSession, playersOfSessions } from '@/data/session';
+import { attendanceOf, getSession, loggedPairs, playersOfSessions } from '@/data/session';
 import { getPlayers, placesOf } from '@/data/squad';
 import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
@@ -15,6 +15,7 @@ import { bookFor } from '../readers/book';
 import { judgedKey, judgedStep, judgedSteps } from '../readers/judged';
 import { careHistory, type CareDays } from '../readers/care-history';
 import { buildId } from '../build-id';
+import { momentIn, serverZone } from '../zone';
 import { recentSince } from '../days';
 import { placeNow, type LogPlace } from '../log/follow';
 
@@ -53,6 +54,8 @@ export interface RunBlock extends PlanBlock {
 
 export interface SessionRunView {
   readonly session: SessionFacts;
+  /** The coach's own day, local ISO. */
+  readonly today: string;
   readonly players: readonly PlayerFacts[];
   readonly blocks: readonly RunBlock[];
   readonly events: readonly TouchEvent[];
@@ -76,7 +79,12 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     playersOfSessions(db, [id]),
     bookFor(db, session.coach),
   ]);
-  const playerIds = playersOf.get(id) ?? [];
+  const [attendance, counted] = await Promise.all([attendanceOf(db, [id]), loggedPairs(db, id)]);
+  const absent = new Set(attendance.filter((one) => one.attendance === 'absent').map((one) => one.playerId));
+  // Who is absent gets no turn; what was counted of them by mistake is still shown.
+  const playerIds = (playersOf.get(id) ?? []).filter(
+    (one) => !absent.has(one) || counted.some(({ playerId }) => playerId === one),
+  );
   const blockIds = planned.map((block) => block.id);
   // Read before the events: what is stored in between comes twice rather than never.
   const logEnd = await placeNow(context);
@@ -122,12 +130,13 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   });
   return {
     session: sessionFacts(session),
+    today: context.today,
     players: coming,
     blocks,
     events,
     logEnd,
     build: buildId(),
-    bookedStartMs: new Date(`${session.day}T${session.startTime}`).getTime(),
+    bookedStartMs: momentIn(session.day, session.startTime, context.zone ?? serverZone()),
     care: { records, history, place: here.place, kit },
   };
 }

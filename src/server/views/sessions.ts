@@ -1,4 +1,10 @@
-import { blocksOfSessions, playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
+import {
+  blocksOfSessions,
+  playersOfSessions,
+  sessionsBefore,
+  sessionsBetween,
+  sessionsUnsaid,
+} from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
@@ -12,6 +18,8 @@ export interface SessionsView {
   readonly today: string;
   readonly squad: readonly PlayerName[];
   readonly coming: readonly SessionLine[];
+  /** Sessions whose day is over and which nobody has run. */
+  readonly unsaid: readonly SessionLine[];
   readonly past: readonly SessionLine[];
   readonly page: number;
   readonly more: boolean;
@@ -21,13 +29,19 @@ export interface SessionsView {
 /** All sessions: what is to come, and what has been, page by page. */
 export async function sessionsView(context: Context, page: number): Promise<SessionsView> {
   const { db, today } = context;
-  const [squad, coming, past, gone] = await Promise.all([
+  const [squad, fromToday, before, unsaid, gone] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, '9999-12-31'),
     sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage),
+    sessionsUnsaid(db, today),
     takenOff(db, 'session'),
   ]);
-  const all = [...coming, ...past.slice(0, sessionsAPage)];
+  const coming = fromToday.filter((session) => session.state !== 'finished');
+  // What was held today, or before its day, stands first among what was held.
+  const held = page === 0 ? fromToday.filter((session) => session.state === 'finished').reverse() : [];
+  const open = new Set(unsaid.map((session) => session.id));
+  const past = [...held, ...before.slice(0, sessionsAPage)].filter((session) => !open.has(session.id));
+  const all = [...coming, ...unsaid, ...past];
   const ids = all.map((session) => session.id);
   const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), blocksOfSessions(db, ids)]);
   const players = await getPlayers(db, [...new Set([...playersOf.values()].flat())]);
@@ -41,9 +55,10 @@ export async function sessionsView(context: Context, page: number): Promise<Sess
     today,
     squad: squad.map(playerName),
     coming: lines.slice(0, coming.length),
-    past: lines.slice(coming.length),
+    unsaid: lines.slice(coming.length, coming.length + unsaid.length),
+    past: lines.slice(coming.length + unsaid.length),
     page,
-    more: past.length > sessionsAPage,
+    more: before.length > sessionsAPage,
     takenOff: gone,
   };
 }

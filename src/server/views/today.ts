@@ -1,8 +1,15 @@
 import { makeBook } from '@/drills';
 import { goalsOf } from '@/session/goals';
 import { timePlan, workOf, type PlanBlock } from '@/session/plan';
+import { present, type Attendance } from '@/core/attendance';
 import type { PlanTime } from '@/core/planning/plan-time';
-import { playersOfSessions, sessionsBefore, sessionsBetween } from '@/data/session';
+import {
+  attendanceOf,
+  playersOfSessions,
+  sessionsBefore,
+  sessionsBetween,
+  sessionsUnsaid,
+} from '@/data/session';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { plannedBlocks } from '../readers/blocks';
@@ -12,6 +19,7 @@ import { groundOf } from '../readers/ground';
 import { resultsReady } from '../log/results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
 import { recentRecords, stepsOf } from '../readers/records';
+import { saidIn } from '../readers/attendance';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 export interface SessionLine extends SessionFacts {
@@ -20,6 +28,7 @@ export interface SessionLine extends SessionFacts {
 }
 
 export interface ComingPlayer extends PlayerFacts {
+  readonly attendance: Attendance | null;
   /** The first target waiting for them in this session's blocks; null when there is none. */
   readonly target: {
     readonly drillId: string;
@@ -42,20 +51,23 @@ export interface TodayView {
   readonly squad: readonly PlayerName[];
   readonly sessions: readonly TodaySession[];
   readonly next: readonly SessionLine[];
+  /** Sessions whose day is over and which nobody has run. */
+  readonly unsaid: readonly SessionLine[];
   readonly last: readonly SessionLine[];
 }
 
 export async function todayView(context: Context): Promise<TodayView> {
   const { db, today } = context;
   await resultsReady(db);
-  const [squad, soon, last, contents, ground] = await Promise.all([
+  const [squad, soon, last, unsaid, contents, ground] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, dayAfter(today, 14)),
     sessionsBefore(db, today, 2),
+    sessionsUnsaid(db, today),
     bookContents(db),
     groundOf(db),
   ]);
-  const all = [...soon, ...last];
+  const all = [...soon, ...last, ...unsaid];
   const ids = all.map((session) => session.id);
   const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), plannedBlocks(db, ids)]);
   const todays = blocks.filter((block) =>
@@ -63,11 +75,13 @@ export async function todayView(context: Context): Promise<TodayView> {
   );
   const playerIds = [...new Set([...playersOf.values()].flat())];
   const house = makeBook(contents);
-  const [players, records, places] = await Promise.all([
+  const [players, records, places, attendance] = await Promise.all([
     getPlayers(db, playerIds),
     recentRecords(db, playerIds, stepsOf(house, todays, playerIds), today),
     placesOf(db, playerIds),
+    attendanceOf(db, ids),
   ]);
+  const saidOf = (sessionId: string) => saidIn(attendance, sessionId);
   const facts = new Map(players.map((player) => [player.id, playerFacts(player, today)]));
 
   const line = (session: (typeof all)[number]): SessionLine => ({
@@ -100,14 +114,18 @@ export async function todayView(context: Context): Promise<TodayView> {
       time: timePlan(
         book,
         own,
-        coming.flatMap((id) => facts.get(id) ?? []),
+        present(
+          coming.flatMap((id) => facts.get(id) ?? []),
+          saidOf(session.id),
+        ),
         records,
         session.bookedMin,
         ground(session.placeId),
       ),
       coming: coming.flatMap((id) => {
         const player = facts.get(id);
-        return player ? [{ ...player, target: targetOf(id) }] : [];
+        const attendance = saidOf(session.id)[id] ?? null;
+        return player ? [{ ...player, attendance, target: targetOf(id) }] : [];
       }),
     };
   };
@@ -119,6 +137,7 @@ export async function todayView(context: Context): Promise<TodayView> {
       .filter((session) => session.day > today)
       .slice(0, 2)
       .map(line),
-    last: last.map(line),
+    unsaid: unsaid.map(line),
+    last: last.filter((one) => !unsaid.some(({ id }) => id === one.id)).map(line),
   };
 }
