@@ -22,6 +22,9 @@ export async function totalsOfPlayer(db: Executor, playerId: string): Promise<St
     from attempt where player_id = ${playerId} group by drill_id, step_id`);
 }
 
+/** What was done as a whole and not counted has neither a result nor a drop: it says nothing of how much succeeds. */
+const counted = sql`(a.result is not null or a.drops > 0)`;
+
 /** Touches and drops: player, drill, step, touches, drops. */
 export type StepRecord = readonly [
   playerId: string,
@@ -50,7 +53,7 @@ export async function recordsSince(
     sql`select q.value as p, one.value ->> 0 as d, one.value ->> 1 as s,
                (select sum(touches) || ' ' || sum(drops) from attempt a
                 where a.player_id = q.value and a.drill_id = one.value ->> 0 and a.step_id = one.value ->> 1
-                  and a.day >= ${sinceDay}) as sums
+                  and a.day >= ${sinceDay} and ${counted}) as sums
         from json_each(${JSON.stringify(playerIds)}) q cross join json_each(${asked}) one`,
   );
   return rows.flatMap<StepRecord>(([playerId, drillId, stepId, sums]) => {
@@ -154,7 +157,7 @@ export async function allRecordsSince(
           select p, ${next(sql`(a.drill_id, a.step_id) > (step ->> 0, step ->> 1)`)} from k where step is not null)
         select p, step ->> 0 as d, step ->> 1 as s, sum(a.touches) as touches, sum(a.drops) as drops
         from k join attempt a on a.player_id = p and a.drill_id = step ->> 0 and a.step_id = step ->> 1
-             and a.day >= ${sinceDay}
+             and a.day >= ${sinceDay} and ${counted}
         where step is not null group by p, step`,
   );
 }

@@ -3,6 +3,7 @@ import type { Book } from '@/drills';
 import { beginBlock, writeBegun } from '@/session/begun';
 import type { HeldAt } from '@/session/held';
 import type { Drill } from '@/drills/types';
+import { doneTogether } from '@/session/together';
 import { newBlock } from '@/session/place-block';
 import { workOf, type PlanBlock } from '@/session/plan';
 import { maxBatch } from '@/core/counting/check';
@@ -22,7 +23,7 @@ import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
 import { feeders, kit, places, schools } from './house';
 import { coaches, squad, timetable, type Character, type Weekly } from './people';
-import { dropChance, playBlock } from './player-log';
+import { dropChance, playBlock, wholeBlock } from './player-log';
 
 type Database = Context['db'];
 
@@ -222,7 +223,10 @@ function logOf(
       if (out) continue;
       const form = Math.exp(normal(random, 0, 0.25));
       const drop = dropChance(character, step, practised.get(workKey(book, block, member)) ?? 0, form);
-      for (const { atS, ...mark } of playBlock(dose, step, character, drop, random)) {
+      const marks = doneTogether(drill, step)
+        ? [wholeBlock(dose, step)]
+        : playBlock(dose, step, character, drop, random);
+      for (const { atS, ...mark } of marks) {
         const atMs = startMs + Math.round(atS * 1000);
         lastMs = Math.max(lastMs, atMs);
         drafts.push({ ...base, blockId: block.id, playerId, ...mark, atMs, monoMs: atMs - context.nowMs });

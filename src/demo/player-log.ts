@@ -2,6 +2,7 @@ import type { Step, Zone } from '@/drills/types';
 import type { EventKind } from '@/core/counting/event';
 import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/random';
+import { triesOf } from '@/session/together';
 import type { Character } from './people';
 
 /** One mark an invented player makes: seconds from the block's start. */
@@ -17,6 +18,12 @@ export function dropChance(character: Character, step: Step, practised: number, 
   const usual = 1 - step.usualRate.value;
   const learning = 1.5 * Math.exp((-practised * character.pace) / 5) + 0.35;
   return Math.min(0.7, Math.max(0.004, usual * learning * character.drops * form));
+}
+
+/** What is done together and not counted: one mark when its time is over. */
+export function wholeBlock(dose: Dose, step: Step): Mark {
+  const tries = triesOf(step, dose);
+  return { atS: Math.round(tries * step.perTouchS.value) + 5, kind: 'done', attempt: 1, value: tries };
 }
 
 /** What a player does in one block, mark by mark. */

@@ -1,8 +1,9 @@
 /**
  * A mark a player's count is made of. A `result` is a whole attempt that somebody counted aloud and typed in;
- * it is marked as reported wherever it shows.
+ * it is marked as reported wherever it shows. A `done` is a whole dose that was done and not counted: what is run by the
+ * clock has no result, only the tries it asked of the body.
  */
-export const countKinds = ['touch', 'drop', 'zone', 'hold', 'grade', 'lap', 'result'] as const;
+export const countKinds = ['touch', 'drop', 'zone', 'hold', 'grade', 'lap', 'result', 'done'] as const;
 /** A change of what is counted: it holds from the next attempt on. Without a player it is for everybody in the block. */
 export const adjustKinds = ['step', 'change', 'breathless', 'ball', 'feed'] as const;
 /** What was seen of a checkpoint, or said. */
@@ -56,7 +57,7 @@ export interface TouchEvent {
   readonly kind: EventKind;
   /** The round, set or side it belongs to, from 1. */
   readonly attempt: number;
-  /** Points of a zone, seconds of a hold or lap, a grade, a result; null for a plain touch. */
+  /** Points of a zone, seconds of a hold or lap, a grade, a result, the tries of what was done; null for a plain touch. */
   readonly value: number | null;
   /** For a correction: the id of the event it is about (an undo can be taken back too). */
   readonly ref: string | null;

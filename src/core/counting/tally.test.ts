@@ -76,6 +76,22 @@ describe('in a row', () => {
     expect(tally(scored, 'points')).toMatchObject({ best: 13, score: 13, shots: 3 });
   });
 
+  test('what is done as a whole has no result, only the tries it asked for', () => {
+    const done = event('done', { value: 12 });
+    for (const measure of ['reps', 'hold', 'row'] as const)
+      expect(tally([done], measure)).toMatchObject({
+        ...{ best: null, touches: 12, drops: 0, gaps: 0, current: 0 },
+        attempts: [{ result: null, whole: true, open: false }],
+      });
+    // What is counted besides is an attempt of its own.
+    const counted = tally([done, event('touch'), event('touch')], 'reps');
+    expect(counted.attempts.map(({ result, whole }) => [result, whole])).toEqual([
+      [null, true],
+      [2, false],
+    ]);
+    expect(tally([done, event('undo', { ref: done.id })], 'reps').attempts).toEqual([]);
+  });
+
   test('the rate counts the time between touches, not the waits after a drop', () => {
     expect(tally(log('xxx'), 'row').ratePerMin).toBeCloseTo(60, 9);
     expect(tally(log('xx-xx'), 'row').ratePerMin).toBeCloseTo(60, 9);

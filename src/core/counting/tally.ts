@@ -19,6 +19,8 @@ export interface Attempt {
   readonly touchingMs: number;
   /** A row that no drop has ended yet. */
   readonly open: boolean;
+  /** Done as a whole and not counted: it has no result. */
+  readonly whole: boolean;
   /** Counted aloud and typed in, not touch by touch. */
   readonly reported: boolean;
   /** The last correction of its result; null when there is none. */
@@ -61,6 +63,7 @@ interface Draft {
   /** True from a drop to the next touch: what lies between is no gap. */
   waiting: boolean;
   open: boolean;
+  whole: boolean;
   reported: boolean;
   fixed: Fix | null;
   /** The result it had when it was put right: what comes after that counts on. */
@@ -108,6 +111,10 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     const gap = event.atMs - draft.endedMs;
     draft.endedMs = Math.max(draft.endedMs, event.atMs);
     const value = event.value ?? 0;
+    if (event.kind === 'done') {
+      draft.touches = value;
+      continue;
+    }
     if (event.kind === 'result') {
       takeReport(draft, value, measure);
       if (scored) score += value;
@@ -188,9 +195,10 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
   const { gathering } = measures[measure];
   const last = drafts.at(-1);
   const same = (draft: Draft) =>
-    draft.round === event.attempt && draft.conditions === conditions && !draft.reported;
+    draft.round === event.attempt && draft.conditions === conditions && !draft.reported && !draft.whole;
+  const whole = event.kind === 'done';
   const found =
-    event.kind === 'result'
+    event.kind === 'result' || whole
       ? undefined
       : gathering === 'round'
         ? drafts.find(same)
@@ -201,12 +209,13 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
   if (last) last.open = false;
   const draft: Draft = {
     round: event.attempt,
-    result: gathering === 'single' || measure === 'steadiness' ? null : 0,
+    result: gathering === 'single' || measure === 'steadiness' || whole ? null : 0,
     touches: 0,
     drops: 0,
     startedMs: event.atMs,
     endedMs: event.atMs,
-    open: gathering !== 'single',
+    open: gathering !== 'single' && !whole,
+    whole,
     gaps: 0,
     touchingMs: 0,
     waiting: false,

@@ -35,7 +35,7 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
   const notice = useNotice();
   const block = blocks.find((one) => one.id === chosen);
   const open = blocks.flatMap((one) =>
-    one.lines.filter((line) => !line.decided).map((line) => [one, line] as const),
+    one.lines.filter((line) => !line.decided && !line.whole).map((line) => [one, line] as const),
   );
 
   const decide = async (decisions: DecisionForm[], text: string) => {
@@ -136,8 +136,10 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
 
 function progress(block: ReviewBlock): string {
   if (block.lines.length === 0) return 'nothing counted';
-  const done = block.lines.filter((line) => line.decided).length;
-  return done === block.lines.length ? 'decided' : `${done} of ${block.lines.length} decided`;
+  const judged = block.lines.filter((line) => !line.whole);
+  if (judged.length === 0) return `done by ${block.lines.length}`;
+  const done = judged.filter((line) => line.decided).length;
+  return done === judged.length ? 'decided' : `${done} of ${judged.length} decided`;
 }
 
 interface BlockReviewProps {
@@ -151,6 +153,10 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
   const drill = book.drill(block.drillId);
   const step = book.step(block.drillId, block.stepId);
   if (!drill || !step) return <p>This drill is not in the catalogue (any more).</p>;
+  const judged = block.lines.filter((line) => !line.whole);
+  const whole = block.lines.flatMap((line) =>
+    line.whole ? (view.players.find((one) => one.id === line.playerId)?.name ?? []) : [],
+  );
   const put = block.changes.map((id) => findChange(id)?.id).filter(Boolean);
   return (
     <Sheet aria-label={drill.title}>
@@ -166,7 +172,7 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
         {block.lines.length > 0 && <CorrectBlock view={view} book={book} block={block} />}
       </div>
       <ul>
-        {block.lines.map((line) => {
+        {judged.map((line) => {
           const player = view.players.find((one) => one.id === line.playerId);
           return player ? (
             <ReviewLineRow
@@ -180,6 +186,11 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
           ) : null;
         })}
       </ul>
+      {whole.length > 0 && (
+        <p className="px-4 py-3" data-done>
+          Done together, by the clock: {whole.join(', ')}.
+        </p>
+      )}
       {block.lines.length === 0 && <p className="p-4 text-soft">Nothing was counted in this block.</p>}
       <p className="border-t border-line px-4 py-2 text-sm text-soft">
         Ask: {drill.recap.questions.join(' ')} Home: {drill.recap.homeChallenge}{' '}

@@ -5,7 +5,9 @@ import { useCallback, useState } from 'react';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { CallBanner } from './call-banner';
+import { doneTogether } from '@/session/together';
 import { CourtGrid } from './court-grid';
+import { TogetherGrid } from './together-grid';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotes } from './court-notes';
@@ -90,17 +92,21 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
       {notes}
       {run.step.calls && settings.calls && <CallBanner call={run.call} silent />}
       {working.length === 0 && <p className="px-2 text-xl">{view.players[0]?.name} sits this block out.</p>}
-      <CourtGrid
-        run={run}
-        players={screen.shown}
-        all={working}
-        log={log}
-        numberOf={screen.numberOf}
-        onMark={screen.mark}
-        onType={typeFor}
-        onSay={setSaid}
-        refusal={screen.refusal}
-      />
+      {doneTogether(run.drill, run.step) ? (
+        <TogetherGrid run={run} players={working} log={log} numberOf={screen.numberOf} onSay={setSaid} />
+      ) : (
+        <CourtGrid
+          run={run}
+          players={screen.shown}
+          all={working}
+          log={log}
+          numberOf={screen.numberOf}
+          onMark={screen.mark}
+          onType={typeFor}
+          onSay={setSaid}
+          refusal={screen.refusal}
+        />
+      )}
       <RunFooter
         run={run}
         log={log}

@@ -5,6 +5,8 @@ export interface PressZoneProps {
   readonly onPress: () => void;
   readonly className: string;
   readonly style?: CSSProperties;
+  /** For a zone that is on or off. */
+  readonly pressed?: boolean;
   readonly children: ReactNode;
   readonly 'data-touch-of'?: number;
   readonly 'data-miss-of'?: number;
@@ -12,7 +14,7 @@ export interface PressZoneProps {
 }
 
 /** A zone that counts when the finger comes down, not when it lifts: the count follows the eye, and a sliding thumb still counts. */
-export function PressZone({ onPress, className, children, ...rest }: PressZoneProps) {
+export function PressZone({ onPress, className, pressed, children, ...rest }: PressZoneProps) {
   return (
     <button
       type="button"
@@ -25,6 +27,7 @@ export function PressZone({ onPress, className, children, ...rest }: PressZonePr
         // Keys and assistive technology press without a pointer.
         if (event.detail === 0) onPress();
       }}
+      aria-pressed={pressed}
       className={cx('touch-manipulation select-none', className)}
       {...rest}
     >

@@ -16,6 +16,7 @@ const kindWords: Partial<Record<EventKind, string>> = {
   grade: 'grade',
   lap: 'lap',
   result: 'typed count',
+  done: 'done',
   step: 'step',
   change: 'change',
   breathless: 'breathless',

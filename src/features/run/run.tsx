@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
+import { doneTogether } from '@/session/together';
 import { blockClock } from '@/core/run/block-clock';
 import { changeoverNow } from '@/core/run/changeover';
 import { lateAfterS } from '@/core/run/late';
@@ -26,6 +27,7 @@ import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
 import { SessionHeldBack } from './session-held-back';
+import { TogetherGrid } from './together-grid';
 import { TimeSheet } from './time-sheet';
 import { TypeCount } from './type-count';
 import { useCourt, useNow } from './use-court';
@@ -160,17 +162,21 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       {step.calls && settings.calls && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}
-      <CourtGrid
-        run={run}
-        players={screen.shown}
-        all={working}
-        log={log}
-        numberOf={screen.numberOf}
-        onMark={screen.mark}
-        onType={typeFor}
-        onSay={setSaid}
-        refusal={screen.refusal}
-      />
+      {doneTogether(drill, step) ? (
+        <TogetherGrid run={run} players={working} log={log} numberOf={screen.numberOf} onSay={setSaid} />
+      ) : (
+        <CourtGrid
+          run={run}
+          players={screen.shown}
+          all={working}
+          log={log}
+          numberOf={screen.numberOf}
+          onMark={screen.mark}
+          onType={typeFor}
+          onSay={setSaid}
+          refusal={screen.refusal}
+        />
+      )}
       <RunFooter
         run={run}
         log={log}
@@ -180,7 +186,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         onStart={screen.toggleClock}
         onNext={nextBlock ? next : null}
         onFinish={() => setSheet('finish')}
-        onOthers={screen.showOthers}
+        onOthers={doneTogether(drill, step) ? null : screen.showOthers}
       />
       <TimeSheet
         run={run}

@@ -33,6 +33,8 @@ export interface ReviewLine {
   readonly dose: Dose;
   /** The step's mark under that dose. */
   readonly gate: Gate;
+  /** Done as a whole and not counted: there is nothing to judge. */
+  readonly whole: boolean;
   /** How many attempts were counted aloud, and how many were put right afterwards. */
   readonly reported: number;
   readonly fixed: number;
@@ -125,6 +127,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           dose,
           gate,
           tally: { ...summary, results },
+          whole: own.every((attempt) => attempt.result === null && attempt.drops === 0),
           reported: own.filter((attempt) => attempt.reported).length,
           fixed: own.filter((attempt) => attempt.fixed).length,
           remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
