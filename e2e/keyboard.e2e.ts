@@ -44,7 +44,7 @@ test('every page shows where the focus is', async () => {
   await page.sees('Plans to come');
 });
 
-/** The loosening is made a hold, whatever the demo's players have come to. */
+/** The loosening is a band to hold, whatever the demo's players have come to. */
 async function holdFirst(): Promise<void> {
   const about = `select b.id from block b join session s on s.id = b.session_id
     where s.title = 'Hands and strokes' and s.state = 'planned' and b.drill_id = 'wrist-and-forearm'`;
@@ -109,20 +109,23 @@ test('a number is opened and closed, and the focus comes back to it', async () =
   await page.becomes(`${focused}.includes('to spare')`, true);
 });
 
+const done = `[...document.querySelectorAll('[data-touch-of]')].map((zone) => zone.ariaPressed === 'true')`;
 const counts = `[...document.querySelectorAll('[data-count]')].map((count) => Number(count.textContent))`;
 
-test('a session of six is run: reps, holds and rows, each with its keys', async () => {
+test('a session of six is run: what is done together, and rows, each with its keys', async () => {
   await tabTo('Run');
   await page.keys(Key.ENTER);
   await page.sees('Start block');
-  await page.becomes(`${counts}.length`, 6);
-  // The loosening is a hold: held to the end for one, let go for another.
+  // The loosening is run by the clock: done by all with one press, and two of them were not.
   await page.sees('Band outwards');
+  await page.becomes(done, [false, false, false, false, false, false]);
   await page.keys(' ');
   await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
-  await page.keys('1');
-  await browser.driver.actions().keyDown(Key.SHIFT).sendKeys('2').keyUp(Key.SHIFT).perform();
-  await page.becomes(`${counts}[0] > ${counts}[1]`, true);
+  await tabTo('Done by all');
+  await page.keys(Key.ENTER);
+  await page.becomes(done, [true, true, true, true, true, true]);
+  await page.keys('2', '5', '5', '6');
+  await page.becomes(done, [true, false, true, true, true, false]);
   await page.keys(' ');
   await page.sees('Paused');
   await turn(page, 'n');
@@ -150,7 +153,8 @@ test('a session of six is run: reps, holds and rows, each with its keys', async 
 });
 
 test('a proposal is changed with the arrows and accepted', async () => {
-  await page.sees('Band outwards');
+  await page.sees('done by 4');
+  await page.sees('Clap and catch');
   await tabTo('Accept');
   await tabTo('Proposed');
   await page.keys(Key.TAB);

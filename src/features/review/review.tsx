@@ -28,8 +28,9 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
   const { session, blocks } = view;
   const book = useBook(session.coach);
   const withCounts = blocks.filter((block) => block.lines.length > 0);
+  const withJudged = withCounts.find((block) => block.lines.some((line) => !line.whole));
   const [chosen, setChosen] = useState(
-    (blocks.find((one) => one.id === at) ?? withCounts[0] ?? blocks[0])?.id ?? null,
+    (blocks.find((one) => one.id === at) ?? withJudged ?? withCounts[0] ?? blocks[0])?.id ?? null,
   );
   const [problem, setProblem] = useState<string | null>(null);
   const notice = useNotice();
