@@ -137,7 +137,8 @@ export async function recentWork(
 
 /**
  * Touches and drops of players on every step they have touched, since a day. The steps of each player are found by
- * jumping from one to the next in the index: neither older attempts nor steps never done cost anything.
+ * jumping from one to the next in the index: neither older attempts nor steps never done cost anything. The join is a
+ * cross join so that the steps stay on the outside, whatever the planner thinks of the last condition.
  */
 export async function allRecordsSince(
   db: Executor,
@@ -156,7 +157,7 @@ export async function allRecordsSince(
           union all
           select p, ${next(sql`(a.drill_id, a.step_id) > (step ->> 0, step ->> 1)`)} from k where step is not null)
         select p, step ->> 0 as d, step ->> 1 as s, sum(a.touches) as touches, sum(a.drops) as drops
-        from k join attempt a on a.player_id = p and a.drill_id = step ->> 0 and a.step_id = step ->> 1
+        from k cross join attempt a on a.player_id = p and a.drill_id = step ->> 0 and a.step_id = step ->> 1
              and a.day >= ${sinceDay} and ${counted}
         where step is not null group by p, step`,
   );

@@ -11,7 +11,7 @@ import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 
@@ -28,7 +28,7 @@ export interface WriteSettingProps {
 
 /** One press writes what the bench found into a block of a plan; it can be taken back. */
 export function WriteSetting({ view, kind, chosen, playerId, setting, what }: WriteSettingProps) {
-  const book = useBook();
+  const book = useWholeBook();
   const notice = useNotice();
   const [problem, setProblem] = useState<string | null>(null);
   const [picked, setPicked] = useState(chosen);

@@ -10,7 +10,7 @@ import { fitsHere } from '@/core/place/fits';
 import type { DrillView } from '@/server/views/drills';
 import { FitLine } from '@/ui/fit-line';
 import { Flight } from '@/ui/flight';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { CardButton } from './cards';
 import { DrillActions } from './drill-actions';
@@ -26,7 +26,7 @@ const initials = (name: string) =>
 
 /** One drill: its ladder with everybody on it, a step worked out for a player, what to look for, and the care it takes. */
 export function DrillPage({ view }: { view: DrillView }) {
-  const book = useBook();
+  const book = useWholeBook();
   const [playerId, setPlayerId] = useState(view.standing[0]?.playerId ?? view.squad[0]?.id ?? '');
   const drill = book.drill(view.drillId, playerId)!;
   const standsOn = view.standing.find((one) => one.playerId === playerId)?.stepId;

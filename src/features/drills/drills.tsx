@@ -11,7 +11,7 @@ import { counted } from '@/core/words';
 import type { DrillListView } from '@/server/views/drills';
 import { ButtonLink, buttonClass } from '@/ui/button';
 import { Field } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { removeDrillAction } from '@/server/actions';
@@ -24,7 +24,7 @@ const usualGroup = 4;
 
 /** Every drill there is: found by what it is, for whom, and whether it fits the place and the kit. */
 export function Drills({ view }: { view: DrillListView }) {
-  const book = useBook();
+  const book = useWholeBook();
   const [wanted, setWanted] = useState<Wanted>(anything);
   const [placeId, setPlaceId] = useState('');
   const [group, setGroup] = useState(usualGroup);

@@ -4,7 +4,7 @@ import { questionsOf, schoolQuestions, type SchoolQuestion } from '@/drills/scho
 import type { Drill } from '@/drills/types';
 import { chooseSchoolAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 
@@ -17,7 +17,7 @@ const fromWords = {
 
 /** Where practitioners disagree about this drill: what acts here, why, and a choice for this drill alone. */
 export function SchoolsOf({ drill }: { drill: Drill }) {
-  const book = useBook();
+  const book = useWholeBook();
   const notice = useNotice();
   const asked = questionsOf(drill);
   if (asked.length === 0) return null;

@@ -9,7 +9,7 @@ import type { KnownPlace } from '@/server/views/facts';
 import type { PlacesView } from '@/server/views/places';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { FloorDrawing } from './floor-drawing';
@@ -58,7 +58,7 @@ const group = 4;
 
 function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] }) {
   const [open, setOpen] = useState(false);
-  const book = useBook();
+  const book = useWholeBook();
   const fits = useMemo(() => {
     const atHand = kitAtHand(kit);
     const all = book.drills.map(

@@ -13,7 +13,7 @@ import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { useHydrated } from '@/ui/hydrated';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
@@ -59,7 +59,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
   const router = useRouter();
   const { state, store, left } = usePlan(view);
   const { doc } = state;
-  const book = useBook(doc.coach);
+  const book = useWholeBook(doc.coach);
   const knows = useKnows(view, book);
   const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
   const [chosen, setChosen] = useState<string | null>(view.blocks[0]?.id ?? null);

@@ -7,7 +7,7 @@ import type { Step } from '@/drills/types';
 import { markFor } from '@/session/goals';
 import { better, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { shortDay } from '@/ui/dates';
 
 const width = 800;
@@ -47,7 +47,7 @@ export function BestChart({
   attempts: readonly ChartAttempt[];
   height: number;
 }) {
-  const drill = useBook().drill(drillId)!;
+  const drill = useWholeBook().drill(drillId)!;
   const steps = drill.steps.filter((step) => attempts.some((attempt) => attempt[2] === step.id)).reverse();
   const times = useMemo(() => moments(attempts), [attempts]);
   const x = scaleUtc()

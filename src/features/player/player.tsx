@@ -7,7 +7,7 @@ import { counted } from '@/core/words';
 import type { PlayerView } from '@/server/views/player';
 import { shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { StageBall } from '@/ui/stage-ball';
 import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
@@ -18,7 +18,7 @@ const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Ba
 /** One player: who they are, where they stand, and how a drill's results have moved. */
 export function PlayerPage({ view }: { view: PlayerView }) {
   const { facts, form, chart } = view;
-  const book = useBook();
+  const book = useWholeBook();
   const about = [
     `${facts.age} years`,
     facts.sport,
@@ -118,7 +118,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
 }
 
 function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerView['chart']> }) {
-  const drill = useBook().drill(chart.drillId, view.facts.id)!;
+  const drill = useWholeBook().drill(chart.drillId, view.facts.id)!;
   const here = `/players/${view.facts.id}?drill=${drill.id}`;
   return (
     <>
@@ -150,7 +150,7 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
 }
 
 function BestsByDay({ chart }: { chart: NonNullable<PlayerView['chart']> }) {
-  const book = useBook();
+  const book = useWholeBook();
   const days = new Map<string, { day: string; stepId: string; best: number }>();
   for (const [day, , stepId, result] of chart.attempts) {
     const key = `${day} ${stepId}`;

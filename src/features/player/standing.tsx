@@ -11,7 +11,7 @@ import type { PlayerView, StepBest } from '@/server/views/player';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { Figure } from '@/ui/figure';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Stairs } from '@/ui/stairs';
 
 interface Row {
@@ -61,7 +61,7 @@ function StandingRow({
   row: Row;
   shown: boolean;
 }) {
-  const book = useBook();
+  const book = useWholeBook();
   const drill = book.drill(row.drillId, playerId);
   const step = book.step(row.drillId, row.stepId, playerId);
   if (!drill || !step) return null;

@@ -5,9 +5,8 @@ import { useState, type FormEvent } from 'react';
 import type { Book } from '@/drills';
 import { changes as allChanges } from '@/drills/changes';
 import { sameShape, workOf } from '@/session/plan';
-import type { Outcome, Problem } from '@/core/outcome';
+import type { Problem } from '@/core/outcome';
 import { correctBlockAction, correctDayAction, undoCorrectionAction } from '@/server/actions';
-import type { Corrected } from '@/server/sessions/correct';
 import type { PlayerFacts } from '@/server/views/facts';
 import type { ReviewBlock, SessionReviewView } from '@/server/views/session-review';
 import { ask } from '@/ui/ask';
@@ -24,7 +23,7 @@ function useCorrection(sessionId: string, done: () => void) {
   const notice = useNotice();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
-  const send = async (correct: () => Promise<Outcome<Corrected>>) => {
+  const send = async (correct: () => ReturnType<typeof correctBlockAction>) => {
     setBusy(true);
     const outcome = await ask(correct);
     setBusy(false);

@@ -16,7 +16,7 @@ import { Button, ButtonLink } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 import { WhoIsHere } from '@/features/sessions/attendance';
@@ -26,7 +26,7 @@ import { ReviewLineRow } from './review-line';
 /** What each player did, what comes next, and the coach's word on it. */
 export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
   const { session, blocks } = view;
-  const book = useBook(session.coach);
+  const book = usePageBook(session.coach);
   const withCounts = blocks.filter((block) => block.lines.length > 0);
   const withJudged = withCounts.find((block) => block.lines.some((line) => !line.whole));
   const [chosen, setChosen] = useState(

@@ -13,7 +13,7 @@ import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { CareLine } from '@/ui/care-line';
 import { Dialog } from '@/ui/dialog';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
@@ -63,7 +63,7 @@ export function CareSheet({ view, run, log }: Props) {
 
 /** The warnings of blocks that are not over; what was counted in those that are stands in for what was expected. */
 function useCareNow(view: SessionRunView, log: RunLog): Warning[] {
-  const book = useBook(view.session.coach);
+  const book = usePageBook(view.session.coach);
   const over = view.blocks.filter((block) => blockClock(log.events(block.id, null)).state === 'ended');
   const overIds = over.map((block) => block.id).join(' ');
   // What was shortened or left out on court is judged as it will be run.

@@ -13,7 +13,7 @@ import type { SessionRunView } from '@/server/views/session-run';
 import { ask } from '@/ui/ask';
 import { buttonClass } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
 import { CallBanner } from './call-banner';
 import { CareSheet } from './care-sheet';
@@ -47,7 +47,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const court = useCourt(given, renew);
   const { log, view } = court;
   const { players, session } = view;
-  const book = useBook(session.coach);
+  const book = usePageBook(session.coach);
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
   useOffline();

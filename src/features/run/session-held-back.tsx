@@ -3,7 +3,7 @@
 import { workOf } from '@/session/plan';
 import { attach, discard, fitsMeasure, groupsOf, keepAsNote, type HeldGroup } from '@/court/settle-held-back';
 import type { RunBlock } from '@/server/views/session-run';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import { HeldBackSheet, type Target } from './held-back-sheet';
 import { useLogState, type Court } from './use-court';
 
@@ -17,7 +17,7 @@ interface Props {
 /** What is held back on this device, with this session's blocks to count it in. */
 export function SessionHeldBack({ court, blocks, open, onOpenChange }: Props) {
   const { log, clock, view } = court;
-  const book = useBook(view.session.coach);
+  const book = usePageBook(view.session.coach);
   const { heldBack } = useLogState(log);
   const targetsOf = (group: HeldGroup): Target[] =>
     blocks.flatMap((block, index) => {

@@ -55,12 +55,12 @@ export function TogetherGrid({ run, players, log, numberOf, onSay }: Props) {
               : 'The others too'}
         </button>
       )}
-      <ul className="grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-2 sm:grid-cols-3">
+      <ul className="grid min-h-0 flex-1 auto-rows-[minmax(6rem,1fr)] grid-cols-2 gap-2 overflow-y-auto sm:grid-cols-3">
         {players.map(({ id, name }) => {
           const done = markOf(id) !== undefined;
           const own = run.playerNow(id).work.step;
           return (
-            <li key={id} className="min-h-24">
+            <li key={id}>
               <PressZone
                 data-touch-of={numberOf(id)}
                 onPress={() => {
@@ -73,11 +73,11 @@ export function TogetherGrid({ run, players, log, numberOf, onSay }: Props) {
                   done ? 'border-safe bg-chalk' : 'border-ink bg-sheet active:bg-chalk',
                 )}
               >
-                <span className="flex max-w-full items-center gap-2 text-2xl font-bold">
+                <span className="flex max-w-full items-center gap-2 text-xl font-bold sm:text-2xl">
                   <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">
                     {numberOf(id)}
                   </kbd>
-                  <span className="truncate">{name}</span>
+                  <span className="line-clamp-2 text-left">{name}</span>
                 </span>
                 {own.id !== step.id && <span className="text-soft">{own.title}</span>}
                 <span

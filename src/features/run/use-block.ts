@@ -17,7 +17,7 @@ import { courtChanges, extended } from '@/core/run/court-changes';
 import { positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
 import { lateTapS, roundNow } from '@/core/run/round';
 import type { RunBlock, RunPlayer } from '@/server/views/session-run';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
 import type { NewEvent, RunLog } from '@/court/run-log';
@@ -123,7 +123,7 @@ export function useBlock(
   { log, clock: steady }: Court,
   settings: CourtSettings,
 ): BlockRun | null {
-  const book = useBook(view.session.coach);
+  const book = usePageBook(view.session.coach);
   const blockEvents = log.events(block?.id ?? '', null);
   const clock = useMemo(() => blockClock(blockEvents), [blockEvents]);
   const changes = useMemo(() => courtChanges(blockEvents), [blockEvents]);

@@ -10,7 +10,7 @@ import { askAt, followSession, type News } from '@/court/follow-session';
 import { noStore } from '@/court/held-back';
 import { RunLog, type LogState, type RunPorts } from '@/court/run-log';
 import { findTwins, type Twins } from '@/court/twins';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import { recordOf, shownBlocks, underIn, whereIn } from './begun-view';
 import { whoCounts } from './court-settings';
 import type { CourtView } from './court-view';
@@ -49,7 +49,7 @@ function newestOf(events: readonly TouchEvent[], device: string): number {
  */
 export function useCourt<V extends CourtView>(given: V, renew: () => Promise<void>): Court<V> {
   const { helper } = given;
-  const book = useBook(given.session.coach);
+  const book = usePageBook(given.session.coach);
   const twinsRef = useRef<Twins | null>(null);
   const [{ log, clock, facts, follow, stand }] = useState(() => {
     let stand = () => {};

@@ -9,7 +9,7 @@ import { courtChanges } from '@/core/run/court-changes';
 import { bookingEndMs, overrunS, trimOffers, type TrimOffer } from '@/core/run/late';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { whatIsLeft, type WhatIsLeft } from '@/session/what-is-left';
-import { useBook } from '@/ui/house';
+import { usePageBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
@@ -32,7 +32,7 @@ export function useSessionTime(
   log: RunLog,
   nowMs: number,
 ): SessionTime {
-  const book = useBook(view.session.coach);
+  const book = usePageBook(view.session.coach);
   const states = statesOf(order, log);
   const [leftOf] = useState(() => remembered(leftBy));
   const { toCome, afterRunningS } = leftOf(view, book, keyOf(states, run));

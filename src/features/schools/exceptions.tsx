@@ -6,7 +6,7 @@ import { questions, schoolQuestions, type SchoolChoice, type SchoolQuestion } fr
 import type { SchoolsView } from '@/server/views/schools';
 import { Button } from '@/ui/button';
 import { Field } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Sheet } from '@/ui/page-head';
 
 interface Props {
@@ -18,7 +18,7 @@ interface Props {
 
 /** What is done otherwise for one drill or one player. */
 export function Exceptions({ view, choices, onChoose }: Props) {
-  const book = useBook();
+  const book = useWholeBook();
   const nameOf = ({ scope, key }: SchoolChoice) =>
     scope === 'player' ? view.players.find((player) => player.id === key)?.name : book.drill(key)?.title;
   return (
@@ -54,7 +54,7 @@ export function Exceptions({ view, choices, onChoose }: Props) {
 }
 
 function AddException({ view, onChoose }: Omit<Props, 'choices'>) {
-  const book = useBook();
+  const book = useWholeBook();
   const [who, setWho] = useState(view.players[0] ? `player ${view.players[0].id}` : '');
   const [question, setQuestion] = useState<SchoolQuestion>('backhand');
   const { answers } = schoolQuestions[question];

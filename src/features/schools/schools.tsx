@@ -13,7 +13,8 @@ import { counted } from '@/core/words';
 import { chooseSchoolAction } from '@/server/actions';
 import type { SchoolsView } from '@/server/views/schools';
 import { ask, problemsText } from '@/ui/ask';
-import { useBook, useHouse } from '@/ui/house';
+import { useHouse } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 import { Exceptions } from './exceptions';
@@ -84,7 +85,7 @@ interface QuestionProps {
 }
 
 function Question({ question, coach, choices, onChoose }: QuestionProps) {
-  const book = useBook(coach);
+  const book = useWholeBook(coach);
   const { title, answers, why } = schoolQuestions[question];
   const acts = acting(choices, question, { coach, drillId: '' });
   const own = choices.some((one) => one.scope === 'coach' && one.key === coach && one.question === question);

@@ -1,22 +1,16 @@
 'use client';
 
-import { resultInWords } from '@/core/counting/measure';
 import { Figure } from '@/ui/figure';
-import { useBook } from '@/ui/house';
 
 interface Props {
-  readonly drillId: string;
-  readonly stepId: string;
-  readonly result: number;
+  readonly drill: string;
+  readonly step: string;
+  readonly text: string;
   readonly reason: string;
 }
 
 /** The target waiting for a player today, opened to how it was set. */
-export function ComingTarget({ drillId, stepId, result, reason }: Props) {
-  const book = useBook();
-  const step = book.step(drillId, stepId);
-  if (!step) return null;
-  const text = resultInWords(step.measure, result);
+export function ComingTarget({ drill, step, text, reason }: Props) {
   return (
     <span className="text-soft">
       {' '}
@@ -28,15 +22,15 @@ export function ComingTarget({ drillId, stepId, result, reason }: Props) {
           value: text,
           formula: reason,
           inputs: [
-            { label: 'Drill', value: book.drill(drillId)!.title },
-            { label: 'Step', value: step.title },
+            { label: 'Drill', value: drill },
+            { label: 'Step', value: step },
           ],
           source: 'Decided in the last review of this step.',
         })}
       >
         {text}
       </Figure>
-      , {step.title.toLowerCase()}
+      , {step.toLowerCase()}
     </span>
   );
 }

@@ -1,4 +1,5 @@
 import { makeBook } from '@/drills';
+import { resultInWords } from '@/core/counting/measure';
 import { goalsOf } from '@/session/goals';
 import { timePlan, workOf, type PlanBlock } from '@/session/plan';
 import { present, type Attendance } from '@/core/attendance';
@@ -31,9 +32,10 @@ export interface ComingPlayer extends PlayerFacts {
   readonly attendance: Attendance | null;
   /** The first target waiting for them in this session's blocks; null when there is none. */
   readonly target: {
-    readonly drillId: string;
-    readonly stepId: string;
-    readonly result: number;
+    readonly drill: string;
+    readonly step: string;
+    /** The aim in words: "8 in a row". */
+    readonly text: string;
     readonly reason: string;
   } | null;
 }
@@ -103,7 +105,9 @@ export async function todayView(context: Context): Promise<TodayView> {
         );
         if (!place || !work) continue;
         const { aim } = goalsOf(work, facts.get(playerId)?.age ?? 10, place.target);
-        return { drillId: block.drillId, stepId: place.stepId, result: aim, reason: place.why };
+        const { drill, step } = work;
+        const text = resultInWords(step.measure, aim);
+        return { drill: drill.title, step: step.title, text, reason: place.why };
       }
       return null;
     };

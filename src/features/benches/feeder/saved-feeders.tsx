@@ -9,7 +9,7 @@ import type { BenchesView, SavedFeeder } from '@/server/views/benches';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Sheet } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { useNotice } from '@/ui/toast';
@@ -36,7 +36,7 @@ export function SavedFeeders({
   onDrill,
   onLoad,
 }: SavedFeedersProps) {
-  const book = useBook();
+  const book = useWholeBook();
   const notice = useNotice();
   const [problem, setProblem] = useState<string | null>(null);
   const drills = book.drills.filter((drill) => drill.feed.how !== 'none' && drill.feed.how !== 'self');

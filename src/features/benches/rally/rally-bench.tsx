@@ -13,7 +13,7 @@ import { counted } from '@/core/words';
 import type { BenchesView, RallyView } from '@/server/views/benches';
 import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';
-import { useBook } from '@/ui/house';
+import { useWholeBook } from '@/ui/whole-book';
 import { Law } from '../answer';
 import { chosenChild, childOptions, floorHere, placeOptions } from '../child';
 import { Choice, Dial } from '../dial';
@@ -33,7 +33,7 @@ export function RallyBench({
   rows: RallyView;
   playerId: string;
 }) {
-  const book = useBook();
+  const book = useWholeBook();
   const router = useRouter();
   const child = useMemo(() => chosenChild(view, playerId), [view, playerId]);
   const { steps, next } = useMemo(() => nextSteps(book, child, rows), [book, child, rows]);
