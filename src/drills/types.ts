@@ -124,7 +124,7 @@ export interface StepLimit {
   readonly origin: Origin;
 }
 
-export { fitKeys, type FitKey } from '@/core/fit/fit';
+export type { FitKey } from '@/core/fit/fit';
 
 /** Two orders of one ladder, where practitioners differ. */
 export const orders = ['swing first', 'feet first'] as const;

@@ -12,6 +12,7 @@ import { schoolsView } from '@/server/views/schools';
 import { sessionPlanView } from '@/server/views/session-plan';
 import { sessionReviewView } from '@/server/views/session-review';
 import { squadView } from '@/server/views/squad';
+import { HouseProvider } from '@/ui/house';
 import { todayView } from '@/server/views/today';
 import { DrillForm } from './drills/drill-form';
 import { DrillPage } from './drills/drill-page';
@@ -45,6 +46,11 @@ const words = (element: ReactElement) =>
     .replace(/<[^>]+>/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
+
+/** A screen with the drills that come with its page. */
+const inHouse = (screen: ReactElement) => (
+  <HouseProvider house={{ contents: plainContents, places: [], drills: catalogue }}>{screen}</HouseProvider>
+);
 
 test('squad: everybody, with care in full and touches that open', async () => {
   const view = await squadView(context);
@@ -90,7 +96,7 @@ test('a review proposes for everybody who was counted, and nothing is decided ye
   const [held] = (await todayView(context)).last;
   const view = (await sessionReviewView(context, held!.id))!;
   const lines = view.blocks.flatMap((block) => block.lines);
-  const html = renderToStaticMarkup(<Review view={view} />);
+  const html = renderToStaticMarkup(inHouse(<Review view={view} />));
   expect(html).toContain(`Accept ${lines.length} proposals`);
   const [first] = view.blocks;
   expect(html.match(/data-player=/g)).toHaveLength(first!.lines.length);
@@ -102,7 +108,7 @@ test('a review proposes for everybody who was counted, and nothing is decided ye
 test('a review without counts says so', async () => {
   const planned = (await todayView(context)).sessions[0]!;
   const view = (await sessionReviewView(context, planned.id))!;
-  expect(words(<Review view={view} />)).toContain('Nothing was counted in this session yet.');
+  expect(words(inHouse(<Review view={view} />))).toContain('Nothing was counted in this session yet.');
 });
 
 describe('drills, places and schools', () => {
@@ -182,7 +188,7 @@ describe('the plan screen', () => {
 
   test('says how full the booking is, how it is shared out, who gets the fewest touches, and that it fits', async () => {
     const view = await planView('Wall and feet');
-    const text = words(<Plan view={view} />);
+    const text = words(inHouse(<Plan view={view} />));
     expect(text).toMatch(/\d+½? of 30 min/);
     for (const phase of ['Loosen', 'Feet and hands', 'Racket and ball', 'Strokes', 'Game'])
       expect(text).toMatch(new RegExp(`${phase} (under )?\\d+\\s%\\s+of \\d+\\s% suggested`));
@@ -194,7 +200,7 @@ describe('the plan screen', () => {
 
   test('each player has their own step, amount and touches in the block, and may sit it out', async () => {
     const view = await planView('Wall and feet');
-    const html = renderToStaticMarkup(<Plan view={view} />);
+    const html = renderToStaticMarkup(inHouse(<Plan view={view} />));
     for (const id of view.playerIds) {
       const { name } = view.squad.find((player) => player.id === id)!;
       expect(html).toContain(`aria-label="Own step of ${name}"`);
@@ -207,7 +213,7 @@ describe('the plan screen', () => {
 
   test('spices and easings of the drill can be pressed, and say what they do', async () => {
     const view = await planView('Table and wall');
-    const html = renderToStaticMarkup(<Plan view={view} />);
+    const html = renderToStaticMarkup(inHouse(<Plan view={view} />));
     const drill = catalogue.find((one) => one.id === view.blocks[0]!.drillId)!;
     for (const change of [...drill.spices, ...drill.easings]) expect(html).toContain(`>${change}</button>`);
     expect(html).toContain('Do it slowly enough to be right. easier, slower, 80 % of the dose.');

@@ -1,3 +1,4 @@
+import { fitKeys } from '@/core/fit/fit';
 import Ajv from 'ajv/dist/2020';
 import { catalogue } from '@/drills';
 import { cards } from '@/drills/cards';
@@ -153,7 +154,7 @@ test('its lists are the lists of the code', () => {
     drill.properties.cards.items.enum,
     cards.map((card) => card.id),
   );
-  same(drill.properties.fit.items.enum, types.fitKeys);
+  same(drill.properties.fit.items.enum, fitKeys);
   same(drill.properties.trains.items.enum, types.focuses);
   same(drill.properties.spices.items.enum, types.spices);
   same(drill.properties.easings.items.enum, types.easings);

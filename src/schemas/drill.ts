@@ -1,3 +1,4 @@
+import { fitKeys } from '@/core/fit/fit';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { findCard } from '@/drills/cards';
 import { isKitThing } from '@/drills/kit';
@@ -8,7 +9,6 @@ import {
   easings,
   families,
   feedHows,
-  fitKeys,
   focuses,
   helpers,
   holds,

@@ -1,13 +1,29 @@
-import { format, parseISO } from 'date-fns';
+/** Parts of a date in our own order: no two browsers set the same commas. */
+const written = (options: Intl.DateTimeFormatOptions) => {
+  const format = new Intl.DateTimeFormat('en-GB', options);
+  return (atMs: number, order: readonly Intl.DateTimeFormatPartTypes[]): string => {
+    const parts = new Map(format.formatToParts(atMs).map(({ type, value }) => [type, value]));
+    return order.map((type) => parts.get(type)).join(' ');
+  };
+};
+
+// A day is a day of the calendar, wherever it is read: it is written in the zone it is parsed in.
+const short = written({ weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+const long = written({ weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
+const ofDay = (day: string): number => Date.parse(`${day}T00:00:00Z`);
 
 /** "Tue 24 Nov". */
-export const shortDay = (day: string) => format(parseISO(day), 'EEE d MMM');
+export const shortDay = (day: string) => short(ofDay(day), ['weekday', 'day', 'month']);
 
 /** "Tuesday 24 November". */
-export const longDay = (day: string) => format(parseISO(day), 'EEEE d MMMM');
+export const longDay = (day: string) => long(ofDay(day), ['weekday', 'day', 'month']);
 
 /** "24 Nov 2026", where this device is. @param atMs Unix milliseconds */
-export const dayAt = (atMs: number) => format(atMs, 'd MMM yyyy');
+export const dayAt = (atMs: number) =>
+  written({ day: 'numeric', month: 'short', year: 'numeric' })(atMs, ['day', 'month', 'year']);
 
 /** "24 Nov 2026 at 16:05", where this device is. @param atMs Unix milliseconds */
-export const momentAt = (atMs: number) => format(atMs, "d MMM yyyy 'at' HH:mm");
+export const momentAt = (atMs: number) => {
+  const time = written({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })(atMs, ['hour', 'minute']);
+  return `${dayAt(atMs)} at ${time.replace(' ', ':')}`;
+};

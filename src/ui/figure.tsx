@@ -1,11 +1,14 @@
 'use client';
 
-import { Popover } from 'radix-ui';
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Explanation } from '@/core/explain';
 import { cx } from './class-names';
+import { usePart } from './use-part';
 
 type Open = (anchor: HTMLElement, explanation: Explanation) => void;
+/** Fetched once the page is alive: most pages are left again before a number is opened. */
+const loadSheet = () => import('./figure-sheet');
+
 const FigureContext = createContext<Open>(() => undefined);
 
 /**
@@ -15,6 +18,7 @@ const FigureContext = createContext<Open>(() => undefined);
 export function FigureProvider({ children }: { children: ReactNode }) {
   const anchor = useRef<HTMLElement | null>(null);
   const [shown, setShown] = useState<Explanation | null>(null);
+  const part = usePart(loadSheet);
   const open = useMemo<Open>(
     () => (element, explanation) => {
       anchor.current = element;
@@ -25,53 +29,8 @@ export function FigureProvider({ children }: { children: ReactNode }) {
   return (
     <FigureContext.Provider value={open}>
       {children}
-      <Popover.Root open={shown !== null} onOpenChange={(isOpen) => !isOpen && setShown(null)}>
-        <Popover.Anchor virtualRef={anchor as React.RefObject<HTMLElement>} />
-        <Popover.Portal>
-          <Popover.Content
-            collisionPadding={12}
-            sideOffset={6}
-            aria-label={shown?.title}
-            onCloseAutoFocus={(event) => {
-              event.preventDefault();
-              anchor.current?.focus();
-            }}
-            className="z-50 max-h-[70vh] w-[min(30rem,92vw)] overflow-y-auto rounded-md border-2 border-ink bg-sheet p-4"
-          >
-            {shown && <Sheet {...shown} />}
-            <Popover.Close className="mt-3 min-h-11 rounded-md border-2 border-edge px-4 font-semibold hover:bg-chalk">
-              Close
-            </Popover.Close>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+      {part && <part.FigureSheet anchor={anchor} shown={shown} onClose={() => setShown(null)} />}
     </FigureContext.Provider>
-  );
-}
-
-function Sheet({ title, value, formula, inputs, source }: Explanation) {
-  return (
-    <div>
-      <h2 className="text-lg">
-        {title}: <span className="tabular">{value}</span>
-      </h2>
-      <p className="mt-2">{formula}</p>
-      <table className="mt-3 w-full border-t border-line text-left text-sm">
-        <caption className="sr-only">What goes into {title}</caption>
-        <tbody>
-          {inputs.map((input, index) => (
-            <tr key={index} className="border-b border-line align-top">
-              <th scope="row" className="py-1 pr-3 font-semibold">
-                {input.label}
-              </th>
-              <td className="tabular py-1 pr-3 font-semibold whitespace-nowrap">{input.value}</td>
-              <td className="py-1 text-soft">{input.from}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="mt-2 text-sm text-soft">Source: {source}</p>
-    </div>
   );
 }
 

@@ -13,7 +13,7 @@ import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
-import { useWholeBook } from '@/ui/whole-book';
+import { useGrowingBook } from '@/ui/growing-book';
 import { useHydrated } from '@/ui/hydrated';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
@@ -59,7 +59,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
   const router = useRouter();
   const { state, store, left } = usePlan(view);
   const { doc } = state;
-  const book = useWholeBook(doc.coach);
+  const { book, whole } = useGrowingBook(doc.coach);
   const knows = useKnows(view, book);
   const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
   const [chosen, setChosen] = useState<string | null>(view.blocks[0]?.id ?? null);
@@ -220,7 +220,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
           ) : (
             <>
               <Retest view={view} book={book} knows={knows} store={store} onAdded={setChosen} />
-              {hydrated && (
+              {hydrated && whole && (
                 <DrillPicker
                   book={book}
                   sport={players[0]?.sport ?? 'tennis'}

@@ -2,11 +2,11 @@
 
 import { HeartPulse } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { shortened } from '@/session/on-court';
 import { evaluatePlan } from '@/session/evaluate';
 import { kitAtHand } from '@/drills/kit';
 import { deferral, type Warning } from '@/core/care/care';
 import { tally } from '@/core/counting/tally';
-import { scaled } from '@/core/dose/scale';
 import { blockClock } from '@/core/run/block-clock';
 import { courtChanges } from '@/core/run/court-changes';
 import type { SessionRunView } from '@/server/views/session-run';
@@ -80,7 +80,7 @@ function useCareNow(view: SessionRunView, log: RunLog): Warning[] {
     const blocks = view.blocks.flatMap((block, index) => {
       const share = shares[index]!;
       if (share === 0) return [];
-      return [share < 1 ? { ...block, dose: scaled(block.dose, share) } : block];
+      return [shortened(block, share)];
     });
     const doneTries = (blockId: string, playerId: string) => {
       const block = ended.has(blockId) && blocks.find((one) => one.id === blockId);

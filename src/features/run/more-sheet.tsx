@@ -1,39 +1,14 @@
 'use client';
 
-import { DoorOpen, Ellipsis } from 'lucide-react';
-import Link from 'next/link';
+import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
-import { callsOf, feedsOf } from '@/session/sound';
-import { seedOf } from '@/core/calls/timeline';
-import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
-import { Dialog } from '@/ui/dialog';
-import { Chip, ChipRow } from './chip';
-import type { CourtSettings } from './court-settings';
-import { HelperLinks } from './helper-links';
-import { NumbersSheet } from './numbers-sheet';
-import { PracticeTrack } from './practice-track';
-import type { RunLog } from '@/court/run-log';
-import { coachKeys, ScreenSettings } from './screen-settings';
-import type { BlockRun } from './use-block';
+import type { MorePanelProps } from './more-panel';
+import type { CourtSheets } from './court-sheets';
 
-interface Props {
-  readonly view: SessionRunView;
-  readonly run: BlockRun;
-  readonly log: RunLog;
-  readonly settings: CourtSettings;
-  readonly onSettings: (change: Partial<CourtSettings>) => void;
-  readonly awake: boolean | null;
-}
-
-const tempoStep = 5;
-
-/** What is set now and then: numbers, sound, screen, helpers, and the way out. */
-export function MoreSheet({ view, run, log, settings, onSettings, awake }: Props) {
+/** Opens what is set now and then. */
+export function MoreSheet({ sheets, ...props }: MorePanelProps & { readonly sheets: CourtSheets | null }) {
   const [open, setOpen] = useState(false);
-  const players = view.players.filter((player) =>
-    run.block.players.some((one) => one.playerId === player.id),
-  );
   return (
     <>
       <button
@@ -43,113 +18,7 @@ export function MoreSheet({ view, run, log, settings, onSettings, awake }: Props
       >
         <Ellipsis aria-hidden size={22} /> More
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title="More" startsAtField={false}>
-        <div className="space-y-4">
-          <div className="flex flex-wrap gap-2">
-            <NumbersSheet run={run} players={players} log={log} />
-            <Link
-              href={`/sessions/${view.session.id}/plan`}
-              prefetch={false}
-              className={buttonClass('plain', 'min-h-12')}
-            >
-              <DoorOpen aria-hidden size={20} /> Leave the court
-            </Link>
-          </div>
-          <SoundSettings run={run} settings={settings} onSettings={onSettings} />
-          <ScreenSettings settings={settings} onSettings={onSettings} awake={awake} keys={coachKeys} />
-          <label className="flex items-center gap-2 font-semibold">
-            <span className="w-20 text-base font-normal text-soft">Who counts</span>
-            <input
-              value={settings.name}
-              maxLength={60}
-              placeholder={view.session.coach || 'The coach'}
-              aria-label="Who counts on this device"
-              onChange={(event) => onSettings({ name: event.target.value })}
-              className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
-            />
-          </label>
-          <HelperLinks sessionId={view.session.id} players={view.players} />
-        </div>
-      </Dialog>
-    </>
-  );
-}
-
-function SoundSettings({ run, settings, onSettings }: Pick<Props, 'run' | 'settings' | 'onSettings'>) {
-  const { step, tempoPerMin, block, drill } = run;
-  const calls = callsOf(step);
-  const feeds = feedsOf(block.setting);
-  const hears = settings.beat || calls !== null;
-  const wish = {
-    title: `${drill.title}: ${step.title}`,
-    name: `${drill.id}-${step.id}`,
-    seed: seedOf(block.id),
-    accentEvery: settings.accentEvery,
-    ...(tempoPerMin !== null && (settings.beat || !calls) && { tempoPerMin }),
-    ...(calls && {
-      set: calls.set,
-      everyS: calls.everyS,
-      moveS: calls.moveS,
-      pace: calls.pace,
-      leadS: calls.leadS,
-    }),
-  };
-  return (
-    <>
-      <ChipRow label="Sound">
-        <Chip on={settings.sound} onPress={() => onSettings({ sound: !settings.sound })}>
-          Signals
-        </Chip>
-        {tempoPerMin !== null && (
-          <Chip on={settings.beat} onPress={() => onSettings({ beat: !settings.beat })}>
-            Beat {tempoPerMin} a minute
-          </Chip>
-        )}
-        {feeds && !calls && (
-          <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
-            Feeder: tone and “ready”
-          </Chip>
-        )}
-        {calls && (
-          <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
-            Calls: {calls.set}
-            {feeds && ', with the feeder'}
-          </Chip>
-        )}
-        <Chip on={settings.spoken} onPress={() => onSettings({ spoken: !settings.spoken })}>
-          Spoken words
-        </Chip>
-      </ChipRow>
-      {tempoPerMin !== null && (
-        <ChipRow label="Beat">
-          <Chip
-            disabled={settings.tempoPercent <= 50}
-            onPress={() => onSettings({ tempoPercent: settings.tempoPercent - tempoStep })}
-          >
-            Slower
-          </Chip>
-          <Chip
-            disabled={settings.tempoPercent >= 150}
-            onPress={() => onSettings({ tempoPercent: settings.tempoPercent + tempoStep })}
-          >
-            Faster
-          </Chip>
-          {[0, 2, 4].map((every) => (
-            <Chip
-              key={every}
-              on={settings.accentEvery === every}
-              onPress={() => onSettings({ accentEvery: every })}
-            >
-              {every === 0 ? 'no accents' : `accent every ${every}`}
-            </Chip>
-          ))}
-        </ChipRow>
-      )}
-      {(hears || tempoPerMin !== null) && (
-        <ChipRow label="To take">
-          <PracticeTrack wish={wish} />
-        </ChipRow>
-      )}
+      {sheets && <sheets.MoreDialog {...props} open={open} onOpenChange={setOpen} />}
     </>
   );
 }

@@ -12,24 +12,20 @@ import { finishSessionAction } from '@/server/actions';
 import type { SessionRunView } from '@/server/views/session-run';
 import { ask } from '@/ui/ask';
 import { buttonClass } from '@/ui/button';
+import { usePart } from '@/ui/use-part';
 import { ErrorNote } from '@/ui/field';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
 import { CallBanner } from './call-banner';
-import { CareSheet } from './care-sheet';
 import { CourtGrid } from './court-grid';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotes } from './court-notes';
 import { useCourtSettings } from './court-settings';
-import { FinishSheet } from './finish-sheet';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
-import { SessionHeldBack } from './session-held-back';
 import { TogetherGrid } from './together-grid';
-import { TimeSheet } from './time-sheet';
-import { TypeCount } from './type-count';
 import { useCourt, useNow } from './use-court';
 import { useSessionTime } from './use-late';
 import { useRunKeys } from './use-run-keys';
@@ -37,6 +33,8 @@ import { useRunScreen } from './use-run-screen';
 import { useOffline, useWakeLock } from './use-screen';
 
 type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
+
+const loadSheets = () => import('./court-sheets');
 
 export const RunPage = presentCourt(Run);
 
@@ -50,7 +48,8 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const book = usePageBook(session.coach);
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
-  useOffline();
+  useOffline(loadSheets);
+  const sheets = usePart(loadSheets);
   const screen = useRunScreen(court, settings);
   const { blocks, index, run, working, nextBlock, beforeBlock, isOut } = screen;
 
@@ -117,7 +116,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         <Link href={`/sessions/${session.id}/plan`} className={buttonClass('now')}>
           Open plan
         </Link>
-        <SessionHeldBack court={court} blocks={blocks} {...sheetProps('held back')} />
+        {sheets && <sheets.SessionHeldBack court={court} blocks={blocks} {...sheetProps('held back')} />}
       </main>
     );
 
@@ -147,8 +146,9 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         lateS={time.endMs !== null && time.overS > lateAfterS ? Math.round(time.overS) : null}
         onOpen={() => setSheet('time')}
       >
-        <CareSheet view={view} run={run} log={log} />
+        {sheets && <sheets.CareSheet view={view} run={run} log={log} />}
         <MoreSheet
+          sheets={sheets}
           view={view}
           run={run}
           log={log}
@@ -182,44 +182,50 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         log={log}
         undoName={players.find((player) => player.id === run.lastMark?.playerId)?.name}
         leftHanded={settings.leftHanded}
-        adjust={<AdjustSheet run={run} players={working} log={log} {...sheetProps('adjust')} />}
+        adjust={
+          <AdjustSheet sheets={sheets} run={run} players={working} log={log} {...sheetProps('adjust')} />
+        }
         onStart={screen.toggleClock}
         onNext={nextBlock ? next : null}
         onFinish={() => setSheet('finish')}
         onOthers={doneTogether(drill, step) ? null : screen.showOthers}
       />
-      <TimeSheet
-        run={run}
-        time={time}
-        titleOf={titleOf}
-        nextId={nextBlock?.id ?? null}
-        first={!beforeBlock}
-        onLog={(fresh) => void log.log(fresh)}
-        onBefore={before}
-        onSwap={(withId) => {
-          // The other block is on now; what was begun of this one waits, paused, at the other's place.
-          run.say({ playerId: null, kind: 'swap', text: withId });
-          screen.openBlock(withId, 'pause');
-        }}
-        {...sheetProps('time')}
-      />
-      <FinishSheet
-        court={court}
-        untouched={blocks
-          .filter((one) => !isOut(one) && blockClock(log.events(one.id, null)).state === 'ready')
-          .map((one) => titleOf(one.id))}
-        finishing={finishing}
-        onFinish={() => void finish()}
-        onHeldBack={() => setSheet('held back')}
-        {...sheetProps('finish')}
-      />
-      <SessionHeldBack court={court} blocks={blocks} {...sheetProps('held back')} />
-      <TypeCount
-        run={run}
-        player={players.find((player) => player.id === typing)}
-        onMark={screen.mark}
-        onClose={() => setTyping(null)}
-      />
+      {sheets && (
+        <>
+          <sheets.TimeSheet
+            run={run}
+            time={time}
+            titleOf={titleOf}
+            nextId={nextBlock?.id ?? null}
+            first={!beforeBlock}
+            onLog={(fresh) => void log.log(fresh)}
+            onBefore={before}
+            onSwap={(withId) => {
+              // The other block is on now; what was begun of this one waits, paused, at the other's place.
+              run.say({ playerId: null, kind: 'swap', text: withId });
+              screen.openBlock(withId, 'pause');
+            }}
+            {...sheetProps('time')}
+          />
+          <sheets.FinishSheet
+            court={court}
+            untouched={blocks
+              .filter((one) => !isOut(one) && blockClock(log.events(one.id, null)).state === 'ready')
+              .map((one) => titleOf(one.id))}
+            finishing={finishing}
+            onFinish={() => void finish()}
+            onHeldBack={() => setSheet('held back')}
+            {...sheetProps('finish')}
+          />
+          <sheets.SessionHeldBack court={court} blocks={blocks} {...sheetProps('held back')} />
+          <sheets.TypeCount
+            run={run}
+            player={players.find((player) => player.id === typing)}
+            onMark={screen.mark}
+            onClose={() => setTyping(null)}
+          />
+        </>
+      )}
       <p role="status" aria-live="polite" className="sr-only">
         {said}
       </p>

@@ -66,14 +66,19 @@ export const usePhone = (): boolean =>
     () => false,
   );
 
-/** Lets the run screen be opened again without the server: the service worker keeps this page and what it is made of. */
-export function useOffline(): void {
+/**
+ * Lets the run screen be opened again without the server: the service worker keeps this page and what it is made of.
+ * @param loadRest fetches what comes after the page itself; the same function every time
+ */
+export function useOffline(loadRest?: () => Promise<unknown>): void {
   useEffect(() => {
     if (!('serviceWorker' in navigator)) return;
     const keep = async () => {
       try {
         await navigator.serviceWorker.register('/sw.js');
         const { active } = await navigator.serviceWorker.ready;
+        // What is fetched later has to be here before it can be kept.
+        await Promise.allSettled([loadRest?.(), import('@/ui/figure-sheet')]);
         const parts = performance
           .getEntriesByType('resource')
           .map(({ name }) => new URL(name))
@@ -90,5 +95,5 @@ export function useOffline(): void {
       }
     };
     void keep();
-  }, []);
+  }, [loadRest]);
 }

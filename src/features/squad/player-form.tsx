@@ -1,15 +1,12 @@
 'use client';
 
 import { yupResolver } from '@hookform/resolvers/yup';
-import { UserPlus } from 'lucide-react';
-import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
 import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
 import { sports } from '@/drills/types';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
-import { Dialog } from '@/ui/dialog';
 import { ErrorNote, Field } from '@/ui/field';
 import { useNotice } from '@/ui/toast';
 
@@ -117,20 +114,5 @@ export function PlayerFields({ year, player, onDone }: Props) {
         </Button>
       </div>
     </form>
-  );
-}
-
-/** A button that opens an empty player sheet. */
-export function AddPlayer({ year, text = 'Add a player' }: { year: number; text?: string }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <Button look="now" onClick={() => setOpen(true)}>
-        <UserPlus aria-hidden size={18} /> {text}
-      </Button>
-      <Dialog open={open} onOpenChange={setOpen} title="Add a player" intro="Kept on this computer only.">
-        <PlayerFields year={year} onDone={() => setOpen(false)} />
-      </Dialog>
-    </>
   );
 }

@@ -5,7 +5,7 @@ import { shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
 import { TakenOffList } from '@/ui/taken-off';
-import { AddPlayer } from './player-form';
+import { AddPlayer } from './add-player';
 import { SquadTouches } from './squad-touches';
 
 /** Everybody, with what they are working on and what they did in the last four weeks. */

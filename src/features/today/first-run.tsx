@@ -1,4 +1,4 @@
-import { AddPlayer } from '@/features/squad/player-form';
+import { AddPlayer } from '@/features/squad/add-player';
 
 const steps = [
   ['Add your players', 'Name, year of birth, hand and sport are enough. Nothing leaves this computer.'],

@@ -1,0 +1,25 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+
+/**
+ * A part of a page that is fetched once the page is alive, so that the page itself stays light; null until it is there.
+ * @param load imports it; the same function every time
+ * @param wanted true while somebody waits for it: then a part that cannot be fetched is a fault of the page
+ */
+export function usePart<T>(load: () => Promise<T>, wanted = false): T | null {
+  const [part, setPart] = useState<{ readonly it: T } | null>(null);
+  const [failed, setFailed] = useState<Error | null>(null);
+  useEffect(() => {
+    let here = true;
+    load().then(
+      (it) => here && setPart({ it }),
+      (error: unknown) => here && setFailed(error instanceof Error ? error : new Error(String(error))),
+    );
+    return () => {
+      here = false;
+    };
+  }, [load]);
+  if (failed && wanted && !part) throw failed;
+  return part?.it ?? null;
+}
