@@ -42,7 +42,7 @@ test('it has nine players of both sports, sessions today, and something left to 
   const today = await todayView(context);
   expect(today.sessions.length).toBeGreaterThanOrEqual(2);
   expect(today.last[0]!.state).toBe('finished');
-  expect(today.sessions.every((session) => session.blocks.length >= 5)).toBe(true);
+  expect(today.sessions.every((session) => session.blockCount >= 5)).toBe(true);
   close();
 });
 

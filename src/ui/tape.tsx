@@ -1,8 +1,8 @@
-import type { BlockTime } from '@/core/planning/plan-time';
+import type { DrawnBlock } from '@/core/planning/plan-time';
 import { cx } from './class-names';
 
 /** One block's own parts, drawn to scale inside its piece of tape. */
-export function TapeParts({ time }: { time: BlockTime }) {
+export function TapeParts({ time }: { time: DrawnBlock }) {
   const restS = time.turns > 1 ? 0 : time.restS;
   const collectS = time.collectS * time.turns;
   const parts = [
@@ -69,7 +69,7 @@ export function TapeEdge({ lengthS, bookedS }: { lengthS: number; bookedS: numbe
 }
 
 export interface TapeProps {
-  readonly blocks: readonly BlockTime[];
+  readonly blocks: readonly DrawnBlock[];
   readonly titles: readonly string[];
   readonly totalS: number;
   readonly bookedS: number;

@@ -1,9 +1,9 @@
 import type { Explanation } from '../explain';
-import type { PlanTime } from '../planning/plan-time';
+import type { DrawnTime, PlanTime } from '../planning/plan-time';
 import { inMinutes } from '../words';
 
 /** Opens the length of a plan against its booking. */
-export function explainPlanTotal(plan: PlanTime, titles: readonly string[]): Explanation {
+export function explainPlanTotal(plan: DrawnTime, titles: readonly string[]): Explanation {
   const over = plan.overrunS > 0;
   return {
     title: over ? 'Over the booking' : 'Room left in the booking',

@@ -44,6 +44,40 @@ export interface BlockTime extends DoseTime {
   readonly slowestId: string;
 }
 
+/** A block's time without what it means for each player: enough to draw it. */
+export type DrawnBlock = Pick<
+  BlockTime,
+  | 'id'
+  | 'startS'
+  | 'totalS'
+  | 'setUpS'
+  | 'showS'
+  | 'activeS'
+  | 'restS'
+  | 'collectS'
+  | 'changeoverS'
+  | 'breakS'
+  | 'turns'
+>;
+
+/** A plan's time as far as it is drawn: its blocks, and how they fill the booking. */
+export interface DrawnTime extends Pick<PlanTime, 'totalS' | 'bookedS' | 'overrunS'> {
+  readonly blocks: readonly DrawnBlock[];
+}
+
+export function drawnTime({ totalS, bookedS, overrunS, blocks }: PlanTime): DrawnTime {
+  return {
+    ...{ totalS, bookedS, overrunS },
+    blocks: blocks.map((block) => {
+      const { id, startS, setUpS, showS, activeS, restS, collectS, changeoverS, breakS, turns } = block;
+      return {
+        ...{ id, startS, totalS: block.totalS, setUpS, showS, activeS, restS, collectS, changeoverS },
+        ...{ breakS, turns },
+      };
+    }),
+  };
+}
+
 export interface PlanTime {
   readonly blocks: readonly BlockTime[];
   readonly totalS: number;

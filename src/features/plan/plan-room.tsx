@@ -1,7 +1,7 @@
 'use client';
 
 import { explainPlanTotal } from '@/core/explanations/plan';
-import type { PlanTime } from '@/core/planning/plan-time';
+import type { DrawnTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import { cx } from '@/ui/class-names';
 import { Figure } from '@/ui/figure';
@@ -10,7 +10,7 @@ import { Figure } from '@/ui/figure';
 const halfOfHalfS = 15;
 
 /** How much room a plan leaves in its booking, or how far it runs over. */
-export function PlanRoom({ time, titles }: { time: PlanTime; titles: readonly string[] }) {
+export function PlanRoom({ time, titles }: { time: DrawnTime; titles: readonly string[] }) {
   const exact = Math.abs(time.overrunS) < halfOfHalfS;
   const over = time.overrunS > 0 && !exact;
   const text = exact

@@ -1,3 +1,5 @@
+'use client';
+
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
 import Link from 'next/link';
 import { attendanceWords, WhoIsHere } from '@/features/sessions/attendance';
@@ -62,7 +64,7 @@ const actions = {
 } as const;
 
 function SessionToday({ session }: { session: TodaySession }) {
-  const empty = session.blocks.length === 0;
+  const empty = session.blockCount === 0;
   const action = actions[session.state];
   const { totalS, bookedS, blocks } = session.time;
   const { titles } = session;

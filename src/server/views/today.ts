@@ -1,9 +1,9 @@
 import { makeBook } from '@/drills';
 import { resultInWords } from '@/core/counting/measure';
 import { goalsOf } from '@/session/goals';
-import { timePlan, workOf, type PlanBlock } from '@/session/plan';
+import { timePlan, workOf } from '@/session/plan';
 import { present, type Attendance } from '@/core/attendance';
-import type { PlanTime } from '@/core/planning/plan-time';
+import { drawnTime, type DrawnTime } from '@/core/planning/plan-time';
 import {
   attendanceOf,
   playersOfSessions,
@@ -41,10 +41,9 @@ export interface ComingPlayer extends PlayerFacts {
 }
 
 export interface TodaySession extends SessionLine {
-  readonly blocks: readonly PlanBlock[];
   /** The blocks' drills, by name. */
   readonly titles: readonly string[];
-  readonly time: PlanTime;
+  readonly time: DrawnTime;
   readonly coming: readonly ComingPlayer[];
 }
 
@@ -113,18 +112,19 @@ export async function todayView(context: Context): Promise<TodayView> {
     };
     return {
       ...line(session),
-      blocks: own,
       titles: own.map((block) => book.drill(block.drillId)?.title ?? ''),
-      time: timePlan(
-        book,
-        own,
-        present(
-          coming.flatMap((id) => facts.get(id) ?? []),
-          saidOf(session.id),
+      time: drawnTime(
+        timePlan(
+          book,
+          own,
+          present(
+            coming.flatMap((id) => facts.get(id) ?? []),
+            saidOf(session.id),
+          ),
+          records,
+          session.bookedMin,
+          ground(session.placeId),
         ),
-        records,
-        session.bookedMin,
-        ground(session.placeId),
       ),
       coming: coming.flatMap((id) => {
         const player = facts.get(id);
