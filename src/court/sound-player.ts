@@ -31,7 +31,7 @@ export class SoundPlayer {
   }
 
   /**
-   * Starts (or starts anew) at a place in the timeline.
+   * Starts (or restarts) at a place in the timeline.
    * @param cues in order of time
    * @param elapsedS running seconds of the block at this moment
    */

@@ -227,7 +227,7 @@ export async function endOfLog(db: Executor): Promise<Reached> {
 
 export type AttemptRow = typeof attempt.$inferSelect;
 
-/** Puts the attempts of blocks anew. */
+/** Replaces the attempts of blocks. */
 export async function replaceAttempts(
   db: Executor,
   blockIds: readonly string[],

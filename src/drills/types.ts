@@ -172,7 +172,7 @@ export interface StepRally {
   readonly distanceM: number;
   /** Height of the mark on the wall. */
   readonly markM: number;
-  /** Hits to a counted touch, where the ball is then trapped and begun anew; left out where the rally goes on. */
+  /** Hits to a counted touch, where the ball is then trapped and restarted; left out where the rally goes on. */
   readonly each?: number;
 }
 

@@ -146,7 +146,7 @@ export function removeBlock<D extends PlanParts>(doc: D, id: string): D {
   );
 }
 
-/** Puts a block at a place in the order; places outside are drawn to the ends. */
+/** Puts a block at a place in the order; places outside are clamped to the ends. */
 export function moveBlock<D extends PlanParts>(doc: D, id: string, to: number): D {
   const from = doc.blocks.findIndex((block) => block.id === id);
   const target = Math.min(doc.blocks.length - 1, Math.max(0, to));

@@ -3,7 +3,7 @@ import type { Dose } from '@/core/dose/dose';
 import type { KitAtHand } from '@/core/place/needs';
 import { fitsHere, type Fit } from '@/core/place/fits';
 import type { Place } from '@/core/place/place';
-import { planTime, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
+import { timeBlocks, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
@@ -200,6 +200,7 @@ export function timePlan(
       {
         id: block.id,
         players: working,
+        sitting: players.filter(({ id }) => workOf(book, block, id)?.out).map(({ id }) => id),
         // What does not fit at all is timed as if it did: the plan says so beside it.
         holds: atOnce || drill.players.max * block.stations,
         helped: drill.helper !== 'none',
@@ -207,5 +208,5 @@ export function timePlan(
       },
     ];
   });
-  return planTime(planned, bookedMin * 60);
+  return timeBlocks(planned, bookedMin * 60);
 }

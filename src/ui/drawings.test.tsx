@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { noLoad } from '@/core/dose/load';
-import { planTime } from '@/core/planning/plan-time';
+import { timeBlocks } from '@/core/planning/plan-time';
 import { Field } from './field';
 import { StageBall } from './stage-ball';
 import { Stairs } from './stairs';
@@ -9,7 +9,7 @@ import { Tape, tapeLengthS } from './tape';
 const pace = { perTouchS: 2, dropCostS: 0, successRate: 1, setUpS: 30, showS: 0, changeoverS: 0 };
 const minute = { kind: 'timed', rounds: 1, workS: 30, restS: 0 } as const;
 const plan = (blocks: number, bookedMin: number) =>
-  planTime(
+  timeBlocks(
     Array.from({ length: blocks }, (_, n) => ({
       id: `b${n}`,
       players: [{ playerId: 'p', dose: minute, pace, load: noLoad }],

@@ -8,7 +8,7 @@ export interface RangeSpread<K extends string> {
 }
 
 /**
- * The spread of results: each number is put to both ends of its range, the results worked out anew, and the changes added
+ * The spread of results: each number is put to both ends of its range, the results recomputed, and the changes added
  * as independent errors (root of the sum of squares; the larger of both ends counts).
  * @param evaluate the results with one number in another's place; null where there is none
  */

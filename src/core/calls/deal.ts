@@ -9,7 +9,7 @@ export const longestRun = (options: number): number => (options === 2 ? 4 : 3);
 /**
  * A random order of calls that is fair and cannot be guessed: every call comes equally often (or once more than another),
  * none comes more often in a row than {@link longestRun}, and within that every order is equally likely.
- * Orders with a longer run are thrown away and drawn anew, rather than mended: mending would make patterns.
+ * Orders with a longer run are thrown away and dealt again, rather than mended: mending would make patterns.
  * @param options how many different calls there are, 1 to 12
  * @param count how many calls are made, >= 0
  */

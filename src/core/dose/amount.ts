@@ -36,7 +36,7 @@ export function amountOf(dose: Dose): number | null {
   return name === null ? null : (dose as unknown as Record<string, number>)[name]!;
 }
 
-/** The same shape with another amount, drawn into the limits of its kind; shared doses stay as they are. */
+/** The same shape with another amount, clamped to the limits of its kind; shared doses stay as they are. */
 export function withAmount(dose: Dose, amount: number | null): Dose {
   const name = amountField[dose.kind];
   if (name === null || amount === null) return dose;

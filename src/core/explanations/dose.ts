@@ -5,6 +5,7 @@ import type { BlockTime } from '../planning/plan-time';
 import type { SuccessRate } from '../skill/success-rate';
 import { chanceOfRow, expectedTouchesToRow } from '../skill/row-odds';
 import { inMinutes, percent } from '../words';
+import { partsOfASecond } from './rounding';
 
 /** What a block's time is made of, for one player's pace. */
 export interface DosePart {
@@ -64,6 +65,10 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
       ? [{ label: 'Drink', value: inMinutes(time.breakS), from: 'set on this block' }]
       : []),
     { label: 'Changeover', value: inMinutes(time.changeoverS), from: 'none after the last block' },
+    ...partsOfASecond(time.totalS, [
+      ...[time.setUpS, time.showS, time.breakS, time.changeoverS],
+      ...(time.turns > 1 ? [time.activeS] : [time.workS, time.restS, time.collectS]),
+    ]),
     { label: 'Time of one touch', value: `${pace.perTouchS} s`, from: origins.touch },
   ];
   if (dose.kind === 'row') {

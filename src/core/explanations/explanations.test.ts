@@ -1,7 +1,7 @@
 import type { Dose } from '../dose/dose';
 import { doseTime, type Pace } from '../dose/time';
 import type { Explanation } from '../explain';
-import { planTime } from '../planning/plan-time';
+import { timeBlocks } from '../planning/plan-time';
 import { noLoad } from '../dose/load';
 import { successRate } from '../skill/success-rate';
 import { explainBlockTime, explainBlockTouches } from './dose';
@@ -29,7 +29,7 @@ const part = {
   origins: { touch: 'common practice', drop: 'ours', setUp: 'by hand' },
 };
 const players = [{ playerId: 'p', dose, pace, load: noLoad }];
-const plan = planTime([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60);
+const plan = timeBlocks([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60);
 const block = { ...part, time: plan.blocks[0]! };
 const input = (explanation: Explanation, label: string) =>
   explanation.inputs.find((one) => one.label === label);
@@ -48,7 +48,7 @@ test('the touches of a row add up, also for whoever begins another while the slo
     { playerId: 'Ada', dose, pace, load: noLoad },
     { playerId: 'Bo', dose, pace: slow, load: noLoad },
   ];
-  const [time] = planTime([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60).blocks;
+  const [time] = timeBlocks([{ id: 'a', players, holds: 8, helped: false, breakS: 0 }], 60).blocks;
   const touches = explainBlockTouches(part, time!.touchesOf['Ada']!, time!.workOf['Ada']);
   expect(Number(touches.value)).toBe(touchesFrom(touches));
   expect(time!.workOf['Ada']).toBe(time!.workOf['Bo']);
@@ -123,7 +123,7 @@ test('results open to the attempts, drops and schools behind them', () => {
 test('turns and a drink are opened too', () => {
   const group = ['p', 'q', 'r'].map((playerId) => ({ ...players[0]!, playerId }));
   const last = { id: 'b', players, holds: 8, helped: false, breakS: 0 };
-  const turned = planTime([{ id: 'a', players: group, holds: 2, helped: false, breakS: 60 }, last], 600);
+  const turned = timeBlocks([{ id: 'a', players: group, holds: 2, helped: false, breakS: 60 }, last], 600);
   const explanation = explainBlockTime({ ...part, time: turned.blocks[0]! });
   expect(input(explanation, '2 turns at the station')?.value).toMatch(/min/);
   expect(input(explanation, 'Drink')?.value).toBe('1:00 min');
@@ -158,7 +158,7 @@ test.each<[Dose, string, string]>([
     '1 part',
   ],
 ])('the time of %j opens to its own formula', (given, formula, words) => {
-  const one = planTime(
+  const one = timeBlocks(
     [
       {
         id: 'a',

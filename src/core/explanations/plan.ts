@@ -1,6 +1,7 @@
 import type { Explanation } from '../explain';
 import type { DrawnTime, PlanTime } from '../planning/plan-time';
 import { inMinutes } from '../words';
+import { partsOfASecond, partsOfATouch } from './rounding';
 
 /** Opens the length of a plan against its booking. */
 export function explainPlanTotal(plan: DrawnTime, titles: readonly string[]): Explanation {
@@ -16,6 +17,12 @@ export function explainPlanTotal(plan: DrawnTime, titles: readonly string[]): Ex
         value: inMinutes(block.totalS),
         from: `from ${inMinutes(block.startS)}`,
       })),
+      ...partsOfASecond(
+        Math.abs(plan.overrunS),
+        over
+          ? [...plan.blocks.map((block) => block.totalS), -plan.bookedS]
+          : [plan.bookedS, ...plan.blocks.map((block) => -block.totalS)],
+      ),
     ],
     source: 'Adding up.',
   };
@@ -32,10 +39,16 @@ export function explainPlanTouches(
     title: `Touches to expect, ${who}`,
     value: String(Math.round(plan.touchesOf[playerId] ?? 0)),
     formula: 'Sum over the blocks. Only good touches count.',
-    inputs: plan.blocks.map((block, index) => ({
-      label: `${index + 1}. ${titles[index] ?? ''}`,
-      value: String(Math.round(block.touchesOf[playerId] ?? 0)),
-    })),
+    inputs: [
+      ...plan.blocks.map((block, index) => ({
+        label: `${index + 1}. ${titles[index] ?? ''}`,
+        value: String(Math.round(block.touchesOf[playerId] ?? 0)),
+      })),
+      ...partsOfATouch(
+        plan.touchesOf[playerId] ?? 0,
+        plan.blocks.map((block) => block.touchesOf[playerId] ?? 0),
+      ),
+    ],
     source:
       'Our arithmetic: each block’s work time at the player’s own success rate. Waiting for a turn gives none.',
   };

@@ -8,12 +8,12 @@ const m = (metres: number): string => `${Number(metres.toFixed(2))} m`;
 const seconds = (s: number): string => `${s.toFixed(2)} s`;
 const speed = (mps: number): string => `${mps.toFixed(1)} m/s`;
 
-export function tappingSentence({ heightM, perMin, periodS }: Tapping): string {
-  return `Bounce it ${cm(heightM)} over the face: ${Math.round(perMin)} touches a minute, one every ${seconds(periodS)}.`;
+export function tappingSentence({ heightM, touchesPerMin, periodS }: Tapping): string {
+  return `Bounce it ${cm(heightM)} over the face: ${Math.round(touchesPerMin)} touches a minute, one every ${seconds(periodS)}.`;
 }
 
-export function clapsSentence(claps: number, perS: number, { heightM, airS }: Toss): string {
-  return `Toss ${m(heightM)} over the hand for ${counted(claps, 'clap')} at ${perS.toFixed(1)} a second: ${seconds(airS)} in the air.`;
+export function clapsSentence(claps: number, clapsPerS: number, { heightM, airS }: Toss): string {
+  return `Toss ${m(heightM)} over the hand for ${counted(claps, 'clap')} at ${clapsPerS.toFixed(1)} a second: ${seconds(airS)} in the air.`;
 }
 
 export function hoopSentence({ heightM, hoopM, upS, airS }: HoopToss): string {
@@ -35,7 +35,7 @@ export const tapLaw = {
 export function explainTapping(one: Tapping, face: string): Explanation {
   return {
     title: 'Touches a minute',
-    value: Math.round(one.perMin).toString(),
+    value: Math.round(one.touchesPerMin).toString(),
     formula: `60 ÷ (seconds up + seconds down). ${tapLaw.formula}`,
     inputs: [
       { label: 'Height', value: cm(one.heightM), from: `over the ${face}` },

@@ -14,6 +14,8 @@ export interface PlannedPlayer {
 export interface PlannedBlock {
   readonly id: string;
   readonly players: readonly PlannedPlayer[];
+  /** Who is there and sits it out: they wait as long as the others work. */
+  readonly sitting?: readonly string[];
   /** How many can work at once at all stations together, >= 1. */
   readonly holds: number;
   /** Does a helper feed, hold or call for every try? */
@@ -35,7 +37,7 @@ export interface BlockTime extends DoseTime {
   readonly touchesOf: Readonly<Record<string, number>>;
   /** Seconds each player works. */
   readonly workOf: Readonly<Record<string, number>>;
-  /** Seconds each player waits: for a turn, or for the others to be done. */
+  /** Seconds each player waits: for a turn, for the others to be done, or sitting it out. */
   readonly waitOf: Readonly<Record<string, number>>;
   readonly loadOf: Readonly<Record<string, LoadSum>>;
   /** What a helper has to do: feeds (or holds, calls), and seconds of it. Nothing when none is needed. */
@@ -99,7 +101,7 @@ export interface PlanTime {
  * @param bookedS seconds booked, > 0
  * @throws RangeError when a block has no players
  */
-export function planTime(blocks: readonly PlannedBlock[], bookedS: number): PlanTime {
+export function timeBlocks(blocks: readonly PlannedBlock[], bookedS: number): PlanTime {
   const touchesOf: Record<string, number> = {};
   const waitOf: Record<string, number> = {};
   const loads: Record<string, LoadSum> = {};
@@ -110,9 +112,10 @@ export function planTime(blocks: readonly PlannedBlock[], bookedS: number): Plan
     const time = blockTime(block, index === blocks.length - 1);
     for (const { playerId } of block.players) {
       touchesOf[playerId] = (touchesOf[playerId] ?? 0) + time.touchesOf[playerId]!;
-      waitOf[playerId] = (waitOf[playerId] ?? 0) + time.waitOf[playerId]!;
       loads[playerId] = addLoads(loads[playerId] ?? noLoadSum, time.loadOf[playerId]!);
     }
+    for (const [playerId, waitS] of Object.entries(time.waitOf))
+      waitOf[playerId] = (waitOf[playerId] ?? 0) + waitS;
     feeds += time.helper.feeds;
     busyS += time.helper.busyS;
     const placed = { ...time, startS };
@@ -172,6 +175,7 @@ function blockTime(block: PlannedBlock, last: boolean): Omit<BlockTime, 'startS'
       feeds += work.tries * goesOn;
     }
   }
+  for (const playerId of block.sitting ?? []) waitOf[playerId] = activeS;
   const { setUpS, changeoverS } = slowest.player.pace;
   // Everybody's step is shown side by side: it takes as long as the longest of them.
   const showS = Math.max(...timed.map(({ player }) => player.pace.showS));

@@ -4,7 +4,7 @@ import { mixes, spreadOf, type Mix, type Spread } from './spread';
 /** Rows of one player at one known set-up: good touches in a row, and whether a miss ended it. */
 export interface LoggedRows {
   readonly setting: RallySetting;
-  /** Hits to a counted touch, where the ball is then trapped and begun anew; null where the rally goes on. */
+  /** Hits to a counted touch, where the ball is then trapped and restarted; null where the rally goes on. */
   readonly each: number | null;
   readonly rows: readonly { readonly hits: number; readonly missed: boolean }[];
 }
@@ -146,7 +146,7 @@ interface Hits {
 
 /**
  * Hits by their place in the row: the first, the second, and all later ones, which share one chance. Touches that are
- * trapped and begun anew are all of one sort.
+ * trapped and restarted are all of one sort.
  */
 function sortedRows({ rows, each }: Pick<LoggedRows, 'rows' | 'each'>): Hits[] {
   const sorts = each === null ? [first, second, later] : [whole];

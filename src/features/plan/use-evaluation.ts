@@ -21,7 +21,7 @@ export function useKnows(view: SessionPlanView, book: Book): Knows {
   }, [view, book]);
 }
 
-/** The whole plan looked at anew with every change: times, fit, care, shares. */
+/** The whole plan evaluated again with every change: times, fit, care, shares. */
 export function useEvaluation(view: SessionPlanView, book: Book, doc: PlanDoc): Evaluation {
   const atHand = useMemo(() => kitAtHand(view.kit), [view.kit]);
   const { blocks, playerIds, bookedMin, startTime, airC, placeId } = doc;

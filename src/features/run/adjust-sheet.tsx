@@ -11,7 +11,7 @@ interface Props extends AdjustPanelProps {
   readonly onOpenChange: (open: boolean) => void;
 }
 
-/** Opens what is adjusted. Every time it is opened anew for whom was counted last. */
+/** Opens what is adjusted. Each time it opens for whom was counted last. */
 export function AdjustSheet({ sheets, open, onOpenChange, ...props }: Props) {
   return (
     <>

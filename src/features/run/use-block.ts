@@ -97,7 +97,7 @@ function nowOf(
   };
 }
 
-/** Works out what players do, anew only when something of their log has changed: tiles are drawn many times a second. */
+/** Works out what players do, again only when something of their log has changed: tiles are drawn many times a second. */
 function playersNow(
   view: CourtView,
   block: RunBlock,

@@ -190,7 +190,7 @@ function usePresentPlan({ session }: CourtView, news: Court['news'], renew: () =
 }
 
 /**
- * Draws what surrounds the counts anew when something was logged, as soon as the screen has had its turn: the tile that
+ * Redraws what surrounds the counts when something was logged, as soon as the screen has had its turn: the tile that
  * was pressed draws its own count at once. A drawing for another reason in between has the newest version too: the log
  * it reads is as new, and React must know of the change, or it leaves out the effects that follow from it.
  */
@@ -246,7 +246,7 @@ const afterPaint = (): Promise<void> =>
     });
   });
 
-/** The steady time, read anew several times a second while something is running, else every second. */
+/** The steady time, read several times a second while something is running, else every second. */
 export function useNow(clock: SteadyClock, running: boolean): number {
   const [now, setNow] = useState(0);
   useEffect(() => {

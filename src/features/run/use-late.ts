@@ -98,7 +98,7 @@ function leftBy(view: SessionRunView, book: Book, key: string): WhatIsLeft {
   );
 }
 
-/** A function that works out its answer anew only when it is asked something else than before. */
+/** A function that recomputes its answer only when it is asked something else than before. */
 function remembered<A extends readonly unknown[], R>(work: (...asked: A) => R): (...asked: A) => R {
   let last: { asked: A; answer: R } | null = null;
   return (...asked) => {

@@ -35,7 +35,7 @@ const longestId = 80;
 /** More blocks than a session can have. */
 const mostIds = 50;
 
-/** Pages are read anew after a change, in every window that asks. */
+/** Pages are read again after a change, in every window that asks. */
 function changed<T>(outcome: Outcome<T>): Outcome<T> {
   if (outcome.ok) revalidatePath('/', 'layout');
   return outcome;
@@ -53,7 +53,7 @@ export async function createSessionAction(input: unknown): Promise<Outcome<{ id:
   return changed(await createSession(await requestContext(), input));
 }
 
-/** The plan screen keeps its own state: nothing is read anew. */
+/** The plan screen keeps its own state: nothing is read again. */
 export async function savePlanAction(id: string, input: unknown): Promise<Outcome<{ revision: number }>> {
   return savePlan(await requestContext(), asId(id), input);
 }

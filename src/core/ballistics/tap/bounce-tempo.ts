@@ -8,7 +8,7 @@ export interface Tapping {
   readonly heightM: number;
   /** Seconds from touch to touch, and touches a minute. */
   readonly periodS: number;
-  readonly perMin: number;
+  readonly touchesPerMin: number;
   /** Speeds when it comes down and when it goes up again, m/s. */
   readonly downMps: number;
   readonly upMps: number;
@@ -28,7 +28,7 @@ export function tapping(ball: BallKind, face: FaceKind, heightM: number, instead
   return {
     heightM,
     periodS,
-    perMin: 60 / periodS,
+    touchesPerMin: 60 / periodS,
     downMps: down.speedMps,
     upMps: up.speedMps,
     faceMps: (up.speedMps - e * down.speedMps) / (1 + e),
@@ -44,8 +44,8 @@ export function tappingSpread(
   ball: BallKind,
   face: FaceKind,
   heightM: number,
-): Readonly<Record<'perMin' | 'faceMps' | 'aloneM', number>> {
-  const shown = ({ perMin, faceMps, aloneM }: Tapping) => ({ perMin, faceMps, aloneM });
+): Readonly<Record<'touchesPerMin' | 'faceMps' | 'aloneM', number>> {
+  const shown = ({ touchesPerMin, faceMps, aloneM }: Tapping) => ({ touchesPerMin, faceMps, aloneM });
   const { low, high } = faces[face].liveliness;
   const pairs: (readonly [TapInstead, TapInstead])[] = [
     ...ballEnds(ball),
@@ -56,14 +56,14 @@ export function tappingSpread(
   ).spread;
 }
 
-/** The height that gives a tempo, metres, with drag. @param perMin touches a minute, > 0 */
-export function heightForTempo(ball: BallKind, perMin: number): number {
+/** The height that gives a tempo, metres, with drag. @param touchesPerMin touches a minute, > 0 */
+export function heightForTempo(ball: BallKind, touchesPerMin: number): number {
   const { dragPerM } = ballNumbers(balls[ball]);
   const periodAt = (heightM: number) => rise(heightM, dragPerM).seconds + fall(heightM, dragPerM).seconds;
   let [low, high] = [1e-4, 30];
   for (let round = 0; round < 60; round++) {
     const middle = (low + high) / 2;
-    if (periodAt(middle) * perMin < 60) low = middle;
+    if (periodAt(middle) * touchesPerMin < 60) low = middle;
     else high = middle;
   }
   return low;

@@ -22,17 +22,19 @@ const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 test('tempo and height are each other’s inverse for every ball', () => {
   fc.assert(
     fc.property(kind, num(0.05, 1.5), (ball, heightM) => {
-      const { perMin } = tapping(ball, 'strings', heightM);
-      expect(heightForTempo(ball, perMin)).toBeCloseTo(heightM, 6);
+      const { touchesPerMin } = tapping(ball, 'strings', heightM);
+      expect(heightForTempo(ball, touchesPerMin)).toBeCloseTo(heightM, 6);
     }),
   );
 });
 
 test('higher is slower, and drag makes it a little different from the vacuum', () => {
   for (const ball of ballKinds) {
-    expect(tapping(ball, 'strings', 0.4).perMin).toBeLessThan(tapping(ball, 'strings', 0.2).perMin);
+    expect(tapping(ball, 'strings', 0.4).touchesPerMin).toBeLessThan(
+      tapping(ball, 'strings', 0.2).touchesPerMin,
+    );
     // 148 a minute at 20 cm without drag (check value); drag shortens the rise more than it lengthens the fall.
-    expect(tapping(ball, 'strings', 0.2).perMin / 148).toBeCloseTo(1, 1);
+    expect(tapping(ball, 'strings', 0.2).touchesPerMin / 148).toBeCloseTo(1, 1);
   }
 });
 
@@ -101,13 +103,13 @@ test('through a hoop: over it, and down again later', () => {
 });
 
 test('ranges of the ball hardly move a tempo, and move what a still face gives back a lot', () => {
-  const { perMin, aloneM, faceMps } = tappingSpread('yellow', 'strings', 0.4);
-  expect(perMin).toBeGreaterThan(0);
-  expect(perMin).toBeLessThan(1);
+  const { touchesPerMin, aloneM, faceMps } = tappingSpread('yellow', 'strings', 0.4);
+  expect(touchesPerMin).toBeGreaterThan(0);
+  expect(touchesPerMin).toBeLessThan(1);
   expect(aloneM).toBeGreaterThan(0.02);
   expect(faceMps).toBeGreaterThan(0.02);
   // A foam ball is known less well, and drag matters more to it.
-  expect(tappingSpread('indoor foam', 'strings', 0.4).perMin).toBeGreaterThan(perMin);
+  expect(tappingSpread('indoor foam', 'strings', 0.4).touchesPerMin).toBeGreaterThan(touchesPerMin);
   expect(tossSpreadM('indoor foam', 1.2)).toBeGreaterThan(tossSpreadM('yellow', 1.2));
   const off = catchSpread('yellow', 1.4, 0.75, 0.18);
   expect(off.catchMps).toBeLessThan(0.1);

@@ -26,11 +26,11 @@ export function clapRate(age: number): number {
 }
 
 /** Seconds that claps take: one beat each and one to get the hands ready. */
-export const clapsS = (claps: number, perS: number): number => (claps + 1) / perS;
+export const clapsS = (claps: number, clapsPerS: number): number => (claps + 1) / clapsPerS;
 
-/** The toss that gives time for so many claps, with drag. @param perS claps a second */
-export function tossForClaps(ball: BallKind, claps: number, perS: number): Toss {
-  return tossForTime(ball, clapsS(claps, perS));
+/** The toss that gives time for so many claps, with drag. @param clapsPerS claps a second */
+export function tossForClaps(ball: BallKind, claps: number, clapsPerS: number): Toss {
+  return tossForTime(ball, clapsS(claps, clapsPerS));
 }
 
 /** The toss that is in the air so long. @param airS 0.05 to 5 s */

@@ -12,7 +12,7 @@ const shown = ({ hitsPerMin, speedMps, bounceM, backS }: WallSolution) => ({
   backS,
 });
 
-/** The spread of a solution over the ranges of ball, ground and wall: the rally is solved anew at every end. */
+/** The spread of a solution over the ranges of ball, ground and wall: the rally is solved again at every end. */
 export function wallSpread(setup: WallSetup, nominal: WallSolution): WallSpread {
   return spreadOver(shown(nominal), extremesOf(setup), (instead) => {
     const answer = solveWall(setup, numbersOf(setup, instead));

@@ -38,7 +38,7 @@ export function TossBench({
     setPlayerId(id);
     setBall(next.ball);
     setFace(next.sport === 'tennis' ? 'strings' : 'bat rubber');
-    change({ perS: clapRate(next.age), hoopM: next.hoopM });
+    change({ clapsPerS: clapRate(next.age), hoopM: next.hoopM });
   };
   const place = view.places.find((one) => one.id === placeId);
   const worked = workOut(question, child, ball, face, settings);

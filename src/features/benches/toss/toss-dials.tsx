@@ -30,11 +30,11 @@ export function QuestionDials({ question, ball, face, settings, onChange }: Dial
           <Dial
             label="Touches a minute"
             unit=""
-            value={tapping(ball, face, settings.heightM).perMin}
+            value={tapping(ball, face, settings.heightM).touchesPerMin}
             min={55}
             max={290}
             step={1}
-            onChange={(perMin) => onChange({ heightM: heightForTempo(ball, perMin) })}
+            onChange={(touchesPerMin) => onChange({ heightM: heightForTempo(ball, touchesPerMin) })}
           />
           <Dial
             label="Spread of the time"
@@ -62,11 +62,11 @@ export function QuestionDials({ question, ball, face, settings, onChange }: Dial
           <Dial
             label="Claps a second"
             unit="1/s"
-            value={settings.perS}
+            value={settings.clapsPerS}
             min={1.5}
             max={7}
             step={0.1}
-            onChange={(perS) => onChange({ perS })}
+            onChange={(clapsPerS) => onChange({ clapsPerS })}
           />
         </>
       );

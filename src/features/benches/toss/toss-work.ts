@@ -36,7 +36,7 @@ export interface TossSettings {
   readonly heightM: number;
   readonly spreadS: number;
   readonly claps: number;
-  readonly perS: number;
+  readonly clapsPerS: number;
   readonly hoopM: number;
   readonly overHeadM: number;
   readonly stopM: number;
@@ -53,7 +53,7 @@ export const settingsFor = (child: BenchChild): TossSettings => ({
   heightM: 0.37,
   spreadS: 0.03,
   claps: 5,
-  perS: clapRate(child.age),
+  clapsPerS: clapRate(child.age),
   hoopM: child.hoopM,
   overHeadM: 0.75,
   stopM: 0.18,
@@ -84,8 +84,8 @@ function bounced(
     readings: [
       {
         label: 'Touches a minute',
-        value: one.perMin.toFixed(0),
-        note: `give or take ${off.perMin.toFixed(1)}, from the ball’s ranges`,
+        value: one.touchesPerMin.toFixed(0),
+        note: `give or take ${off.touchesPerMin.toFixed(1)}, from the ball’s ranges`,
         explain: () => explainTapping(one, label),
       },
       {
@@ -110,18 +110,18 @@ function bounced(
   };
 }
 
-function clapped(child: BenchChild, ball: BallKind, { claps, perS }: TossSettings): Worked {
-  const one = tossForClaps(ball, claps, perS);
+function clapped(child: BenchChild, ball: BallKind, { claps, clapsPerS }: TossSettings): Worked {
+  const one = tossForClaps(ball, claps, clapsPerS);
   const from = handM(child.heightM);
   const why = `Air time = (claps + one beat to get ready) ÷ claps a second = ${one.airS.toFixed(2)} s.`;
   return {
-    sentence: clapsSentence(claps, perS, one),
+    sentence: clapsSentence(claps, clapsPerS, one),
     drawn: {
       fromM: from,
       heightM: one.heightM,
       seconds: [one.airS],
       ball,
-      marks: Array.from({ length: claps }, (_, k) => ({ atS: (k + 1) / perS, text: String(k + 1) })),
+      marks: Array.from({ length: claps }, (_, k) => ({ atS: (k + 1) / clapsPerS, text: String(k + 1) })),
     },
     readings: [
       {

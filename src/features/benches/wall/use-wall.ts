@@ -19,7 +19,7 @@ export interface WallWork {
   readonly paces: readonly PaceChange[];
 }
 
-/** Everything the wall bench shows of a set-up, worked out anew with every turn of a dial. */
+/** Everything the wall bench shows of a set-up, recomputed with every turn of a dial. */
 export function useWall(setup: WallSetup, child: BenchChild): WallWork {
   const answer = useMemo(() => solveWall(setup), [setup]);
   const rally = useMemo<DrawnRally | null>(() => {
