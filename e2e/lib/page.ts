@@ -67,6 +67,7 @@ export class Page {
         patienceMs,
         `No box says ${words}`,
       );
+      await this.alive(box);
       await box.click();
     });
   }
@@ -75,8 +76,19 @@ export class Page {
   async choose(label: string, option: string): Promise<void> {
     await this.settled(async () => {
       const select = await this.field(label);
+      await this.alive(select);
       await select.findElement(By.xpath(`.//option[contains(normalize-space(.), "${option}")]`)).click();
     });
+  }
+
+  /** Waits until a field is alive: one that has only been drawn forgets what is chosen in it. */
+  private alive(field: WebElement): Promise<unknown> {
+    const known = `return Object.keys(arguments[0]).some((key) => key.startsWith('__react'))`;
+    return this.driver.wait(
+      () => this.driver.executeScript<boolean>(known, field),
+      patienceMs,
+      'The page never comes alive.',
+    );
   }
 
   /** The input a label belongs to. */
@@ -143,7 +155,7 @@ export class Page {
       .perform();
   }
 
-  /** Tries again when the page was drawn anew under the finger. */
+  /** Tries again when the page was drawn again under the finger. */
   private async settled(work: () => Promise<void>): Promise<void> {
     const end = Date.now() + patienceMs;
     for (;;) {

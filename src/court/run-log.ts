@@ -111,7 +111,7 @@ export class RunLog {
       onChange: () => this.#tell(),
       onHeldBack: (events) => events.forEach((event) => this.#drop(event)),
     });
-    for (const event of fromServer) this.#add(event);
+    this.#add(fromServer);
     this.#outbox.confirm(fromServer);
     this.#state = this.#snapshot();
     this.opened = this.#takeUp();
@@ -157,7 +157,7 @@ export class RunLog {
     // A helper's tab does not take over what a coach's tab on the same device counts for others.
     const taken = from === 'server' ? events : events.filter(this.#ports.mine ?? (() => true));
     const fresh = taken.filter((event) => !this.#known.has(event.id));
-    for (const event of fresh) this.#add(event);
+    this.#add(fresh);
     if (from === 'server') {
       this.#outbox.confirm(events);
       void this.#ports.store.settle(events).catch(() => undefined);
@@ -172,7 +172,7 @@ export class RunLog {
    * @returns how many are offered
    */
   reconcile(events: readonly TouchEvent[]): number {
-    for (const event of events) if (!this.#known.has(event.id)) this.#add(event);
+    this.#add(events);
     const there = new Set(events.map((event) => event.id));
     this.#outbox.confirmOnly(there);
     const lacking = [...this.#known.values()].filter((event) => !there.has(event.id));
@@ -216,7 +216,7 @@ export class RunLog {
       under: this.#bindsToPlan(fresh) ? (under?.(fresh.blockId, fresh.playerId) ?? null) : null,
     };
     const keeping = this.#outbox.add(event);
-    this.#add(event);
+    this.#add([event]);
     this.#tell();
     // The disk first; other tabs can wait until this one has drawn the count.
     void (drawn?.() ?? Promise.resolve()).then(() => share?.(event));
@@ -282,7 +282,7 @@ export class RunLog {
       const places = new Map([...settled, ...waiting].map(({ event, where }) => [event.id, where]));
       const left = waiting.map((one) => one.event).filter(mine);
       const had = settled.map((one) => one.event);
-      for (const event of [...had, ...left]) this.#add(event);
+      this.#add([...had, ...left]);
       // What the server had and this page does not know of: it may have been restored since, so it is offered again.
       this.#outbox.offer([...had.filter(mine), ...left], (event) => places.get(event.id) ?? null);
     } catch {
@@ -302,16 +302,29 @@ export class RunLog {
     return id;
   }
 
-  #add(event: TouchEvent): void {
-    if (this.#known.has(event.id)) return;
-    this.#known.set(event.id, event);
-    this.#version += 1;
-    const key = listKey(event.blockId, event.playerId);
-    this.#lists.set(key, [...(this.#lists.get(key) ?? noEvents), event]);
-    // Never below an event of another device whose clock is ahead: an undo must come after what it takes back. One from
-    // far ahead, or with an id that tells no time, is passed over: it must not pull all that follows along.
-    const madeMs = idTimeMs(event.id);
-    if (madeMs !== null && madeMs <= this.#ports.clock.now() + mostAheadMs && !this.#outbox.isLoose(event.id))
+  /** Takes in events; those that are known are passed over. Each list grows once, however many are new in it. */
+  #add(events: readonly TouchEvent[]): void {
+    const fresh = new Map<string, TouchEvent[]>();
+    for (const event of events) {
+      if (this.#known.has(event.id)) continue;
+      this.#known.set(event.id, event);
+      this.#version += 1;
+      const key = listKey(event.blockId, event.playerId);
+      const list = fresh.get(key);
+      if (list) list.push(event);
+      else fresh.set(key, [event]);
+      this.#notBefore(event);
+    }
+    for (const [key, list] of fresh) this.#lists.set(key, [...(this.#lists.get(key) ?? noEvents), ...list]);
+  }
+
+  /**
+   * No id made here is below one of another device whose clock is ahead: an undo must come after what it takes back. One
+   * from far ahead, or with an id that tells no time, is passed over: it must not pull all that follows along.
+   */
+  #notBefore({ id }: TouchEvent): void {
+    const madeMs = idTimeMs(id);
+    if (madeMs !== null && madeMs <= this.#ports.clock.now() + mostAheadMs && !this.#outbox.isLoose(id))
       this.#floorMs = Math.max(this.#floorMs, madeMs + 1);
   }
 

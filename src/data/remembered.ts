@@ -5,8 +5,6 @@ interface Memory {
   /** The file's own count of changes by others, as the connection in use had it when these were read. */
   version: string;
   readonly values: Map<string, Promise<unknown>>;
-  /** The count, while it is being asked for. */
-  asking: Promise<string> | null;
 }
 
 // Next bundles routes separately: what is remembered hangs on the global object.
@@ -26,9 +24,9 @@ export async function remembered<T>(
   const whole = db as Partial<Database>;
   // A transaction sees its own changes before the file does.
   if (!whole.$file) return read(db);
-  const memory: Memory = memories().get(db) ?? { version: '', values: new Map(), asking: null };
+  const memory: Memory = memories().get(db) ?? { version: '', values: new Map() };
   memories().set(db, memory);
-  const version = await versionOf(whole as Database, memory);
+  const version = await versionOf(whole as Database);
   if (version !== memory.version) {
     memory.version = version;
     memory.values.clear();
@@ -41,13 +39,10 @@ export async function remembered<T>(
   return reading;
 }
 
-/** `PRAGMA data_version`: asked once for all that want it while it is being asked for. */
-function versionOf(db: Database, memory: Memory): Promise<string> {
-  memory.asking ??= db.$client
-    .execute('PRAGMA data_version')
-    .then(({ rows }) => `${String(connectionOf(db))} ${String(rows[0]?.[0])}`)
-    .finally(() => (memory.asking = null));
-  return memory.asking;
+/** `PRAGMA data_version`. Everybody asks for themselves: an answer on its way may be older than one's own write. */
+async function versionOf(db: Database): Promise<string> {
+  const { rows } = await db.$client.execute('PRAGMA data_version');
+  return `${String(connectionOf(db))} ${String(rows[0]?.[0])}`;
 }
 
 /** Counts of two connections say nothing of each other. */
