@@ -11,9 +11,6 @@ export const driverWaitMs = 20;
 const patienceMs = 5000;
 const [firstPauseMs, longestPauseMs] = [10, 200];
 
-/** Which connection of a client is in use: what is only true of one connection is not of the next. */
-export const connectionsOpened = Symbol('connections opened');
-
 const patiently = ['execute', 'batch', 'migrate', 'transaction', 'executeMultiple'] as const;
 
 /**
@@ -24,7 +21,6 @@ const patiently = ['execute', 'batch', 'migrate', 'transaction', 'executeMultipl
  * not committed. Such a connection is given up, with all others of the client, and new ones are opened.
  */
 export function patient(client: Client, onClose: () => void = () => undefined): Client {
-  let connections = 1;
   const again = async (call: () => Promise<unknown>): Promise<unknown> => {
     const until = performance.now() + patienceMs;
     for (let pauseMs = firstPauseMs; ; pauseMs = Math.min(longestPauseMs, 2 * pauseMs)) {
@@ -32,10 +28,7 @@ export function patient(client: Client, onClose: () => void = () => undefined): 
         return await call();
       } catch (error) {
         const locked = troubleOf(error)?.kind === 'locked';
-        if (locked && client.protocol === 'file' && !client.closed) {
-          await client.reconnect();
-          connections += 1;
-        }
+        if (locked && client.protocol === 'file' && !client.closed) await client.reconnect();
         const givenUp = (error as { code?: unknown }).code === 'CLIENT_CLOSED' && !client.closed;
         if (!(locked || givenUp) || performance.now() + pauseMs > until) throw error;
         await new Promise((resolve) => setTimeout(resolve, pauseMs));
@@ -44,7 +37,6 @@ export function patient(client: Client, onClose: () => void = () => undefined): 
   };
   return new Proxy(client, {
     get(target, name) {
-      if (name === connectionsOpened) return connections;
       const own: unknown = Reflect.get(target, name, target);
       if (typeof own !== 'function') return own;
       const call = own.bind(target) as (...args: unknown[]) => Promise<unknown>;

@@ -1,15 +1,13 @@
 import { asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Executor } from './database';
-import { remembered } from './remembered';
 import { kitItem, place } from './schema';
 
 export type PlaceRow = typeof place.$inferSelect;
 export type PlaceFields = Omit<PlaceRow, 'id' | 'createdAtMs' | 'removedAtMs'>;
 
-export const listPlaces = (db: Executor): Promise<PlaceRow[]> =>
-  remembered(db, 'places', () =>
-    db.select().from(place).where(isNull(place.removedAtMs)).orderBy(asc(place.name)),
-  );
+export async function listPlaces(db: Executor): Promise<PlaceRow[]> {
+  return db.select().from(place).where(isNull(place.removedAtMs)).orderBy(asc(place.name));
+}
 
 export async function getPlace(db: Executor, id: string): Promise<PlaceRow | undefined> {
   return (await db.select().from(place).where(eq(place.id, id)))[0];
@@ -27,11 +25,10 @@ export async function setPlaceRemoved(db: Executor, id: string, removedAtMs: num
 }
 
 /** What was counted, by name. */
-export const kitCounts = (db: Executor): Promise<Record<string, number>> =>
-  remembered(db, 'kit', async () => {
-    const rows = await db.select().from(kitItem);
-    return Object.fromEntries(rows.map((row) => [row.name, row.count]));
-  });
+export async function kitCounts(db: Executor): Promise<Record<string, number>> {
+  const rows = await db.select().from(kitItem);
+  return Object.fromEntries(rows.map((row) => [row.name, row.count]));
+}
 
 /** Puts a count; null takes it off the list. */
 export async function putKitCounts(

@@ -133,6 +133,10 @@ export const session = sqliteTable(
   {
     id: text('id').primaryKey(),
     title: text('title').notNull(),
+    /** Where it is done: on court with a coach, or at home by a vow. */
+    kind: text('kind', { enum: ['court', 'home'] })
+      .notNull()
+      .default('court'),
     day: text('day').notNull(),
     startTime: text('start_time').notNull(),
     bookedMin: integer('booked_min').notNull(),
@@ -173,6 +177,8 @@ export const sessionPlayer = sqliteTable(
     attendance: text('attendance', { enum: attendances }),
     /** When that was said: of who came late or left early, about when that was. */
     attendanceAtMs: integer('attendance_at_ms'),
+    /** Who said it; null for the session's coach. */
+    attendanceBy: text('attendance_by'),
   },
   (t) => [
     primaryKey({ columns: [t.sessionId, t.playerId] }),
@@ -260,12 +266,16 @@ export const touchEvent = sqliteTable(
 );
 
 /**
- * A link that lets a helper count one child in one session, from any phone. Only a hash of its token is kept.
+ * A link that opens one thing to whoever has it, for a while, from any phone: `count` lets a helper count one child in
+ * one session. Only a hash of its token is kept. (The table is called after the first scope there was.)
  */
-export const helperLink = sqliteTable(
+export const scopedLink = sqliteTable(
   'helper_link',
   {
     tokenHash: text('token_hash').primaryKey(),
+    scope: text('scope', { enum: ['count'] })
+      .notNull()
+      .default('count'),
     sessionId: text('session_id')
       .notNull()
       .references(() => session.id),
@@ -277,6 +287,9 @@ export const helperLink = sqliteTable(
     createdAtMs: integer('created_at_ms').notNull(),
     expiresAtMs: integer('expires_at_ms').notNull(),
     revokedAtMs: integer('revoked_at_ms'),
+    /** How often it was opened, and when it was last. */
+    uses: integer('uses').notNull().default(0),
+    lastUsedAtMs: integer('last_used_at_ms'),
   },
   (t) => [index('helper_link_by_session').on(t.sessionId, t.playerId)],
 );
@@ -342,6 +355,8 @@ export const decision = sqliteTable(
     /** True when the coach chose otherwise than proposed. */
     overridden: integer('overridden', { mode: 'boolean' }).notNull(),
     decidedAtMs: integer('decided_at_ms').notNull(),
+    /** Who decided; null for the session's coach. */
+    by: text('by'),
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId] }),

@@ -156,10 +156,11 @@ export async function setAttendance(
   playerIds: readonly string[],
   attendance: Attendance | null,
   nowMs: number,
+  by: string | null,
 ): Promise<void> {
   await db
     .update(sessionPlayer)
-    .set({ attendance, attendanceAtMs: attendance === null ? null : nowMs })
+    .set({ attendance, attendanceAtMs: attendance === null ? null : nowMs, attendanceBy: by })
     .where(and(eq(sessionPlayer.sessionId, sessionId), inArray(sessionPlayer.playerId, [...playerIds])));
 }
 

@@ -106,12 +106,17 @@ export async function putDecisions(db: Executor, rows: readonly DecisionRow[]): 
     .onConflictDoUpdate({
       target: [decision.blockId, decision.playerId],
       set: {
+        // A block may have been corrected since.
+        drillId: sql`excluded.drill_id`,
+        stepId: sql`excluded.step_id`,
         verdict: sql`excluded.verdict`,
         nextStepId: sql`excluded.next_step_id`,
         target: sql`excluded.target`,
         reason: sql`excluded.reason`,
         overridden: sql`excluded.overridden`,
         decidedAtMs: sql`excluded.decided_at_ms`,
+        evidence: sql`excluded.evidence`,
+        by: sql`excluded.by`,
       },
     });
 }

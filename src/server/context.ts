@@ -2,6 +2,7 @@ import { database } from '@/data/client';
 import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
+import type { Actor } from './actor';
 import { zoneOfRequest } from './http/zone-cookie';
 import { now, serverZone } from './zone';
 
@@ -14,6 +15,8 @@ export interface Context {
   /** The coach's time zone; the server's own where it is left out. */
   readonly zone?: string;
   readonly newId: () => string;
+  /** Who writes; the session's own coach where it is left out. */
+  readonly actor?: Actor;
 }
 
 /**

@@ -407,6 +407,10 @@ describe('a helper’s link', () => {
     expect(value(await help(token, events))).toEqual({ stored: 3 });
     // Sent again it is the same, not another.
     expect(value(await help(token, events))).toEqual({ stored: 0 });
+    // Batches close together are one use of the link; a token of another scope opens nothing.
+    expect(await box.context.db.all(sql`select scope, uses from helper_link`)).toEqual([
+      { scope: 'count', uses: 1 },
+    ]);
     for (const row of await stored()) {
       expect(row.by).toBe('Uncle Bram (helper)');
       expect(row.device).toMatch(new RegExp(`^${state.sign}`));

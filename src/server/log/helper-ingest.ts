@@ -1,9 +1,12 @@
 import { countKinds, type TouchEvent } from '@/core/counting/event';
 import { refused } from '@/core/outcome';
 import { storedAs } from '@/data/log';
+import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type RefusedEvent } from '@/schemas/touches';
+import { signatureOf, type Actor } from '../actor';
 import { latestMs, type Context } from '../context';
 import { linkState, linkTrouble, type OpenLink } from './helper-links';
+import { noteUse } from './links';
 import { storeBatch, type Ingested } from './ingest';
 
 /** What a helper may log: counts of their child, notes, and corrections of what they logged themselves. */
@@ -21,14 +24,25 @@ export async function ingestFromHelper(context: Context, token: string, input: u
   if (link.kind !== 'open') return refused('link', linkTrouble(link));
   const checked = checkBatch(input, latestMs(context));
   if (!checked.ok) return checked;
+  const actor: Actor = { kind: 'helper', name: link.by, sign: link.sign };
   const events = checked.value.events.map((event) => ({
     ...event,
-    by: link.by,
-    device: signedDevice(link, event.device),
+    by: signatureOf({ actor }),
+    device: signedDevice(actor, event.device),
   }));
   const strange = await notTheirs(context, link, events);
   if (strange.length > 0) return refusedEvents(strange, events.length);
-  return storeBatch(context, { events }, link.sessionId);
+  const stored = await storeBatch(context, { events }, link.sessionId);
+  if (stored.ok) await noteVisit(context, token, link);
+  return stored;
+}
+
+/** Batches that come closer together than this are one use of a link, milliseconds. Ours. */
+const visitMs = 10 * 60_000;
+
+async function noteVisit({ db, nowMs }: Context, token: string, { lastUsedAtMs }: OpenLink): Promise<void> {
+  if (lastUsedAtMs === null || nowMs - lastUsedAtMs > visitMs)
+    await write(db, (tx) => noteUse(tx, token, nowMs));
 }
 
 /** Events that are none of a helper's business. */

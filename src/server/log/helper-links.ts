@@ -1,17 +1,14 @@
-import { createHash, randomBytes } from 'node:crypto';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { findHelperLink, insertHelperLink, revokeHelperLinks, type HelperLinkRow } from '@/data/helper-links';
+import { revokeLinks } from '@/data/links';
 import { getSession, playersOfSessions } from '@/data/session';
 import { write } from '@/data/write';
 import type { Context } from '../context';
+import { linkOf, makeLink } from './links';
 import { check } from '@/schemas/check';
 import { helperNameSchema } from '@/schemas/helper';
 
 /** A helper's link works for so long, milliseconds: a session and the way home. Ours. */
 const lastsMs = 12 * 3600 * 1000;
-
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
-const tokenPattern = /^[\w-]{22}$/;
 
 /** An open link: what it is for, and how what is counted by it is signed. */
 export interface OpenLink {
@@ -20,6 +17,8 @@ export interface OpenLink {
   readonly playerId: string;
   /** Who counts: the name the coach gave, marked as a helper's, so that nobody signs as the coach. */
   readonly by: string;
+  /** When it was last used, UTC milliseconds; null before. */
+  readonly lastUsedAtMs: number | null;
   /** The beginning of every device's name that counts by this link: nobody counts as another device. */
   readonly sign: string;
 }
@@ -52,19 +51,8 @@ export async function makeHelperLink(
     const coming = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
     if (!coming.includes(playerId))
       return refused('player', 'This player is not in the session (any more): reload the page.');
-    await revokeHelperLinks(tx, sessionId, playerId, context.nowMs);
-    // 128 bits of chance: a link cannot be guessed.
-    const token = randomBytes(16).toString('base64url');
-    const row: HelperLinkRow = {
-      tokenHash: hashOf(token),
-      sessionId,
-      playerId,
-      name,
-      createdAtMs: context.nowMs,
-      expiresAtMs: context.nowMs + lastsMs,
-      revokedAtMs: null,
-    };
-    await insertHelperLink(tx, row);
+    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
+    const token = await makeLink(tx, { scope: 'count', sessionId, playerId, name, lastsMs }, context.nowMs);
     return done({ token });
   });
 }
@@ -76,22 +64,21 @@ export async function withdrawHelperLinks(
   playerId: string,
 ): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
-    await revokeHelperLinks(tx, sessionId, playerId, context.nowMs);
+    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
     return done(null);
   });
 }
 
 export async function linkState(context: Context, token: string): Promise<LinkState> {
-  const row = tokenPattern.test(token) ? await findHelperLink(context.db, hashOf(token)) : undefined;
-  if (!row) return { kind: 'unknown' };
-  if (row.revokedAtMs !== null) return { kind: 'revoked' };
-  if (row.expiresAtMs <= context.nowMs) return { kind: 'expired' };
+  const row = await linkOf(context, 'count', token);
+  if (typeof row === 'string') return { kind: row };
   const session = await getSession(context.db, row.sessionId);
   if (!session || session.removedAtMs !== null) return { kind: 'removed' };
   return {
     kind: 'open',
     sessionId: row.sessionId,
     playerId: row.playerId,
+    lastUsedAtMs: row.lastUsedAtMs,
     by: row.name === '' ? 'Helper' : `${row.name} (helper)`,
     sign: `help-${row.tokenHash.slice(0, 12)}-`,
   };

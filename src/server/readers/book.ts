@@ -2,7 +2,6 @@ import { makeBook, type Book, type BookContents } from '@/drills';
 import type { SchoolChoice } from '@/drills/schools';
 import type { Drill } from '@/drills/types';
 import type { Executor } from '@/data/database';
-import { remembered } from '@/data/remembered';
 import { ownDrills, schoolChoices } from '@/data/house';
 
 /** The house's own drills and schools. Drills taken off the list stay known, because held sessions need them. */

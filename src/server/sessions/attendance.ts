@@ -4,6 +4,7 @@ import { getSession, playersOfSessions, setAttendance, updateSession } from '@/d
 import { write } from '@/data/write';
 import { attendanceSchema, notHeldSchema } from '@/schemas/attendance';
 import { check } from '@/schemas/check';
+import { signatureOf } from '../actor';
 import type { Context } from '../context';
 
 const gone = refused('session', 'This session is not on record (any more): go back to the sessions.');
@@ -18,7 +19,7 @@ export async function sayAttendance(context: Context, id: string, input: unknown
     const coming = (await playersOfSessions(tx, [id])).get(id) ?? [];
     if (playerIds.some((one) => !coming.includes(one)))
       return refused('playerIds', 'A player is not on this session’s list (any more): reload the page.');
-    await setAttendance(tx, id, playerIds, attendance, context.nowMs);
+    await setAttendance(tx, id, playerIds, attendance, context.nowMs, signatureOf(context));
     return done(null);
   });
 }

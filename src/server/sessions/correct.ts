@@ -8,6 +8,7 @@ import { getSession, updateSession } from '@/data/session';
 import { write } from '@/data/write';
 import { blockCorrectionSchema, dayCorrectionSchema } from '@/schemas/correction';
 import { check } from '@/schemas/check';
+import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { completeRecords } from '../log/complete-records';
 import { refreshAttempts } from '../log/results';
@@ -136,17 +137,17 @@ async function settled(tx: Executor, sessionId: string, blockIds: readonly strin
 
 /** An event of the server's own, made by the coach at the desk. */
 const eventOf = (
-  { newId, nowMs }: Context,
+  context: Context,
   blockId: string,
   fresh: Pick<TouchEvent, 'kind' | 'ref' | 'text'>,
 ): TouchEvent => ({
-  id: newId(),
+  id: context.newId(),
   blockId,
   playerId: null,
   attempt: 1,
   value: null,
-  by: null,
-  atMs: nowMs,
+  by: signatureOf(context),
+  atMs: context.nowMs,
   monoMs: 0,
   device: 'server',
   ...fresh,

@@ -9,6 +9,7 @@ import { getSession } from '@/data/session';
 import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
 import { attemptsOfBlocks, blockWorks } from '@/data/log';
 import { write } from '@/data/write';
+import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { recentSince } from '../days';
 import { refreshAttempts } from '../log/results';
@@ -91,6 +92,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
         evidence: writeEvidence(decidedOn(judged, byDefault, results)),
         overridden,
         decidedAtMs,
+        by: signatureOf(context),
       };
     });
     await putDecisions(tx, rows);

@@ -1,0 +1,35 @@
+import { sql } from 'drizzle-orm';
+import { actorOf, signatureOf } from './actor';
+import { decide } from './sessions/decisions';
+import { ingestTouches } from './log/ingest';
+import { sayAttendance } from './sessions/attendance';
+import { correctDay } from './sessions/correct';
+import { eventsOf, ids, oneBlockSession, scratch, value } from './testing/scratch';
+
+test('without anybody named it is the session’s coach, who signs nothing', () => {
+  expect(actorOf({})).toEqual({ kind: 'coach', name: '' });
+  expect(signatureOf({})).toBeNull();
+  expect(signatureOf({ actor: { kind: 'helper', name: 'Bram (helper)', sign: 'help-' } })).toBe(
+    'Bram (helper)',
+  );
+});
+
+test('what is decided, said and corrected carries who did it', async () => {
+  const box = await scratch();
+  const at = await oneBlockSession(box.context);
+  const [playerId] = at.playerIds;
+  const context = { ...box.context, actor: { kind: 'coach', name: 'Ottilie' } as const };
+  const events = eventsOf('xxx-', at.block.id, playerId!, ids(3));
+  value(await ingestTouches(context, { events }));
+  value(await decide(context, [{ blockId: at.block.id, playerId, verdict: 'hold', target: 4 }]));
+  value(await sayAttendance(context, at.sessionId, { playerIds: [playerId], attendance: 'late' }));
+  value(await correctDay(context, at.sessionId, { day: '2026-11-23' }));
+  const by = async (query: ReturnType<typeof sql>) =>
+    (await context.db.all<{ by: string }>(query)).map((row) => row.by);
+  expect(await by(sql`select by from decision`)).toEqual(['Ottilie']);
+  expect(await by(sql`select attendance_by as by from session_player where attendance = 'late'`)).toEqual([
+    'Ottilie',
+  ]);
+  expect(await by(sql`select by from touch_event where kind = 'correct'`)).toEqual(['Ottilie']);
+  box.close();
+});
