@@ -5,9 +5,7 @@ import type { Executor } from '@/data/database';
 import { ownDrills, schoolChoices } from '@/data/house';
 
 /** The house's own drills and schools. Drills taken off the list stay known, because held sessions need them. */
-export const bookContents = (db: Executor): Promise<BookContents> => remembered(db, 'book', readContents);
-
-async function readContents(db: Executor): Promise<BookContents> {
+export async function bookContents(db: Executor): Promise<BookContents> {
   const [rows, choices] = await Promise.all([ownDrills(db), schoolChoices(db)]);
   return {
     own: rows.map((row) => ({ ...(JSON.parse(row.drill) as Drill), id: row.id })),
