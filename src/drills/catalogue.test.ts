@@ -133,12 +133,12 @@ test.each(perStep)(
     for (const band of ageBands) {
       const dose = step.doses[band];
       expect(kinds).toContain(dose.kind);
-      const { mark, tooShort } = goalsOf({ step, dose }, agesOf[band]);
+      const { mark, most, tooShort } = goalsOf({ step, dose }, agesOf[band]);
       expect(mark.result).toBeGreaterThan(0);
       // As it is written, the dose of an age shows the mark of that age.
-      expect(tooShort).toBe(false);
-      if (step.zones && dose.kind === 'shots')
-        expect(mark.result).toBeLessThanOrEqual(dose.shots * step.zones[0]!.points);
+      expect(tooShort ? `at ${band} the dose gives ${most}, the mark is ${mark.result}` : 'it can pass').toBe(
+        'it can pass',
+      );
     }
     expect(Boolean(step.zones)).toBe(step.measure === 'points' || step.measure === 'grade');
     // The zones a coach taps: the best first.
@@ -153,18 +153,29 @@ test.each(perStep)(
   '%s: doses grow with age, take from half a minute to eight, and stay inside the care limits',
   (_name, drill, step) => {
     const works: number[] = [];
-    for (const band of ageBands) {
-      const dose = step.doses[band];
-      const time = doseTime(dose, paceOn(drill, step, oldest[band]));
+    const wrong = ageBands.flatMap((band) => {
+      const time = doseTime(step.doses[band], paceOn(drill, step, oldest[band]));
       works.push(time.tries);
-      expect(time.totalS).toBeGreaterThan(30);
-      expect(time.totalS).toBeLessThan(8 * 60);
       const load = loadOf(step.load, time.tries);
-      for (const what of ['contacts', 'overheads', 'forearm'] as const)
-        expect(load[what]).toBeLessThanOrEqual(sessionCap(oldest[band], what));
-      if (step.limit) expect(time.tries).toBeLessThanOrEqual(step.limit.triesASession);
-    }
-    expect(works[3]!).toBeGreaterThanOrEqual(works[0]! - 1e-9);
+      const at = (said: string) => `at ${band} years ${said}`;
+      return [
+        ...(time.totalS > 30 && time.totalS < 480
+          ? []
+          : [at(`it takes ${Math.round(time.totalS)} s; wanted are 30 to 480`)]),
+        ...(['contacts', 'overheads', 'forearm'] as const).flatMap((what) => {
+          const cap = sessionCap(oldest[band], what);
+          return load[what] <= cap
+            ? []
+            : [at(`it loads ${Math.round(load[what])} ${what}; the line is ${cap}`)];
+        }),
+        ...(step.limit && time.tries > step.limit.triesASession
+          ? [at(`it is ${Math.round(time.tries)} tries; its own limit is ${step.limit.triesASession}`)]
+          : []),
+      ];
+    });
+    if (works[3]! < works[0]! - 1e-9)
+      wrong.push(`at 13-16 years it is ${works[3]} tries, fewer than the ${works[0]} at 4-6`);
+    expect(wrong).toEqual([]);
   },
 );
 
