@@ -2,7 +2,9 @@ import { line, scaleLinear } from 'd3';
 import type { Feed, FeederPlace, LandingMap } from '@/core/ballistics/feed/feeder';
 import type { PathPoint } from '@/core/ballistics/fly';
 import { tableSize } from '@/core/ballistics/surfaces';
-import { Body } from '../body';
+import { Body } from '@/ui/drawing/body';
+import { Ground } from '@/ui/drawing/level';
+import { XTicks } from '@/ui/drawing/x-ticks';
 
 const [width, height] = [860, 320];
 const margin = { left: 46, right: 20 };
@@ -42,22 +44,14 @@ export function FeedDrawing({ place, one, path, map, bodyM }: Drawn) {
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
-      {x.ticks(8).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={x(tick)}
-            x2={x(tick)}
-            y1={sideTop}
-            y2={sideFloor + 4}
-            stroke="var(--line)"
-            strokeWidth="0.7"
-          />
-          <text x={x(tick)} y={sideFloor + 16} textAnchor="middle" fontSize="12" fill="var(--soft)">
-            {tick} m
-          </text>
-        </g>
-      ))}
-      <line x1={x(0) - 20} x2={x(far)} y1={sideFloor} y2={sideFloor} stroke="var(--ink)" strokeWidth="3" />
+      <XTicks
+        x={x}
+        ticks={8}
+        at={sideFloor + 16}
+        words={(tick) => `${tick} m`}
+        mark={{ from: sideTop, to: sideFloor + 4, thin: true }}
+      />
+      <Ground from={x(0) - 20} to={x(far)} y={sideFloor} />
       {place.netAtM !== null && (
         <line
           x1={x(place.netAtM)}

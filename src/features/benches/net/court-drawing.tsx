@@ -1,3 +1,4 @@
+import { XTicks } from '@/ui/drawing/x-ticks';
 import { scaleLinear } from 'd3';
 import { netHeightAt, type Court } from '@/core/ballistics/net/courts';
 import type { ContactPoint, Ray } from '@/core/ballistics/net/over';
@@ -82,11 +83,7 @@ export function CourtDrawing({ court, contact, straight, flown }: Drawn) {
         />
       </g>
       <line x1={x(0)} x2={x(0)} y1={y(-wide) - 8} y2={y(wide) + 8} stroke="var(--ink)" strokeWidth="4" />
-      {x.ticks(8).map((tick) => (
-        <text key={tick} x={x(tick)} y={height - 6} textAnchor="middle" fontSize="12" fill="var(--soft)">
-          {Math.abs(tick)} m
-        </text>
-      ))}
+      <XTicks x={x} ticks={8} at={height - 6} words={(tick) => `${Math.abs(tick)} m`} />
       <circle
         cx={x(-contact.fromNetM)}
         cy={y(contact.sideM)}

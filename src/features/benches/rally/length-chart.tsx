@@ -3,7 +3,7 @@ import { rallyEnds } from '@/core/ballistics/wall/exchange';
 import type { RallyAnswer } from '@/core/rally/job';
 import { shareOfAtLeast } from '@/core/rally/results';
 import { percent } from '@/core/words';
-import { YGrid } from '@/ui/y-grid';
+import { YGrid } from '@/ui/drawing/y-grid';
 
 const [width, height] = [640, 270];
 const margin = { left: 50, right: 20, top: 16, bottom: 40 };

@@ -2,8 +2,10 @@ import { line, scaleLinear } from 'd3';
 import { ballNumbers, balls, type BallKind } from '@/core/ballistics/balls';
 import { rise, terminalMps } from '@/core/ballistics/drop';
 import { g } from '@/core/gravity';
-import { YGrid } from '@/ui/y-grid';
-import { Body } from '../body';
+import { Body } from '@/ui/drawing/body';
+import { Ground, Level } from '@/ui/drawing/level';
+import { XTicks } from '@/ui/drawing/x-ticks';
+import { YGrid } from '@/ui/drawing/y-grid';
 
 /** A ball that goes up and comes down, to be drawn. Heights over the floor in metres. */
 export interface DrawnToss {
@@ -67,40 +69,11 @@ export function TossDrawing({
       className="w-full"
     >
       <YGrid y={y} ticks={6} from={margin.left} to={width - margin.right} words={(tick) => `${tick} m`} />
-      {x.ticks(6).map((tick) => (
-        <text key={tick} x={x(tick)} y={floor + 18} textAnchor="middle" fontSize="12" fill="var(--soft)">
-          {tick} s
-        </text>
-      ))}
+      <XTicks x={x} ticks={6} at={floor + 18} words={(tick) => `${tick} s`} />
       {ceilingM !== null && ceilingM <= top && (
-        <g>
-          <line
-            x1={margin.left}
-            x2={width - margin.right}
-            y1={y(ceilingM)}
-            y2={y(ceilingM)}
-            stroke="var(--ink)"
-            strokeWidth="4"
-          />
-          <text
-            x={width - margin.right}
-            y={y(ceilingM) + 18}
-            textAnchor="end"
-            fontSize="13"
-            fill="var(--ink)"
-          >
-            ceiling {ceilingM} m
-          </text>
-        </g>
+        <Level from={margin.left} to={width - margin.right} y={y(ceilingM)} words={`ceiling ${ceilingM} m`} />
       )}
-      <line
-        x1={margin.left}
-        x2={width - margin.right}
-        y1={floor}
-        y2={floor}
-        stroke="var(--ink)"
-        strokeWidth="3"
-      />
+      <Ground from={margin.left} to={width - margin.right} y={floor} />
       {spreadM > 0 && (
         <rect
           x={curveX}

@@ -5,8 +5,10 @@ import { tableSize } from '@/core/ballistics/surfaces';
 import type { Forgiveness } from '@/core/ballistics/wall/forgive';
 import { hitFromM, type WallSetup } from '@/core/ballistics/wall/setup';
 import type { WallSolution } from '@/core/ballistics/wall/solve';
-import { Body } from '../body';
-import { YGrid } from '@/ui/y-grid';
+import { Body } from '@/ui/drawing/body';
+import { Ground, Level } from '@/ui/drawing/level';
+import { XTicks } from '@/ui/drawing/x-ticks';
+import { YGrid } from '@/ui/drawing/y-grid';
 
 const [width, height] = [860, 268];
 const margin = { left: 62, right: 24, top: 10, bottom: 26 };
@@ -63,23 +65,15 @@ export function WallDrawing({
       className="w-full"
     >
       <YGrid y={y} ticks={5} from={x(0)} to={right} gap={18} words={(tick) => `${tick} m`} />
-      {x.ticks(Math.ceil(far)).map((tick) => (
-        <g key={tick}>
-          <line x1={x(tick)} x2={x(tick)} y1={floor} y2={floor + 5} stroke="var(--ink)" strokeWidth="1.5" />
-          <text x={x(tick)} y={floor + 19} textAnchor="middle" fontSize="12" fill="var(--soft)">
-            {tick} m
-          </text>
-        </g>
-      ))}
+      <XTicks
+        x={x}
+        ticks={Math.ceil(far)}
+        at={floor + 19}
+        words={(tick) => `${tick} m`}
+        mark={{ from: floor, to: floor + 5 }}
+      />
       {setup.ceilingM !== null && setup.ceilingM <= top && (
-        <line
-          x1={x(0)}
-          x2={right}
-          y1={y(setup.ceilingM)}
-          y2={y(setup.ceilingM)}
-          stroke="var(--ink)"
-          strokeWidth="4"
-        />
+        <Level from={x(0)} to={right} y={y(setup.ceilingM)} />
       )}
       <rect
         x={x(0) - 12}
@@ -89,7 +83,7 @@ export function WallDrawing({
         fill="var(--hatch)"
         stroke="var(--ink)"
       />
-      <line x1={x(0) - 12} x2={right} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth="3" />
+      <Ground from={x(0) - 12} to={right} y={floor} />
       {setup.shot === 'table' && (
         <g fill="var(--safe)" stroke="var(--ink)">
           <rect
@@ -123,16 +117,7 @@ export function WallDrawing({
         handY={y(hitFromM(setup))}
       />
       {rally && <Rally one={rally} x={x} y={y} look="now" shownM={top} />}
-      {!rally && (
-        <line
-          x1={x(0)}
-          x2={x(0) + 14}
-          y1={y(setup.targetM)}
-          y2={y(setup.targetM)}
-          stroke="var(--now)"
-          strokeWidth="4"
-        />
-      )}
+      {!rally && <Level from={x(0)} to={x(0) + 14} y={y(setup.targetM)} colour="var(--now)" />}
     </svg>
   );
 }
@@ -175,14 +160,7 @@ function Rally({
             fill={colour}
             fillOpacity="0.3"
           />
-          <line
-            x1={x(0) - 12}
-            x2={x(0) + 16}
-            y1={y(setup.targetM)}
-            y2={y(setup.targetM)}
-            stroke={colour}
-            strokeWidth="4"
-          />
+          <Level from={x(0) - 12} to={x(0) + 16} y={y(setup.targetM)} colour={colour} />
           <text x={x(0) + 20} y={y(setup.targetM) - 6} fontSize="13" fontWeight="700" fill="var(--ink)">
             mark {setup.targetM.toFixed(2)} m
           </text>
