@@ -14,7 +14,7 @@ import { nextSteps, rowsAt } from './rally/next-steps';
 import { RallyAnswerView } from './rally/rally-answer';
 import { RallyBench } from './rally/rally-bench';
 import { TossBench } from './toss/toss-bench';
-import { questions, settingsFor, workOut } from './toss/toss-work';
+import { questions, settingsFor, tossQuestions } from './toss/toss-questions';
 import { WallBench } from './wall/wall-bench';
 
 jest.mock('next/navigation', () => ({ useRouter: () => ({ push: () => undefined }) }));
@@ -158,7 +158,12 @@ describe('pages as they first come', () => {
 describe('every question of the toss and tap bench', () => {
   const child = benchChild(nia, {});
   test.each(questions)('%s has a sentence, a picture and numbers that open', (question) => {
-    const worked = workOut(question, child, 'orange', 'strings', settingsFor(child));
+    const worked = tossQuestions[question].work({
+      child,
+      ball: 'orange',
+      face: 'strings',
+      settings: settingsFor(child),
+    });
     expect(worked.sentence).toMatch(/\d/);
     expect(worked.readings).toHaveLength(4);
     expect(worked.drawn.heightM).toBeGreaterThan(0);

@@ -13,9 +13,9 @@ import { chosenChild, childOptions, placeOptions } from '../child';
 import { Choice } from '../dial';
 import { BallChoice } from '../choices';
 import { BenchFrame } from '../frame';
-import { QuestionDials } from './toss-dials';
 import { TossDrawing } from './toss-drawing';
-import { questions, settingsFor, workOut, type Question, type TossSettings } from './toss-work';
+import { questions, settingsFor, tossQuestions, type Question } from './toss-questions';
+import type { TossSettings } from './toss-work';
 
 /** The toss and tap bench: heights and times of a ball that goes straight up and comes down. */
 export function TossBench({
@@ -41,7 +41,8 @@ export function TossBench({
     change({ clapsPerS: clapRate(next.age), hoopM: next.hoopM });
   };
   const place = view.places.find((one) => one.id === placeId);
-  const worked = workOut(question, child, ball, face, settings);
+  const { Dials, work } = tossQuestions[question];
+  const worked = work({ child, ball, face, settings });
   const top = worked.drawn.fromM + worked.drawn.heightM + balls[ball].diameterM.value;
   const low = place && place.ceilingM !== null && top > place.ceilingM ? place : null;
 
@@ -78,13 +79,7 @@ export function TossBench({
             />
           )}
           <div className="space-y-0.5 border-t-2 border-line pt-1.5">
-            <QuestionDials
-              question={question}
-              ball={ball}
-              face={face}
-              settings={settings}
-              onChange={change}
-            />
+            <Dials ball={ball} face={face} settings={settings} onChange={change} />
           </div>
         </div>
       }

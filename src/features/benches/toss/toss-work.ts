@@ -3,7 +3,6 @@ import { bouncesAlone, heightSpreadM, tapping, tappingSpread } from '@/core/ball
 import { faces, type FaceKind } from '@/core/ballistics/tap/faces';
 import {
   catchSpread,
-  clapRate,
   handM,
   hoopToss,
   softCatch,
@@ -28,9 +27,6 @@ import type { Reading } from '../answer';
 import type { BenchChild } from '../child';
 import type { DrawnToss } from './toss-drawing';
 
-export const questions = ['bounce on a face', 'toss and clap', 'through the hoop', 'soft catch'] as const;
-export type Question = (typeof questions)[number];
-
 /** What is set on the bench. Metres, seconds, a second. */
 export interface TossSettings {
   readonly heightM: number;
@@ -42,31 +38,24 @@ export interface TossSettings {
   readonly stopM: number;
 }
 
+/** What a question is worked out from. */
+export interface Asked {
+  readonly child: BenchChild;
+  readonly ball: BallKind;
+  readonly face: FaceKind;
+  readonly settings: TossSettings;
+}
+
 export interface Worked {
   readonly sentence: string;
   readonly drawn: DrawnToss;
   readonly readings: readonly Reading[];
 }
 
-/** Where the dials stand to begin with, for a child. */
-export const settingsFor = (child: BenchChild): TossSettings => ({
-  heightM: 0.37,
-  spreadS: 0.03,
-  claps: 5,
-  clapsPerS: clapRate(child.age),
-  hoopM: child.hoopM,
-  overHeadM: 0.75,
-  stopM: 0.18,
-});
-
 const ms = (mps: number): string => `${mps.toFixed(1)} m/s`;
 
-function bounced(
-  child: BenchChild,
-  ball: BallKind,
-  face: FaceKind,
-  { heightM, spreadS }: TossSettings,
-): Worked {
+export function bounced({ child, ball, face, settings }: Asked): Worked {
+  const { heightM, spreadS } = settings;
   const one = tapping(ball, face, heightM);
   const spreadM = heightSpreadM(heightM, one.periodS, spreadS);
   const { label } = faces[face];
@@ -110,7 +99,8 @@ function bounced(
   };
 }
 
-function clapped(child: BenchChild, ball: BallKind, { claps, clapsPerS }: TossSettings): Worked {
+export function clapped({ child, ball, settings }: Asked): Worked {
+  const { claps, clapsPerS } = settings;
   const one = tossForClaps(ball, claps, clapsPerS);
   const from = handM(child.heightM);
   const why = `Air time = (claps + one beat to get ready) ÷ claps a second = ${one.airS.toFixed(2)} s.`;
@@ -146,7 +136,8 @@ function clapped(child: BenchChild, ball: BallKind, { claps, clapsPerS }: TossSe
   };
 }
 
-function hooped(child: BenchChild, ball: BallKind, { hoopM }: TossSettings): Worked {
+export function hooped({ child, ball, settings }: Asked): Worked {
+  const { hoopM } = settings;
   const from = handM(child.heightM);
   const one = hoopToss(ball, hoopM, from);
   const why = 'From the hand to a ball and a half over the hoop.';
@@ -185,7 +176,8 @@ function hooped(child: BenchChild, ball: BallKind, { hoopM }: TossSettings): Wor
   };
 }
 
-function caught(child: BenchChild, ball: BallKind, { overHeadM, stopM }: TossSettings): Worked {
+export function caught({ child, ball, settings }: Asked): Worked {
+  const { overHeadM, stopM } = settings;
   const one = softCatch(ball, child.heightM, overHeadM, stopM);
   const from = handM(child.heightM);
   const whole = toss(ball, child.heightM + overHeadM - from);
@@ -219,24 +211,4 @@ function caught(child: BenchChild, ball: BallKind, { overHeadM, stopM }: TossSet
       },
     ],
   };
-}
-
-/** Works a question out. */
-export function workOut(
-  question: Question,
-  child: BenchChild,
-  ball: BallKind,
-  face: FaceKind,
-  settings: TossSettings,
-): Worked {
-  switch (question) {
-    case 'bounce on a face':
-      return bounced(child, ball, face, settings);
-    case 'toss and clap':
-      return clapped(child, ball, settings);
-    case 'through the hoop':
-      return hooped(child, ball, settings);
-    case 'soft catch':
-      return caught(child, ball, settings);
-  }
 }
