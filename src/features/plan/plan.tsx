@@ -15,6 +15,7 @@ import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
 import { useGrowingBook } from '@/ui/growing-book';
 import { useHydrated } from '@/ui/hydrated';
+import { packedPage } from '@/ui/packed-page';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
 import { Booking } from './booking';
@@ -53,6 +54,9 @@ const savedText = {
   saving: 'Saving…',
   failed: 'Not saved',
 } as const;
+
+/** The plan as its page gives it. */
+export const PlanPage = packedPage<SessionPlanView>(Plan);
 
 /** A session on its tape: what is done, in what order, how much, whether it fits, and the care it takes. */
 export function Plan({ view }: { view: SessionPlanView }) {

@@ -17,11 +17,15 @@ import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
 import { usePageBook } from '@/ui/house';
+import { packedPage } from '@/ui/packed-page';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
+
+/** The review as its page gives it. */
+export const ReviewPage = packedPage<SessionReviewView, { at?: string }>(Review);
 
 /** What each player did, what comes next, and the coach's word on it. */
 export function Review({ view, at }: { view: SessionReviewView; at?: string }) {

@@ -2,6 +2,7 @@
 
 import { startTransition, useCallback, useState, type ComponentType } from 'react';
 import { HouseProvider, type House } from '@/ui/house';
+import { unpack, type Packed } from '@/ui/packed';
 import type { CourtView } from './court-view';
 
 /** A court page: the session as it is run, and what it needs of the house. */
@@ -25,9 +26,16 @@ const patienceMs = 10_000;
  * @param Screen what is drawn of it
  */
 export function presentCourt<V extends CourtView>(Screen: ComponentType<ScreenProps<V>>) {
-  return function PresentCourt({ opened, from }: { readonly opened: CourtPage<V>; readonly from: string }) {
-    const [{ view, house }, setPage] = useState(opened);
-    const { build } = opened.view;
+  return function PresentCourt({
+    opened,
+    from,
+  }: {
+    readonly opened: Packed<CourtPage<V>>;
+    readonly from: string;
+  }) {
+    const [{ view, house }, setPage] = useState(() => unpack(opened));
+    // A page of another build is never taken in.
+    const { build } = view;
     const renew = useCallback(async () => {
       const page = await fetchPage<V>(from);
       // Another build may draw its pages from something else: that one is for the next load.

@@ -3,6 +3,7 @@ import { HelperPage } from '@/features/run/helper-run';
 import { requestContext } from '@/server/context';
 import { linkTrouble } from '@/server/log/helper-links';
 import { helperPage } from '@/server/views/court-page';
+import { pack } from '@/ui/packed';
 
 export const metadata: Metadata = { title: 'Count', robots: { index: false } };
 
@@ -17,5 +18,5 @@ export default async function HelpPage({ params }: { params: Promise<{ token: st
         <p>{linkTrouble(page)}</p>
       </main>
     );
-  return <HelperPage key={token} opened={page} from={`/api/help/${token}/court`} />;
+  return <HelperPage key={token} opened={pack(page)} from={`/api/help/${token}/court`} />;
 }

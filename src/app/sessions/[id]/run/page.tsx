@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { RunPage } from '@/features/run/run';
 import { requestContext } from '@/server/context';
 import { courtPage } from '@/server/views/court-page';
+import { pack } from '@/ui/packed';
 
 export const metadata: Metadata = { title: 'Run' };
 
@@ -11,5 +12,5 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const page = await courtPage(await requestContext(), (await params).id);
   if (!page) notFound();
   const { id } = page.view.session;
-  return <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
+  return <RunPage key={id} opened={pack(page)} from={`/api/sessions/${id}/court`} />;
 }

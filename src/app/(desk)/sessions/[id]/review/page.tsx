@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { Review } from '@/features/review/review';
+import { ReviewPage } from '@/features/review/review';
 import { requestContext } from '@/server/context';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
-import { HouseProvider } from '@/ui/house';
 import { sessionReviewView } from '@/server/views/session-review';
+import { pack } from '@/ui/packed';
 
 export const metadata: Metadata = { title: 'Review' };
 
@@ -14,7 +14,7 @@ interface Props {
   readonly searchParams: Promise<{ block?: string | string[] }>;
 }
 
-export default async function ReviewPage({ params, searchParams }: Props) {
+export default async function Page({ params, searchParams }: Props) {
   const context = await requestContext();
   const [view, whole] = await Promise.all([
     sessionReviewView(context, (await params).id),
@@ -27,8 +27,10 @@ export default async function ReviewPage({ params, searchParams }: Props) {
     view.blocks.map((one) => one.drillId),
   );
   return (
-    <HouseProvider house={house}>
-      <Review key={view.session.id} view={view} at={typeof block === 'string' ? block : undefined} />
-    </HouseProvider>
+    <ReviewPage
+      key={view.session.id}
+      page={pack({ view, house })}
+      at={typeof block === 'string' ? block : undefined}
+    />
   );
 }
