@@ -128,3 +128,27 @@ test('the top of a ladder is known', () => {
 function row(target: number): Dose {
   return { kind: 'row', target, capS: 60 };
 }
+
+test('marks follow age: never more than the dose of that age can show, never under what a row asks for', () => {
+  // Ours: whoever has done what their age is given, on enough days, has passed.
+  const rowFactor = 1;
+  const wrong = plainBook.drills.flatMap((drill) =>
+    drill.steps.flatMap((step) =>
+      ageBands.flatMap((band) => {
+        const dose = step.doses[band];
+        const { result } = markFor(step, band);
+        const at = (said: string) => [`${drill.id} ${step.id} ${band}: mark ${result}, ${said}`];
+        if (dose.kind === 'row')
+          return result >= dose.target && result <= rowFactor * dose.target
+            ? []
+            : at(`target ${dose.target}`);
+        const most = mostOf(step, dose);
+        return measures[step.measure].lowerIsBetter || result <= most ? [] : at(`at most ${most}`);
+      }),
+    ),
+  );
+  expect(wrong).toEqual([]);
+  // A five-year-old and a fourteen-year-old on the same step each have their own.
+  const step = plainBook.step('palm-up-bounce', 'row-100')!;
+  expect(ageBands.map((band) => markFor(step, band).result)).toEqual([20, 40, 80, 100]);
+});

@@ -1,10 +1,10 @@
 'use client';
 
 import { ageBandOf } from '@/drills/age-band';
-import { goalsOf } from '@/session/goals';
+import { goalsOf, markFor } from '@/session/goals';
 import { paceOn, rateOn } from '@/session/pace';
 import { recordOf } from '@/session/plan';
-import type { Drill, Step } from '@/drills/types';
+import { ageBands, type AgeBand, type Drill, type Step } from '@/drills/types';
 import { resultInWords } from '@/core/counting/measure';
 import { doseInWords } from '@/core/dose/dose';
 import { loadOf } from '@/core/dose/load';
@@ -146,6 +146,7 @@ function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'
           })}
         </p>
       )}
+      <MarksByAge step={step} own={ageBandOf(player.age)} />
       {step.limit && (
         <p className="mt-2 rounded-sm bg-stop-bg px-2 py-1 text-sm text-stop">
           From {step.limit.fromAge} years on, at most {step.limit.triesASession} in a session,{' '}
@@ -171,8 +172,29 @@ function Doses({ step }: { step: Step }) {
   return (
     <dl className="grid grid-cols-2 gap-x-6 border-t-2 border-line pt-2 sm:grid-cols-4">
       {Object.entries(step.doses).map(([band, dose]) => (
-        <Big key={band} name={`${band} years`} text={doseInWords(dose)} note="" />
+        <Big
+          key={band}
+          name={`${band} years`}
+          text={doseInWords(dose)}
+          note={`mark ${resultInWords(step.measure, markFor(step, band as AgeBand).result)}`}
+        />
       ))}
     </dl>
+  );
+}
+
+/** What passes the step at every age: it follows the child, as the dose does. */
+function MarksByAge({ step, own }: { step: Step; own: AgeBand }) {
+  const { days } = step.gate;
+  return (
+    <p className="mt-2 text-sm" data-marks>
+      <span className="text-soft">Marks by age, on {counted(days, 'day')}:</span>{' '}
+      {ageBands.map((band, index) => (
+        <span key={band} className={band === own ? 'font-semibold' : undefined}>
+          {index > 0 && ' · '}
+          {band}: {markFor(step, band).result}
+        </span>
+      ))}
+    </p>
   );
 }

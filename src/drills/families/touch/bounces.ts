@@ -35,14 +35,14 @@ export const palmUpBounce = drill({
   load: { strongSide: 1 },
   times: [30, 15],
   checkpoints: [
-    'The ball rises to the belt and no higher.',
+    'The racket is held in front at the height of the navel; the ball rises a short way above it.',
     'The arm is quiet: the racket moves by a hand’s width.',
     'The feet are still, a shoulder apart.',
   ],
   faults: [
     fault(
       'The ball goes over the head and control is lost.',
-      'Bounce it as low as a cup, then as high as the belt.',
+      'Bounce it as low as a cup, then up to the chest and low again.',
     ),
     fault(
       'The player chases the ball round the room.',
@@ -59,7 +59,7 @@ export const palmUpBounce = drill({
     {
       id: 'settle',
       title: 'Flick and settle',
-      task: 'Flick the ball up to the belt and let it settle on the racket again without a second bounce.',
+      task: 'Flick the ball a short way up and let it settle on the racket again without a second bounce.',
       change: 'The first step: one soft touch at a time.',
       cue: 'Let the racket sink as the ball lands on it.',
       ...row([3, 5, 5, 8], 60, [5, 1]),
@@ -70,7 +70,7 @@ export const palmUpBounce = drill({
       title: 'Bounce for 20 seconds',
       task: 'Bounce the ball on the racket for 20 seconds and count every touch; after a drop go straight on.',
       change: 'The ball keeps bouncing; a drop costs time but ends nothing.',
-      cue: 'Small, quiet taps at belt height.',
+      cue: 'Small, quiet taps: keep it low.',
       ...count([2, 3, 3, 3], 20, 15, [25, 1, 'ours', 'practice']),
       ...bouncePace(37, 3, 0.9),
     },
@@ -209,7 +209,7 @@ export const turnOverBounce = drill({
     {
       id: 'same-height',
       title: 'All the same height',
-      task: 'Turn on every bounce for twenty seconds and let every bounce rise to the belt, no higher and no lower.',
+      task: 'Turn on every bounce for twenty seconds and let every bounce rise to the chest, no higher and no lower.',
       change: 'Evenness is measured now: the spread of the heights, from the time between two touches.',
       cue: 'Same beat, same height.',
       ...steadiness([1, 2, 2, 2], 20, 15, [6, 2]),

@@ -22,7 +22,7 @@ export const knuckleUpBounce = drill({
   times: [25, 10],
   checkpoints: [
     'The knuckles look at the ceiling all the time.',
-    'The ball rises to the belt.',
+    'The racket is held in front at the height of the navel; the ball rises a short way above it.',
     'The elbow is in front of the ribs.',
   ],
   faults: [
