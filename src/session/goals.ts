@@ -54,7 +54,8 @@ export function goalsOf(
 
 /**
  * What passes a step at an age. The mark is written for the largest dose (13 to 16 years); a younger player's is in the
- * proportion of their own dose to that one, and never less than what a row asks for. What is done today does not move it.
+ * proportion of their own dose to that one (in a time box, of what their age does in it), and never less than what a row
+ * asks for. What is done today does not move it.
  */
 export function markFor(step: Step, band: AgeBand): Gate {
   const said = step.marks?.[band];
@@ -83,11 +84,20 @@ export function markFor(step: Step, band: AgeBand): Gate {
     case 'shots':
       return written.kind === 'shots' ? inProportion(own.shots, written.shots) : step.gate;
     case 'timed':
-      return written.kind === 'timed' ? inProportion(own.workS, written.workS) : step.gate;
+      // The box is as long for the small ones, but they do less in it.
+      return written.kind === 'timed'
+        ? inProportion(own.workS * inABox[band], written.workS * inABox['13-16'])
+        : step.gate;
     case 'course':
       return step.gate;
   }
 }
+
+/**
+ * How much of what the oldest do in a time box is asked of the younger: ours. Reaction and movement are slower the younger
+ * a child is; the pace of a step is written for all of them.
+ */
+const inABox: Readonly<Record<AgeBand, number>> = { '4-6': 0.6, '7-9': 0.75, '10-12': 0.9, '13-16': 1 };
 
 /** The best result one attempt at a dose can have; Infinity where the dose sets no end. */
 export function mostOf(step: Step, dose: Dose): number {

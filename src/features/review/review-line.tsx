@@ -63,7 +63,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
 
   return (
     <li
-      className="grid gap-x-4 gap-y-2 border-b border-line px-4 py-1.5 last:border-0 xl:grid-cols-[15.5rem_1fr_auto] items-center"
+      className="grid gap-x-4 gap-y-2 border-b border-line px-4 py-1.5 last:border-0 xl:grid-cols-[14rem_1fr_auto] items-center"
       data-player={player.name}
     >
       <div>
@@ -133,7 +133,10 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
         </p>
         <p className="text-soft">
           {line.stepId === block.stepId ? 'Their' : `On their own step, “${step.title}”:`} mark {gate.result}{' '}
-          on {counted(gate.days, 'day')}.
+          on {counted(gate.days, 'day')}
+          {possible.length < verdicts.length &&
+            (possible.includes('back') ? '; this is the top step' : '; this is the first step')}
+          .
         </p>
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
@@ -166,9 +169,6 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             </label>
           ))}
         </div>
-        {possible.length < verdicts.length && (
-          <p className="text-sm text-soft">{possible.includes('back') ? 'the top step' : 'the first step'}</p>
-        )}
         <label className="flex items-center gap-2 text-sm font-semibold">
           Next
           <input

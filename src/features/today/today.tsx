@@ -85,7 +85,7 @@ function SessionToday({ session }: { session: TodaySession }) {
             )}
           </p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2 [&>*]:whitespace-nowrap">
           <WhoIsHere
             sessionId={session.id}
             players={session.coming}
@@ -121,7 +121,7 @@ function Coming({ player }: { player: ComingPlayer }) {
   return (
     <li className="flex min-w-0 items-center gap-2">
       <StageBall small stage={player.stage} sport={player.sport} />
-      <span className="min-w-0 truncate">
+      <span className="min-w-0 sm:truncate">
         <Link href={`/players/${player.id}`} className="font-semibold underline-offset-4 hover:underline">
           {player.name}
         </Link>
