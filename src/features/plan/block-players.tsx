@@ -71,7 +71,8 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
               <td className="tabular pr-2 whitespace-nowrap">
                 {out && '–'}
                 {!out && amount === null && 'shared'}
-                {!out && amount !== null && (
+                {!out && amount !== null && held && amount}
+                {!out && amount !== null && !held && (
                   <SmallNumber
                     key={block.id}
                     name={`Amount of ${player.name}`}

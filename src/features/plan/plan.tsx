@@ -71,7 +71,8 @@ export function Plan({ view }: { view: SessionPlanView }) {
   const [side, setSide] = useState<'drills' | 'care'>('drills');
   const titleOf = new Map(doc.blocks.map((block) => [block.id, book.drill(block.drillId)?.title ?? '']));
   const titles = time.blocks.map((block) => titleOf.get(block.id)!);
-  const players = doc.playerIds.flatMap((id) => view.squad.find((player) => player.id === id) ?? []);
+  const here = doc.playerIds.filter((id) => !view.absent.includes(id));
+  const players = here.flatMap((id) => view.squad.find((player) => player.id === id) ?? []);
   const index = Math.max(
     0,
     doc.blocks.findIndex((block) => block.id === chosen),

@@ -3,9 +3,14 @@ import type { PlanBlock } from '@/session/plan';
 import { refused, type Outcome } from '@/core/outcome';
 import type { SessionRow } from '@/data/session';
 
-/** All of a block that says what is done in it. */
+/** All of a block that says what is done in it; how its parts are ordered says nothing. */
 const contentsOf = ({ drillId, stepId, dose, changes, stations, setting }: PlanBlock): string =>
-  JSON.stringify([drillId, stepId, dose, [...changes].sort(), stations, setting]);
+  JSON.stringify([drillId, stepId, dose, [...changes].sort(), stations, setting], (_key, value: unknown) =>
+    isRecord(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value,
+  );
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** A plan as far as what was held goes. */
 interface Sent {

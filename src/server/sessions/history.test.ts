@@ -112,6 +112,16 @@ describe('what was held', () => {
     expect((await line()).leads).toEqual(before.leads);
   });
 
+  test('is the same plan however its parts are ordered: an older page may write them in another order', async () => {
+    await held();
+    const { capS, target, kind } = at.block.dose as { capS: number; target: number; kind: 'row' };
+    const turned = { ...at.block, dose: { capS, target, kind } };
+    await box.context.db.run(
+      sql`update block set dose = ${JSON.stringify(turned.dose)} where id = ${at.block.id}`,
+    );
+    value(await savePlan(box.context, at.sessionId, { ...at.plan, title: 'Renamed', blocks: [at.block] }));
+  });
+
   test('stays in the plan as it was: other contents are refused, the rest is saved', async () => {
     await held();
     const row50 = plainBook.step('palm-up-bounce', 'row-50')!;
