@@ -62,7 +62,7 @@ export const cards: readonly Card[] = [
     purpose: 'Anyone can learn to feed: a parent, an older child, whoever has two hands and some patience.',
     points: [
       'Stand four to five metres away; for small children kneel, so that your hand is at their height.',
-      'Feed underarm and softly, so that the ball lands one and a half to two metres in front of the player.',
+      'Feed from below and softly: the ball comes down a long step or two short of the player.',
       'One ball at a time, and wait for the ready position before you send it.',
       'Count aloud: one touch, one number.',
       'Correct one thing, and let the rest pass today.',

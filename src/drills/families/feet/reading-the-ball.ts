@@ -127,7 +127,7 @@ export const retreatForTheHighBall = drill({
     {
       id: 'called-hit-or-catch',
       title: 'Called at the top',
-      task: 'The helper calls hit or catch when the ball is at the top of its flight.',
+      task: 'At the top of its flight the helper names what becomes of the ball: struck, or caught.',
       change: 'The call comes late, so the feet must be right for both.',
       cue: 'Get there early and listen.',
       load: { overheads: 0.5, strongSide: 0.5 },

@@ -113,7 +113,7 @@ export const pushAndSideStep = drill({
   fit: ['beltM', 'sideStepM'],
   times: [30, 15],
   checkpoints: [
-    'The leg in front of the bottle is the one on the side you move to.',
+    'The foot nearer to where you go passes the bottle first.',
     'The trunk turns before the arms push.',
     'The ball is held at the waist between two pushes.',
   ],

@@ -115,8 +115,8 @@ export const dropAndCatch = drill({
     {
       id: 'one-hand',
       title: 'One hand',
-      task: 'Catch with the racket hand alone.',
-      change: 'One hand catches.',
+      task: 'The hand that holds the racket takes the ball by itself.',
+      change: 'The other hand rests: the racket hand is alone.',
       cue: 'Palm up under the ball.',
       ...row([3, 6, 10, 10], 60, [10, 2]),
       ...pace(2, 4, 0.82),

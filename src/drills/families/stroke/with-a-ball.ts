@@ -116,7 +116,7 @@ export const receiveAndSend = drill({
   purpose:
     'Shows that a stroke is a catch and a throw in one: receive the ball, send it on, finish by the far ear.',
   setUp:
-    'Helper and player stand four metres apart. The feed is underarm and soft and lands one and a half to two metres in front of the player.',
+    'Helper and player stand four metres apart. The feed is soft, from below, and comes down a long step or two short of the player.',
   feed: feed('hand'),
   hold: 'forehand',
   stance: 'side-on',
@@ -147,7 +147,7 @@ export const receiveAndSend = drill({
     {
       id: 'catch-and-throw',
       title: 'Catch, point, throw',
-      task: 'Catch with one hand after a bounce, point at the helper, throw forward and up, and finish by the far ear.',
+      task: 'After a bounce one hand takes the ball; point at the helper, send it back on a rising arc, and end beside the far ear.',
       change: 'The first step: hand only.',
       cue: 'Catch, point, throw to the sky.',
       ...row([3, 5, 8, 10], 100, [10, 1]),

@@ -257,10 +257,10 @@ export const gateRoll = drill({
     },
     {
       id: 'two-handed-side',
-      title: 'Two hands on the backhand side',
-      task: 'Take every ball on the backhand side with two hands on the racket.',
+      title: 'Both hands for the weaker side',
+      task: 'On the backhand side the second hand joins in: every ball there is met with both.',
       change: 'The other side, with both hands.',
-      cue: 'Two hands, turn your shoulder.',
+      cue: 'Turn the shoulder, then both hands.',
       ...row([3, 6, 10, 10], 90, [10, 2, 'practice', 'practice']),
       ...pace(4.2, 4, 0.78),
     },

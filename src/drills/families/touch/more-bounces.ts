@@ -190,7 +190,7 @@ export const frameBounce = drill({
     {
       id: 'down-to-the-floor',
       title: 'Down to the floor',
-      task: 'Dribble the ball to the floor with the edge of the racket.',
+      task: 'Turn the racket so that its rim is down, and dribble the ball with that rim.',
       change: 'The first step: the floor gives time and the ball comes up by itself.',
       cue: 'Straight down, wait, straight down.',
       ...row([3, 6, 12, 20], 90, [20, 1]),
