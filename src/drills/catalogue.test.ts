@@ -118,6 +118,24 @@ test.each(perStep)('%s: the cue is positive and short', (name, _drill, step) => 
   if (!reviewed.has(name)) expect(step.cue).not.toMatch(negative);
 });
 
+/** Names one side of the body alone, as if everybody were right-handed; both sides in turn are for everybody. */
+const oneSided = (text: string): boolean =>
+  /\b(?:left|right) (?:foot|hand|leg|arm|side|marker)\b/i.test(text) &&
+  !(/\bleft\b/i.test(text) && /\bright\b/i.test(text));
+
+test.each(catalogue)(
+  '$id: what hangs on the hand is said by the racket hand, not by left or right',
+  (drill) => {
+    const texts = [
+      ...[drill.purpose, drill.setUp, ...drill.checkpoints],
+      ...drill.faults.flatMap(({ fault, correction }) => [fault, correction]),
+      ...drill.steps.flatMap(({ task, change, cue }) => [task, change, cue]),
+    ];
+    expect(texts.filter(oneSided)).toEqual([]);
+    expect(oneSided('Step in on the right foot.')).toBe(true);
+  },
+);
+
 test('the word list would catch a negative cue', () => {
   for (const cue of ['Don’t drop it.', 'Never look down.', 'Without bouncing.', 'Do not rush.'])
     expect(cue).toMatch(negative);

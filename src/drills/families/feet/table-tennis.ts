@@ -237,7 +237,7 @@ export const shadowPatterns = drill({
       title: 'In and out',
       task: 'Step in for a short push, step out for a long loop.',
       change: 'The way goes in under the table and out again.',
-      cue: 'In on the right foot, out with a push.',
+      cue: 'In on the foot of the racket hand, out with a push.',
       ...count([1, 2, 2, 3], 40, 40, [14, 2, 'ours', 'practice']),
       ...pace(2.6, 1, 0.9),
     },

@@ -148,8 +148,7 @@ export const tableTennisPush = drill({
   ages: [7, 16],
   trains: ['spin', 'soft hands', 'contact'],
   purpose: 'Learns the short, quiet stroke under the ball that keeps it low and gives it backspin.',
-  setUp:
-    'Stand close to the table’s end, the right foot ready to step in under it; mirrored for left-handers.',
+  setUp: 'Stand close to the table’s end, the foot of the racket hand ready to step in under it.',
   feed: feed('none'),
   hold: 'shake-hand',
   stance: 'beside the table',
