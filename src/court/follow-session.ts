@@ -17,7 +17,7 @@ export interface News {
   readonly more: boolean;
   readonly nowMs: number;
   readonly build: string;
-  readonly plan: { readonly revision: number; readonly removed: boolean } | null;
+  readonly plan: { readonly revision: number; readonly removed: boolean; readonly presence?: string } | null;
 }
 
 export type Answer = News | { readonly kind: 'closed'; readonly message: string };

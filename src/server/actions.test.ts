@@ -6,6 +6,8 @@ import journal from '../../drizzle/meta/_journal.json';
 import {
   addToSessionAction,
   chooseSchoolAction,
+  correctBlockAction,
+  correctDayAction,
   createSessionAction,
   decideAction,
   finishSessionAction,
@@ -21,11 +23,16 @@ import {
   savePlaceAction,
   savePlanAction,
   savePlayerAction,
+  sayAttendanceAction,
+  sayHeldAction,
+  sayNotHeldAction,
+  undoCorrectionAction,
 } from './actions';
 import { health } from './health';
 import { ada, booking, problem, value } from './testing/scratch';
 
 jest.mock('next/cache', () => ({ revalidatePath: jest.fn() }));
+jest.mock('next/headers', () => ({ cookies: () => Promise.resolve({ get: () => undefined }) }));
 
 /* The doors as the browser finds them: on the application's own database, whatever is handed in. */
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-actions-'));
@@ -59,6 +66,12 @@ test.each<unknown>([null, undefined, 7, {}, [], { toString: 'x' }, "' or 1=1 --"
       loadPlanAction(id),
       finishSessionAction(id),
       removeSessionAction(id, true),
+      sayAttendanceAction(id, { playerIds: ['x'], attendance: 'late' }),
+      sayNotHeldAction(id, { why: 'rain' }),
+      sayHeldAction(id, true),
+      correctBlockAction(id, { blockId: 'x', changes: [] }),
+      correctDayAction(id, { day: '2020-01-01' }),
+      undoCorrectionAction(id, strange),
     ])
       expect(problem(await answer)).toContain('not on record');
   },

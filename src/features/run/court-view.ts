@@ -23,6 +23,8 @@ export interface CourtView {
     readonly placeName?: string;
     readonly placeId?: string | null;
   };
+  /** Who is absent, under a short name; a helper's page is not told. */
+  readonly presence?: string;
   /** The coach's own day, local ISO; a helper's page is not told. */
   readonly today?: string;
   readonly players: readonly CourtPlayer[];

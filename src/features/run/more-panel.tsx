@@ -7,6 +7,7 @@ import { seedOf } from '@/core/calls/timeline';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
+import { WhoIsHere } from '@/features/sessions/attendance';
 import { Chip, ChipRow } from './chip';
 import type { CourtSettings } from './court-settings';
 import { HelperLinks } from './helper-links';
@@ -49,6 +50,7 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
     <div className="space-y-4">
       <div className="flex flex-wrap gap-2">
         <NumbersSheet run={run} players={players} log={log} />
+        <WhoIsHere sessionId={view.session.id} players={view.listed} said={view.attendance} />
         <Link
           href={`/sessions/${view.session.id}/plan`}
           prefetch={false}

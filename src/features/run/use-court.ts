@@ -178,9 +178,14 @@ function hasCounted({ blocks, players }: CourtView, log: RunLog): boolean {
 const askAgainMs = 5000;
 
 /** Fetches the plan again when the server says that it has changed. */
-function usePresentPlan({ session }: CourtView, news: Court['news'], renew: () => Promise<void>): void {
+function usePresentPlan(
+  { session, presence }: CourtView,
+  news: Court['news'],
+  renew: () => Promise<void>,
+): void {
   const plan = news?.plan ?? null;
-  const changed = plan !== null && plan.revision !== session.revision;
+  const other = plan?.presence !== undefined && presence !== undefined && plan.presence !== presence;
+  const changed = plan !== null && (plan.revision !== session.revision || other);
   useEffect(() => {
     if (!changed) return;
     void renew();

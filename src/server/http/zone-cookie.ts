@@ -7,6 +7,5 @@ const zoneCookie = 'vowstep-zone';
 /** Where the coach of a request is; undefined where its browser has not said, or said nonsense. */
 export async function zoneOfRequest(): Promise<string | undefined> {
   const said = (await cookies()).get(zoneCookie)?.value;
-  const name = said === undefined ? undefined : decodeURIComponent(said);
-  return isZone(name) ? name : undefined;
+  return isZone(said) ? said : undefined;
 }

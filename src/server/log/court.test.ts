@@ -142,7 +142,7 @@ describe('another device follows', () => {
       events: [],
       reset: false,
       more: false,
-      plan: { revision: 2, removed: false },
+      plan: { revision: 2, removed: false, presence: expect.any(String) as string },
     });
     const made = touches(3);
     await send(made);
@@ -185,6 +185,7 @@ describe('another device follows', () => {
     expect((await followSession(box.context, at.sessionId, begin)).plan).toEqual({
       revision: 3,
       removed: false,
+      presence: expect.any(String) as string,
     });
     value(await removeSession(box.context, at.sessionId, true));
     expect((await followSession(box.context, at.sessionId, begin)).plan).toMatchObject({ removed: true });

@@ -1,8 +1,9 @@
 import { endOfLog, eventsStoredAfter, reachedAt, type Reached } from '@/data/log';
 import { epochOf } from '@/data/epoch';
-import { blocksOfSessions, getSession } from '@/data/session';
+import { attendanceOf, blocksOfSessions, getSession } from '@/data/session';
 import type { TouchEvent } from '@/core/counting/event';
 import { buildId } from '../build-id';
+import { presenceOf } from '../readers/attendance';
 import type { Context } from '../context';
 
 /** Where a device has got to in the log, and of which history. */
@@ -23,7 +24,12 @@ export interface Followed {
   /** Which build is running here. */
   readonly build: string;
   /** The plan as it stands; null when the session is not on record (any more). */
-  readonly plan: { readonly revision: number; readonly removed: boolean } | null;
+  readonly plan: {
+    readonly revision: number;
+    readonly removed: boolean;
+    /** Who is absent, under a short name. */
+    readonly presence: string;
+  } | null;
 }
 
 /** Where somebody who begins to read now goes on from. */
@@ -43,9 +49,10 @@ export async function followSession(
   from: LogPlace,
   mine: (event: TouchEvent) => boolean = () => true,
 ): Promise<Followed> {
-  const [blocks, session, epoch, here] = await Promise.all([
+  const [blocks, session, attendance, epoch, here] = await Promise.all([
     blocksOfSessions(db, [sessionId]),
     getSession(db, sessionId),
+    attendanceOf(db, [sessionId]),
     epochOf(db),
     reachedAt(db, from.seq),
   ]);
@@ -64,6 +71,12 @@ export async function followSession(
     // The wall clock as it is, whatever day the demo is told to be.
     nowMs: Date.now(),
     build: buildId(),
-    plan: session ? { revision: session.revision, removed: session.removedAtMs !== null } : null,
+    plan: session
+      ? {
+          revision: session.revision,
+          removed: session.removedAtMs !== null,
+          presence: presenceOf(attendance),
+        }
+      : null,
   };
 }

@@ -1,3 +1,4 @@
+import { followSession, placeNow } from '../log/follow';
 import { refreshAttempts } from '../log/results';
 import { ingestTouches } from '../log/ingest';
 import { sessionPlanView } from '../views/session-plan';
@@ -62,6 +63,23 @@ describe('who was there', () => {
     expect((await sessionPlanView(box.context, at.sessionId))!.absent).toEqual([at.playerIds[1]]);
     value(await say(1, null));
     expect((await sessionRunView(box.context, at.sessionId))!.players).toHaveLength(2);
+  });
+
+  test('an open court screen hears of it, and shows who is left', async () => {
+    const seen = async () => (await sessionRunView(box.context, at.sessionId))!;
+    const heard = async () =>
+      (await followSession(box.context, at.sessionId, await placeNow(box.context))).plan!.presence;
+    const before = await seen();
+    expect(await heard()).toBe(before.presence);
+    value(await say(0, 'late'));
+    // Who is late has their turn all the same: nothing is drawn again.
+    expect(await heard()).toBe(before.presence);
+    value(await say(1, 'absent'));
+    const after = await seen();
+    expect(await heard()).toBe(after.presence);
+    expect(after.presence).not.toBe(before.presence);
+    expect(after.listed.map(({ name }) => name)).toEqual(['Ada', 'Bo']);
+    expect(after.attendance).toEqual({ [at.playerIds[0]!]: 'late', [at.playerIds[1]!]: 'absent' });
   });
 
   test('counts of somebody who is said to be absent are still shown', async () => {

@@ -2,6 +2,7 @@ import type { Book } from '@/drills';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
+import type { Attendance } from '@/core/attendance';
 import type { Place } from '@/core/place/place';
 import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
@@ -22,7 +23,8 @@ import { placeNow, type LogPlace } from '../log/follow';
 export type { LogPlace };
 import { groundOf } from '../readers/ground';
 import { resultsReady } from '../log/results';
-import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { presenceOf, saidIn } from '../readers/attendance';
+import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
 import { recentRecords, stepsOf } from '../readers/records';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
@@ -63,6 +65,11 @@ export interface SessionRunView {
   readonly logEnd: LogPlace;
   /** Which build made this page. */
   readonly build: string;
+  /** Who is absent, under a short name, and what was said of everybody. */
+  readonly presence: string;
+  readonly attendance: Readonly<Record<string, Attendance>>;
+  /** Everybody on the list, also who is absent. */
+  readonly listed: readonly PlayerName[];
   /** When the booking begins, UTC milliseconds. */
   readonly bookedStartMs: number;
   /** What the care rules look at besides. */
@@ -88,7 +95,9 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   const blockIds = planned.map((block) => block.id);
   // Read before the events: what is stored in between comes twice rather than never.
   const logEnd = await placeNow(context);
-  const people = await getPlayers(db, playerIds);
+  const listed = playersOf.get(id) ?? [];
+  const people = await getPlayers(db, listed);
+  const everybody = listed.flatMap((one) => people.find((person) => person.id === one) ?? []);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
   const beside = stepsBeside(book, planned, coming);
@@ -136,6 +145,9 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     events,
     logEnd,
     build: buildId(),
+    presence: presenceOf(attendance),
+    attendance: saidIn(attendance, id),
+    listed: everybody.map(playerName),
     bookedStartMs: momentIn(session.day, session.startTime, context.zone ?? serverZone()),
     care: { records, history, place: here.place, kit },
   };
