@@ -121,24 +121,31 @@ function inOrder(drill: Drill, answer: string): readonly Step[] {
 }
 
 function stepUnder(step: Step, answers: Answers): Step {
-  const held = step.stretch ? withHolds(step, parseInt(answers.stretch, 10) / usualHoldS) : step;
+  const held = step.stretch ? withHolds(step, parseInt(answers.stretch, 10)) : step;
   return held.target ? withScoring(held, answers.targetScoring) : held;
 }
 
-/** The hold the catalogue's stretches are written for. */
+/** The hold the catalogue's stretches are written for; the small ones hold theirs shorter. */
 const usualHoldS = 10;
 
-function withHolds(step: Step, share: number): Step {
-  if (share === 1) return step;
+/**
+ * A school says how long a stretch is held, whatever the age: it sets the hold, it does not multiply. Parts of a series
+ * that are shorter than a hold stay as they are.
+ */
+function withHolds(step: Step, seconds: number): Step {
+  if (seconds === usualHoldS) return step;
   const { min, max } = doseFields.hold.find((field) => field.name === 'holdS')!;
-  const held = (seconds: number) => Math.min(max, Math.max(min, Math.round(seconds * share)));
+  const heldS = Math.min(max, Math.max(min, seconds));
   const under = (dose: Dose): Dose => {
-    if (dose.kind === 'hold') return { ...dose, holdS: held(dose.holdS) };
+    if (dose.kind === 'hold') return { ...dose, holdS: heldS };
     if (dose.kind !== 'routine') return dose;
-    return { ...dose, parts: dose.parts.map((part) => ({ ...part, partS: held(part.partS) })) };
+    return {
+      ...dose,
+      parts: dose.parts.map((part) => (part.partS === usualHoldS ? { ...part, partS: heldS } : part)),
+    };
   };
   const doses = Object.fromEntries(Object.entries(step.doses).map(([band, dose]) => [band, under(dose)]));
-  const gate = step.measure === 'hold' ? { ...step.gate, result: held(step.gate.result) } : step.gate;
+  const gate = step.measure === 'hold' ? { ...step.gate, result: heldS } : step.gate;
   return { ...step, doses: doses as unknown as Step['doses'], gate };
 }
 
