@@ -230,6 +230,13 @@ describe('facts of the trade (common practice)', () => {
       expect(doseTime(doses['13-16'], paceOn(drill, step('growing-hops', id), 15)).tries).toBe(tries);
     }
   });
+  test('a star jump is two landings: out, and in again', () => {
+    const { load } = catalogue
+      .find(({ id }) => id === 'line-hops')!
+      .steps.find(({ id }) => id === 'star-jumps')!;
+    expect(loadOf(load, 20)).toMatchObject({ tries: 20, contacts: 40 });
+  });
+
   test('ring target 10, 5, 1, 0 and ten shots; square target 10, 5, 0 and three balls a go', () => {
     const rings = step('ring-target', 'underarm-throw');
     expect(rings.zones!.map((zone) => zone.points)).toEqual([10, 5, 1, 0]);
@@ -248,7 +255,7 @@ describe('facts of the trade (common practice)', () => {
     const loads = (id: string) => catalogue.find((drill) => drill.id === id)!.steps.map((one) => one.load);
     expect(loads('fast-hand').every((load) => load.forearm > 0)).toBe(true);
     expect(loads('shadow-serve').every((load) => load.overheads > 0)).toBe(true);
-    expect(loads('line-hops').every((load) => load.contacts === 1)).toBe(true);
+    expect(loads('line-hops').every((load) => load.contacts >= 1)).toBe(true);
   });
   test('the high ball comes feet first, the short one swing first', () => {
     const usual = (id: string) => catalogue.find((drill) => drill.id === id)!.orders!.usual;

@@ -67,6 +67,8 @@ export const lineHops = drill({
       task: 'Jump feet apart with arms up, then feet together with arms down.',
       change: 'Arms and legs now open and close together.',
       cue: 'Open like a star, close like a pencil.',
+      // Out and in: two landings each.
+      load: { contacts: 2 },
       ...reps([8, 12, 16, 20], 1, 1, 20, [20, 1]),
       ...pace(1, 1, 0.97),
     },
