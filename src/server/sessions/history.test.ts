@@ -14,7 +14,7 @@ import { sessionReviewView } from '../views/session-review';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { correctBlock, correctDay, undoCorrection } from './correct';
 import { decide } from './decisions';
-import { savePlan } from './sessions';
+import { loadPlan, savePlan } from './sessions';
 
 /* What was held is history: it is read from the log, and changes only by a correction that is logged. */
 let box: Awaited<ReturnType<typeof scratch>>;
@@ -120,6 +120,18 @@ describe('what was held', () => {
       sql`update block set dose = ${JSON.stringify(turned.dose)} where id = ${at.block.id}`,
     );
     value(await savePlan(box.context, at.sessionId, { ...at.plan, title: 'Renamed', blocks: [at.block] }));
+  });
+
+  test('that was begun under an earlier plan is kept as it was begun, and the plan can be saved again', async () => {
+    const row50 = plainBook.step('palm-up-bounce', 'row-50')!;
+    const moved = { ...at.block, stepId: 'row-50', dose: row50.doses['10-12'] };
+    value(await savePlan(box.context, at.sessionId, { ...at.plan, blocks: [moved] }));
+    await held();
+    const { revision, blocks } = value(await loadPlan(box.context, at.sessionId));
+    expect(blocks[0]!.stepId).toBe('row-20');
+    const next = { ...at.block, id: newId(2) };
+    const again = { ...at.plan, revision, blocks: [...blocks, next] };
+    expect(value(await savePlan(box.context, at.sessionId, again))).toEqual({ revision: revision + 1 });
   });
 
   test('stays in the plan as it was: other contents are refused, the rest is saved', async () => {

@@ -1,4 +1,5 @@
 import { makeBook, type Book } from '@/drills';
+import { asBegun } from '@/session/begun';
 import { workOf, type PlanBlock } from '@/session/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
@@ -82,7 +83,13 @@ export async function savePlan(
       (await missingPlace(tx, fields.placeId)) ??
       (await missingPlayers(tx, playerIds)) ??
       changesHistory({ ...fields, blocks: sent as readonly PlanBlock[] }, session, stored, begun) ??
-      (await countsAtRisk(tx, id, { ...checked.value, blocks }, stored));
+      (await countsAtRisk(
+        tx,
+        id,
+        { ...checked.value, blocks },
+        // A block may have been begun under an earlier plan than the one on record.
+        stored.map((block) => asBegun(block, begun.get(block.id) ?? null)),
+      ));
     if (problem) return problem;
     await updateSession(tx, id, {
       ...(await withPlaceName(tx, fields)),
