@@ -75,7 +75,20 @@ for (let n = 0; n < faults; n++) {
 
 await calm();
 await screen.rest();
+await pageHeard();
 await check();
+
+/** Gives the page the time to hear of the last restore: what it shows as counted must get there by itself. */
+async function pageHeard(): Promise<void> {
+  for (let tries = 0; tries < 300; tries++) {
+    const rows = await app.query(
+      `select count(*) as n from touch_event where block_id = ? and kind = 'touch'`,
+      [onPage.blockId],
+    );
+    if (rows[0]!.n === screen.presses) return;
+    await pause(100);
+  }
+}
 
 async function fault(kind: Kind): Promise<void> {
   switch (kind) {
