@@ -4,7 +4,6 @@ ALTER TABLE `decision` ADD `by` text;--> statement-breakpoint
 ALTER TABLE `helper_link` ADD `scope` text DEFAULT 'count' NOT NULL;--> statement-breakpoint
 ALTER TABLE `helper_link` ADD `uses` integer DEFAULT 0 NOT NULL;--> statement-breakpoint
 ALTER TABLE `helper_link` ADD `last_used_at_ms` integer;--> statement-breakpoint
-ALTER TABLE `session` ADD `kind` text DEFAULT 'court' NOT NULL;--> statement-breakpoint
 ALTER TABLE `session` ADD `not_held` text;--> statement-breakpoint
 ALTER TABLE `session_player` ADD `attendance` text;--> statement-breakpoint
 ALTER TABLE `session_player` ADD `attendance_at_ms` integer;--> statement-breakpoint

@@ -65,3 +65,13 @@ it('ships no native image library', () => {
     path.join(root, 'stand-ins/sharp/index.js'),
   );
 });
+
+test('the lock names no address: after an npm install, take each `funding` out of it again', () => {
+  const text = readFileSync(path.join(root, 'package-lock.json'), 'utf8');
+  expect(text.match(/https?:\/\/[^"]+/g)).toBeNull();
+  // What is kept in the repository is named by its folder.
+  const kept = Object.values(lock.packages).flatMap(({ resolved, link }) =>
+    resolved && !link ? [resolved] : [],
+  );
+  expect(kept).toEqual([]);
+});

@@ -133,10 +133,6 @@ export const session = sqliteTable(
   {
     id: text('id').primaryKey(),
     title: text('title').notNull(),
-    /** Where it is done: on court with a coach, or at home by a vow. */
-    kind: text('kind', { enum: ['court', 'home'] })
-      .notNull()
-      .default('court'),
     day: text('day').notNull(),
     startTime: text('start_time').notNull(),
     bookedMin: integer('booked_min').notNull(),

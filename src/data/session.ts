@@ -122,10 +122,26 @@ export async function setSessionPlayers(
 export async function attendanceOf(
   db: Executor,
   sessionIds: readonly string[],
-): Promise<{ sessionId: string; playerId: string; attendance: Attendance; atMs: number | null }[]> {
+): Promise<{ sessionId: string; playerId: string; attendance: Attendance }[]> {
   return db.all(sql`
-    select session_id as sessionId, player_id as playerId, attendance, attendance_at_ms as atMs
+    select session_id as sessionId, player_id as playerId, attendance
     from session_player where session_id in (${idList(sessionIds)}) and attendance is not null`);
+}
+
+/**
+ * Who gets no turn in sessions: who is said to be absent. What was counted of somebody stands against what was said by
+ * mistake.
+ */
+export async function absentFrom(
+  db: Executor,
+  sessionIds: readonly string[],
+): Promise<{ sessionId: string; playerId: string }[]> {
+  return db.all(sql`
+    select session_id as sessionId, player_id as playerId from session_player p
+    where session_id in (${idList(sessionIds)}) and attendance = 'absent' and not exists (
+      select 1 from block b join touch_event e on e.block_id = b.id
+      where b.session_id = p.session_id and e.player_id = p.player_id)
+    order by player_id`);
 }
 
 /** In how many sessions since a day players were there, as it was said. */

@@ -1,5 +1,6 @@
-import { array, mixed, object, string, type InferType } from 'yup';
-import { attendances, type Attendance } from '@/core/attendance';
+import { array, mixed, object, string } from 'yup';
+import { attendances, longestWhy, type Attendance } from '@/core/attendance';
+import { maxPlayers } from './session';
 
 /** Whether players came to a session; null takes back what was said. */
 export const attendanceSchema = object({
@@ -7,14 +8,13 @@ export const attendanceSchema = object({
     .of(string().required('Player is missing: reload the page.'))
     .required('Players is missing: reload the page.')
     .min(1, 'Players is empty: choose somebody.')
-    .max(12, 'Players: at most 12 in one session.'),
+    .max(maxPlayers, `Players: at most ${maxPlayers} in one session.`),
   attendance: mixed<Attendance>()
     .nullable()
     .oneOf([...attendances, null], `Attendance must be one of ${attendances.join(', ')}.`)
     .default(null),
 });
 
-export const longestWhy = 80;
 /** Why a session was not held; null takes it back. */
 export const notHeldSchema = object({
   why: string()
@@ -24,4 +24,3 @@ export const notHeldSchema = object({
     .min(1, 'Reason is empty: say in a word why it was not held, such as rain.')
     .max(longestWhy, `Reason is too long: use at most ${longestWhy} letters.`),
 });
-export type NotHeldForm = InferType<typeof notHeldSchema>;

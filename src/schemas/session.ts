@@ -1,14 +1,14 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import type { Book } from '@/drills';
-import { findChange } from '@/drills/changes';
 import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
+import { changesSchema } from './changes';
 import { daySchema } from './day';
 import { doseSchema } from './dose';
 import { settingSchema } from './setting';
 
 export const minutes = { min: 5, max: 240 } as const;
-const maxPlayers = 12;
+export const maxPlayers = 12;
 const maxBlocks = 40;
 export const maxUnanswered = 20;
 const ulidPattern = /^[0-9A-HJKMNP-TV-Z]{26}$/;
@@ -95,18 +95,7 @@ const blockSchema = (book: Book) =>
     drillId: string().required('Drill is missing: choose one from the catalogue.'),
     stepId: string().required('Step is missing: choose a step of the ladder.'),
     dose: doseSchema('Dose'),
-    changes: array()
-      .of(
-        string()
-          .required('A change is missing its name.')
-          .test(
-            'change',
-            'Changes must be spices and easings of the drill: take this one off.',
-            (change) => findChange(change ?? '') !== undefined,
-          ),
-      )
-      .default([])
-      .max(4, 'Changes: at most four on one block.'),
+    changes: changesSchema.default([]),
     stations: whole('Stations', 1, 8, 1),
     breakS: whole('Break', 0, 600, 0),
     retest: boolean().default(false),

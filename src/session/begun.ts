@@ -3,7 +3,9 @@ import { doseProblems, isDoseKind } from '@/core/dose/limits';
 import type { TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { fingerprint } from '@/core/fingerprint';
+import { isFiniteNumber, isText } from '@/core/guards';
 import { amountOf } from '@/core/dose/amount';
+import type { BlockTime } from '@/core/planning/plan-time';
 import type { Book } from '@/drills/book';
 import { heldUnder, isHeld, type Held, type HeldAt } from './held';
 import type { Scoring } from './scoring';
@@ -55,12 +57,20 @@ export interface BeginsWith {
   readonly ball: string | null;
 }
 
+/** How a block's clock is cut: turns at the stations, the seconds of one, and how many of those who work do so at once. */
+export type Shape = Pick<Begun, 'turns' | 'turnS' | 'atOnce'>;
+
+export function shapeOf(timed: Pick<BlockTime, 'turns' | 'activeS'> | undefined, working: number): Shape {
+  const turns = timed?.turns ?? 1;
+  return { turns, turnS: (timed?.activeS ?? 0) / turns, atOnce: Math.max(1, Math.ceil(working / turns)) };
+}
+
 /** What a block is as it is being begun: everybody's own part in it, the points of every step of its ladder, and its marks. */
 export function beginBlock(
   book: Book,
   block: PlanBlock,
   players: readonly BeginsWith[],
-  shape: Pick<Begun, 'turns' | 'turnS' | 'atOnce'>,
+  shape: Shape,
   at: HeldAt,
 ): Begun {
   const { drillId, stepId, dose, changes, stations, setting } = block;
@@ -88,9 +98,6 @@ export function beginBlock(
 
 export const writeBegun = (begun: Begun): string => JSON.stringify(begun);
 
-const isText = (value: unknown): value is string => typeof value === 'string';
-const isCount = (value: unknown): value is number => typeof value === 'number' && Number.isFinite(value);
-
 /** What a record says; null for one that cannot be read. It comes from a device, so nothing in it is taken on trust. */
 export function readBegun(text: string | null | undefined): Begun | null {
   if (!text) return null;
@@ -109,7 +116,7 @@ export function readBegun(text: string | null | undefined): Begun | null {
     isDose(dose) &&
     Array.isArray(changes) &&
     changes.every(isText) &&
-    [stations, turns, turnS, atOnce].every(isCount) &&
+    [stations, turns, turnS, atOnce].every(isFiniteNumber) &&
     typeof setting === 'object' &&
     isScoring(scoring) &&
     Array.isArray(players) &&
@@ -129,7 +136,7 @@ function isScoring(scoring: unknown): scoring is Scoring {
     Object.values(zones).every(
       (list) =>
         Array.isArray(list) &&
-        (list as Partial<Zone>[]).every((zone) => isText(zone?.label) && isCount(zone.points)),
+        (list as Partial<Zone>[]).every((zone) => isText(zone?.label) && isFiniteNumber(zone.points)),
     )
   );
 }
@@ -138,9 +145,9 @@ function isPlayer(player: Partial<BegunPlayer> | null): boolean {
   return (
     isText(player?.playerId) &&
     isText(player.stepId) &&
-    (player.amount === null || isCount(player.amount)) &&
+    (player.amount === null || isFiniteNumber(player.amount)) &&
     typeof player.out === 'boolean' &&
-    (player.target === null || isCount(player.target))
+    (player.target === null || isFiniteNumber(player.target))
   );
 }
 

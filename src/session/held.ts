@@ -1,4 +1,5 @@
 import { measures, type Measure } from '@/core/counting/measure';
+import { isFiniteNumber, isObject, isText } from '@/core/guards';
 import type { Gate } from '@/core/skill/next-target';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';
@@ -72,6 +73,12 @@ export function heldUnder(book: Book, drillId: string, players: readonly Aged[],
 export const ageIn = ({ held }: { readonly held?: Held | null }, { id, age }: Aged): number =>
   held?.ages[id] ?? age;
 
+/** The ladder a player stood on: their own where a school of theirs made another of it. */
+export const ladderFor = (
+  { ladder, own }: Pick<Held, 'ladder' | 'own'>,
+  playerId: string | undefined,
+): readonly HeldStep[] => (playerId !== undefined && own[playerId]) || ladder;
+
 const known = new WeakMap<readonly HeldStep[], { drill: Drill; scoring: Scoring | undefined; was: Drill }>();
 
 /**
@@ -84,7 +91,7 @@ export function drillAsHeld(
   scoring: Scoring | undefined,
   playerId: string | undefined,
 ): Drill {
-  const ladder = (playerId !== undefined && held.own[playerId]) || held.ladder;
+  const ladder = ladderFor(held, playerId);
   const before = known.get(ladder);
   if (before && before.drill === drill && before.scoring === scoring) return before.was;
   const steps = ladder.flatMap(({ id, measure, marks }) => {
@@ -95,10 +102,6 @@ export function drillAsHeld(
   known.set(ladder, { drill, scoring, was });
   return was;
 }
-
-const isText = (value: unknown): value is string => typeof value === 'string';
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Is this, which came from a device, what a block can be held under? */
 export function isHeld(value: unknown): value is Held {
@@ -114,7 +117,7 @@ export function isHeld(value: unknown): value is Held {
     isObject(own) &&
     Object.values(own).every(isLadder) &&
     isObject(ages) &&
-    Object.values(ages).every((age) => Number.isFinite(age))
+    Object.values(ages).every(isFiniteNumber)
   );
 }
 
@@ -130,6 +133,6 @@ const isHeldStep = (value: unknown): value is HeldStep =>
     ([band, gate]) =>
       (ageBands as readonly string[]).includes(band) &&
       isObject(gate) &&
-      Number.isFinite(gate.result) &&
+      isFiniteNumber(gate.result) &&
       Number.isInteger(gate.days),
   );

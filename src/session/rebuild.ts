@@ -3,7 +3,7 @@ import type { TouchEvent } from '@/core/counting/event';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
 import type { Begun } from './begun';
-import type { Held, HeldStep } from './held';
+import { ladderFor, type Held, type HeldStep } from './held';
 import { easedOnCourt } from './on-court';
 
 /** A record that says all that results are made of. */
@@ -40,7 +40,7 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
   return [...groupBy(events, (event) => event.playerId)].flatMap(([playerId, own]) => {
     const step = playerId === null ? undefined : stepOf(record, playerId);
     if (playerId === null || !step) return [];
-    const ladder = ladderOf(record, playerId);
+    const ladder = ladderFor(record.held, playerId);
     return tally([...forAll, ...own], step.measure).attempts.map((attempt) => {
       const { number, result, touches, drops, startedMs, gaps, touchingMs } = attempt;
       const { reported, fixed, conditions } = attempt;
@@ -60,12 +60,9 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
   });
 }
 
-const ladderOf = ({ held }: WholeRecord, playerId: string): readonly HeldStep[] =>
-  held.own[playerId] ?? held.ladder;
-
 /** The step a player worked on when the block was begun; the block's own for who came later. */
 function stepOf(record: WholeRecord, playerId: string): HeldStep | undefined {
-  const ladder = ladderOf(record, playerId);
+  const ladder = ladderFor(record.held, playerId);
   const own = record.players.find((one) => one.playerId === playerId)?.stepId;
   const shared = ladder.find((one) => one.id === record.stepId);
   return ladder.find((one) => one.id === own && one.measure === shared?.measure) ?? shared;

@@ -56,8 +56,7 @@ export interface BlockEditorProps {
 /** One block opened: its step, its dose, whether it fits, the care it takes, and what it costs and gives. */
 export function BlockEditor(props: BlockEditorProps) {
   const { view, book, block, time, fit, warnings, players } = props;
-  const drill = book.drill(block.drillId)!;
-  const step = book.step(block.drillId, block.stepId)!;
+  const { drill, step } = workOf(book, block)!;
   const held = view.held.includes(block.id);
   const youngest = Math.min(...players.map((player) => player.age));
 

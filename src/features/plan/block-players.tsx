@@ -2,6 +2,7 @@
 
 import type { Book } from '@/drills';
 import { goalsOf, type Goals } from '@/session/goals';
+import { ageIn } from '@/session/held';
 import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
 import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
@@ -45,7 +46,7 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
           const amount = amountOf(dose) === null ? null : (own?.amount ?? amountOf(block.dose));
           const touches = time.touchesOf[player.id] ?? 0;
           const waitS = time.waitOf[player.id] ?? 0;
-          const goals = goalsOf({ step, dose }, player.age, targetOf(player.id, step.id));
+          const goals = goalsOf({ step, dose }, ageIn(block, player), targetOf(player.id, step.id));
           return (
             <tr key={player.id} className="border-b border-line">
               <th scope="row" className="max-w-32 truncate py-1 pr-2 font-semibold">

@@ -173,7 +173,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
             <BlockEditor
               view={view}
               book={book}
-              block={block}
+              block={{ ...block, ...view.heldAs[block.id] }}
               time={time.blocks.find((one) => one.id === block.id)}
               fit={fits.get(block.id)}
               warnings={warnings.filter((one) => one.blockId === block.id)}

@@ -5,9 +5,7 @@ import { useCallback, useState } from 'react';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { CallBanner } from './call-banner';
-import { doneTogether } from '@/session/together';
-import { CourtGrid } from './court-grid';
-import { TogetherGrid } from './together-grid';
+import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotes } from './court-notes';
@@ -92,27 +90,13 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
       {notes}
       {run.step.calls && settings.calls && <CallBanner call={run.call} silent />}
       {working.length === 0 && <p className="px-2 text-xl">{view.players[0]?.name} sits this block out.</p>}
-      {doneTogether(run.drill, run.step) ? (
-        <TogetherGrid run={run} players={working} log={log} numberOf={screen.numberOf} onSay={setSaid} />
-      ) : (
-        <CourtGrid
-          run={run}
-          players={screen.shown}
-          all={working}
-          log={log}
-          numberOf={screen.numberOf}
-          onMark={screen.mark}
-          onType={typeFor}
-          onSay={setSaid}
-          refusal={screen.refusal}
-        />
-      )}
+      <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
       <RunFooter
         run={run}
         log={log}
         undoName={working.find((player) => player.id === run.lastMark?.playerId)?.name}
         leftHanded={settings.leftHanded}
-        onOthers={screen.showOthers}
+        onOthers={isTogether(run) ? null : screen.showOthers}
       />
       <Dialog
         open={sheet === 'more'}

@@ -3,7 +3,6 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
-import { doneTogether } from '@/session/together';
 import { blockClock } from '@/core/run/block-clock';
 import { changeoverNow } from '@/core/run/changeover';
 import { lateAfterS } from '@/core/run/late';
@@ -17,7 +16,7 @@ import { ErrorNote } from '@/ui/field';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
 import { CallBanner } from './call-banner';
-import { CourtGrid } from './court-grid';
+import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotes } from './court-notes';
@@ -25,7 +24,6 @@ import { useCourtSettings } from './court-settings';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
-import { TogetherGrid } from './together-grid';
 import { useCourt, useNow } from './use-court';
 import { useSessionTime } from './use-late';
 import { useRunKeys } from './use-run-keys';
@@ -162,21 +160,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       {step.calls && settings.calls && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}
-      {doneTogether(drill, step) ? (
-        <TogetherGrid run={run} players={working} log={log} numberOf={screen.numberOf} onSay={setSaid} />
-      ) : (
-        <CourtGrid
-          run={run}
-          players={screen.shown}
-          all={working}
-          log={log}
-          numberOf={screen.numberOf}
-          onMark={screen.mark}
-          onType={typeFor}
-          onSay={setSaid}
-          refusal={screen.refusal}
-        />
-      )}
+      <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
       <RunFooter
         run={run}
         log={log}
@@ -188,7 +172,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         onStart={screen.toggleClock}
         onNext={nextBlock ? next : null}
         onFinish={() => setSheet('finish')}
-        onOthers={doneTogether(drill, step) ? null : screen.showOthers}
+        onOthers={isTogether(run) ? null : screen.showOthers}
       />
       {sheets && (
         <>

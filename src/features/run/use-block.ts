@@ -4,6 +4,7 @@ import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
 import { courtPhases } from '@/session/court-clock';
 import { goalsOf, type Goals } from '@/session/goals';
+import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { callsOf, feedsOf, usualTempo } from '@/session/sound';
 import type { Drill, Step } from '@/drills/types';
@@ -84,7 +85,9 @@ function nowOf(
   playerId: string,
 ): PlayerNow {
   const conditions = conditionsNow(log.eventsOf(block.id, playerId));
-  const player = view.players.find((one) => one.id === playerId) ?? { id: playerId, age: 10 };
+  const found = view.players.find((one) => one.id === playerId) ?? { id: playerId, age: 10 };
+  // Counts of long ago are put right under the marks of their day.
+  const player = { id: found.id, age: ageIn(block, found) };
   const own: RunPlayer | undefined = block.players.find((one) => one.playerId === playerId);
   const done = workOnCourt(book, block, player, conditions, share)!;
   const moved = done.step.id !== workOnCourt(book, block, player, asPlanned)!.step.id;

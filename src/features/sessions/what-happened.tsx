@@ -2,6 +2,7 @@
 
 import { useState, type FormEvent } from 'react';
 import type { Outcome } from '@/core/outcome';
+import { longestWhy } from '@/core/attendance';
 import { sayHeldAction, sayNotHeldAction } from '@/server/actions';
 import type { SessionLine } from '@/server/views/today';
 import { ask } from '@/ui/ask';
@@ -97,7 +98,7 @@ function WhyForm({ onSay }: { onSay: (why: string) => Promise<void> }) {
         Or in your own words
         <input
           value={own}
-          maxLength={80}
+          maxLength={longestWhy}
           onChange={(event) => setOwn(event.target.value)}
           className="mt-1 block min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-3 font-normal"
         />

@@ -1,6 +1,6 @@
 import { endOfLog, eventsStoredAfter, reachedAt, type Reached } from '@/data/log';
 import { epochOf } from '@/data/epoch';
-import { attendanceOf, blocksOfSessions, getSession } from '@/data/session';
+import { absentFrom, blocksOfSessions, getSession } from '@/data/session';
 import type { TouchEvent } from '@/core/counting/event';
 import { buildId } from '../build-id';
 import { presenceOf } from '../readers/attendance';
@@ -27,7 +27,7 @@ export interface Followed {
   readonly plan: {
     readonly revision: number;
     readonly removed: boolean;
-    /** Who is absent, under a short name. */
+    /** Who gets no turn, under a short name. */
     readonly presence: string;
   } | null;
 }
@@ -49,10 +49,10 @@ export async function followSession(
   from: LogPlace,
   mine: (event: TouchEvent) => boolean = () => true,
 ): Promise<Followed> {
-  const [blocks, session, attendance, epoch, here] = await Promise.all([
+  const [blocks, session, absent, epoch, here] = await Promise.all([
     blocksOfSessions(db, [sessionId]),
     getSession(db, sessionId),
-    attendanceOf(db, [sessionId]),
+    absentFrom(db, [sessionId]),
     epochOf(db),
     reachedAt(db, from.seq),
   ]);
@@ -75,7 +75,7 @@ export async function followSession(
       ? {
           revision: session.revision,
           removed: session.removedAtMs !== null,
-          presence: presenceOf(attendance),
+          presence: presenceOf(absent),
         }
       : null,
   };

@@ -1,4 +1,4 @@
-import { beginBlock } from '@/session/begun';
+import { beginBlock, shapeOf } from '@/session/begun';
 import { heldUnder } from '@/session/held';
 import { timePlan } from '@/session/plan';
 import type { WholeRecord } from '@/session/rebuild';
@@ -38,19 +38,16 @@ export async function wholeRecords(
       target: null,
       ball: one.stage,
     }));
-    const held = heldUnder(book, record?.drillId ?? block.drillId, players, { day, place, placeId, coach });
+    const at = { day, place, placeId, coach };
+    const held = heldUnder(book, record?.drillId ?? block.drillId, players, at);
     if (!held) continue;
     if (record) {
       whole.set(block.id, { ...record, held });
       continue;
     }
-    const time = timePlan(book, [block], players, [], session.bookedMin).blocks[0];
-    const turns = time?.turns ?? 1;
-    const shape = { turns, turnS: (time?.activeS ?? 0) / turns, atOnce: Math.ceil(players.length / turns) };
-    whole.set(block.id, {
-      ...beginBlock(book, block, players, shape, { day, place, placeId, coach }),
-      held,
-    });
+    const [time] = timePlan(book, [block], players, [], session.bookedMin).blocks;
+    const begins = beginBlock(book, block, players, shapeOf(time, players.length), at);
+    whole.set(block.id, { ...begins, held });
   }
   return whole;
 }

@@ -21,6 +21,12 @@ export const countedOn = (
 ): CountedOn =>
   new Map(attempts.map(({ blockId, playerId, stepId }) => [judgedKey(blockId, playerId), stepId]));
 
+/** A player as old as they were when a block was held. */
+export const asThen = (block: PlanBlock, player: PlanPlayer): PlanPlayer => ({
+  id: player.id,
+  age: ageIn(block, player),
+});
+
 /** A player's step and dose as they are judged: on court they may have been moved to another step than planned. */
 export function judgedWork(
   book: Book,
@@ -29,7 +35,7 @@ export function judgedWork(
   counted: CountedOn,
 ): Work | undefined {
   const stepId = counted.get(judgedKey(block.id, player.id)) ?? null;
-  return workOnCourt(book, block, player, { ...asPlanned, stepId });
+  return workOnCourt(book, block, asThen(block, player), { ...asPlanned, stepId });
 }
 
 /** What players are judged on in blocks, each on their own step under their own dose; unknown drills are left out. */
@@ -42,8 +48,7 @@ export function judgedSteps(
   return blocks.flatMap((block) =>
     players.flatMap((player) => {
       const work = judgedWork(book, block, player, counted);
-      const then = { ...player, age: ageIn(block, player) };
-      return work ? [judgedStep(judgedKey(block.id, player.id), then, work)] : [];
+      return work ? [judgedStep(judgedKey(block.id, player.id), asThen(block, player), work)] : [];
     }),
   );
 }

@@ -6,8 +6,7 @@ import { attendanceSchema, notHeldSchema } from '@/schemas/attendance';
 import { check } from '@/schemas/check';
 import { signatureOf } from '../actor';
 import type { Context } from '../context';
-
-const gone = refused('session', 'This session is not on record (any more): go back to the sessions.');
+import { unknownSession } from './sessions';
 
 /** Notes whether players came to a session. */
 export async function sayAttendance(context: Context, id: string, input: unknown): Promise<Outcome<null>> {
@@ -15,7 +14,7 @@ export async function sayAttendance(context: Context, id: string, input: unknown
   if (!checked.ok) return checked;
   const { playerIds, attendance } = checked.value;
   return write(context.db, async (tx) => {
-    if (!(await getSession(tx, id))) return gone;
+    if (!(await getSession(tx, id))) return unknownSession;
     const coming = (await playersOfSessions(tx, [id])).get(id) ?? [];
     if (playerIds.some((one) => !coming.includes(one)))
       return refused('playerIds', 'A player is not on this session’s list (any more): reload the page.');
@@ -29,7 +28,7 @@ export async function sayNotHeld(context: Context, id: string, input: unknown): 
   const checked = check(notHeldSchema, input);
   if (!checked.ok) return checked;
   return write(context.db, async (tx) => {
-    if (!(await getSession(tx, id))) return gone;
+    if (!(await getSession(tx, id))) return unknownSession;
     if (checked.value.why !== null && (await loggedBlocks(tx, id)).length > 0)
       return refused('why', 'This session has counts, so it was held: look at its review.');
     await updateSession(tx, id, { notHeld: checked.value.why });
@@ -41,7 +40,7 @@ export async function sayNotHeld(context: Context, id: string, input: unknown): 
 export async function sayHeld(context: Context, id: string, held: boolean): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
     const session = await getSession(tx, id);
-    if (!session) return gone;
+    if (!session) return unknownSession;
     if (held && session.day > context.today)
       return refused('session', 'This session is still to come: say so when it was held.');
     const back = (await loggedBlocks(tx, id)).length > 0 ? 'running' : 'planned';

@@ -1,10 +1,12 @@
 import { writeBegun } from '@/session/begun';
+import type { Book } from '@/drills';
+import { sameShape } from '@/session/plan';
 import type { WholeRecord } from '@/session/rebuild';
 import type { TouchEvent } from '@/core/counting/event';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
 import { appendEvents, loggedBlocks, markStale, recordEvents } from '@/data/log';
-import { getSession, updateSession } from '@/data/session';
+import { getSession, playersOfSessions, updateSession } from '@/data/session';
 import { write } from '@/data/write';
 import { blockCorrectionSchema, dayCorrectionSchema } from '@/schemas/correction';
 import { check } from '@/schemas/check';
@@ -12,14 +14,14 @@ import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { completeRecords } from '../log/complete-records';
 import { refreshAttempts } from '../log/results';
+import { bookFor } from '../readers/book';
 import { wholeRecords } from '../readers/held-records';
+import { unknownSession } from './sessions';
 
 /** The events of a correction: what undoes it names them. */
 export interface Corrected {
   readonly eventIds: readonly string[];
 }
-
-const gone = refused('session', 'This session is not on record (any more): go back to the sessions.');
 
 /**
  * Says what was really done in a block that was held. It is another line of the log: results follow it, decisions that
@@ -38,17 +40,17 @@ export async function correctBlock(
       return refused('blockId', 'This block was not held in this session: change it in the plan.');
     const record = (await wholeRecords(tx, [blockId])).get(blockId);
     if (!record) return refused('blockId', 'The drill of this block is not in the catalogue (any more).');
-    const off = steps.find(({ playerId, stepId }) => !canBe(record, playerId, stepId));
+    const book = await bookFor(tx, record.held.coach);
+    const coming = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
+    const off = steps.find(
+      ({ playerId, stepId }) => !coming.includes(playerId) || !canBe(book, record, playerId, stepId),
+    );
     if (off)
       return refused(
         'steps',
-        `Step ${off.stepId} is counted in another way than this block: choose another.`,
+        `Step ${off.stepId} is counted in another way than this block, or its player was not there: choose another.`,
       );
-    const players = record.players.map((player) => {
-      const said = steps.find((one) => one.playerId === player.playerId);
-      return said ? { ...player, stepId: said.stepId } : player;
-    });
-    return done([{ blockId, record: { ...record, changes, players } }]);
+    return done([{ blockId, record: { ...record, changes, players: withSteps(record, steps) } }]);
   });
 }
 
@@ -108,7 +110,7 @@ async function corrected(
   make: (tx: Executor) => Promise<Outcome<readonly Correction[]>>,
 ): Promise<Outcome<Corrected>> {
   const outcome = await write(context.db, async (tx): Promise<Outcome<Corrected>> => {
-    if (!(await getSession(tx, sessionId))) return gone;
+    if (!(await getSession(tx, sessionId))) return unknownSession;
     // What was never written down is written down first: a correction that is undone must find it again.
     await completeRecords(tx, sessionId);
     const made = await make(tx);
@@ -153,9 +155,26 @@ const eventOf = (
   ...fresh,
 });
 
-/** Could a player have worked on a step in a block: is it counted in the same way? */
-function canBe(record: WholeRecord, playerId: string, stepId: string): boolean {
-  const ladder = record.held.own[playerId] ?? record.held.ladder;
-  const measure = (id: string) => ladder.find((one) => one.id === id)?.measure;
-  return measure(stepId) !== undefined && measure(stepId) === measure(record.stepId);
+/** Everybody's part in a block with other steps; who came to it later gets a part in it, at the block's dose. */
+function withSteps(
+  { players }: WholeRecord,
+  steps: readonly { readonly playerId: string; readonly stepId: string }[],
+): WholeRecord['players'] {
+  const said = new Map(steps.map(({ playerId, stepId }) => [playerId, stepId]));
+  const later = steps.filter(({ playerId }) => !players.some((one) => one.playerId === playerId));
+  return [
+    ...players.map((player) => ({ ...player, stepId: said.get(player.playerId) ?? player.stepId })),
+    ...later.map((one) => ({ ...one, amount: null, out: false, target: null, ball: null })),
+  ];
+}
+
+/** Could a player have worked on a step in a block: is it on the ladder, counted and dosed in the same way? */
+function canBe(
+  book: Book,
+  { drillId, stepId: shared }: WholeRecord,
+  playerId: string,
+  stepId: string,
+): boolean {
+  const [step, blocks] = [book.step(drillId, stepId, playerId), book.step(drillId, shared, playerId)];
+  return step !== undefined && blocks !== undefined && sameShape(step, blocks);
 }

@@ -1,16 +1,16 @@
+import { isDeepStrictEqual } from 'node:util';
 import { asBegun, type Begun } from '@/session/begun';
 import type { PlanBlock } from '@/session/plan';
 import { refused, type Outcome } from '@/core/outcome';
 import type { SessionRow } from '@/data/session';
 
-/** All of a block that says what is done in it; how its parts are ordered says nothing. */
-const contentsOf = ({ drillId, stepId, dose, changes, stations, setting }: PlanBlock): string =>
-  JSON.stringify([drillId, stepId, dose, [...changes].sort(), stations, setting], (_key, value: unknown) =>
-    isRecord(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1))) : value,
-  );
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+/** All of a block that says what is done in it. */
+const contentsOf = ({ drillId, stepId, dose, changes, stations, setting }: PlanBlock): unknown => [
+  ...[drillId, stepId, dose, stations, setting],
+  [...changes].sort(),
+];
+/** How the parts are ordered says nothing. */
+const sameContents = (a: PlanBlock, b: PlanBlock): boolean => isDeepStrictEqual(contentsOf(a), contentsOf(b));
 
 /** A plan as far as what was held goes. */
 interface Sent {
@@ -45,8 +45,7 @@ export function changesHistory(
     const record = begun.get(block.id);
     const stored = now.find((one) => one.id === block.id);
     if (!record || !stored) return false;
-    const contents = contentsOf(block);
-    return contents !== contentsOf(stored) && contents !== contentsOf(asBegun(stored, record));
+    return !sameContents(block, stored) && !sameContents(block, asBegun(stored, record));
   });
   if (changed < 0) return null;
   return refused(

@@ -1,5 +1,9 @@
 import { sql } from 'drizzle-orm';
 import { beginBlock, writeBegun } from '@/session/begun';
+import { markFor } from '@/session/goals';
+import { ageIn } from '@/session/held';
+import { workOf } from '@/session/plan';
+import { ageBandOf } from '@/drills/age-band';
 import { makeBook, plainBook } from '@/drills';
 import type { Drill } from '@/drills/types';
 import type { TouchEvent } from '@/core/counting/event';
@@ -151,6 +155,12 @@ describe('what was held', () => {
     expect(saved.revision).toBe(3);
     const view = (await sessionPlanView(box.context, at.sessionId))!;
     expect(view.held).toEqual([at.block.id]);
+    // The plan shows it under the marks of its day, as the review does.
+    const shown = { ...view.blocks[0]!, ...view.heldAs[at.block.id] };
+    const { step } = workOf(makeBook(await bookContents(box.context.db)), shown, at.playerIds[0])!;
+    expect(markFor(step, ageBandOf(ageIn(shown, { id: at.playerIds[0]!, age: 60 })))).toEqual(
+      (await line()).gate,
+    );
     expect(view.blocks[0]).toMatchObject({ stepId: 'row-20', stations: 1 });
   });
 });
@@ -175,6 +185,33 @@ describe('a correction', () => {
     value(await undoCorrection(context, at.sessionId, eventIds));
     expect(await line()).toEqual(before);
     expect(problem(await undoCorrection(context, at.sessionId, ['nothing']))).toContain('not on record');
+  });
+
+  test('finds who came to a block after it was begun, and nobody who was not there', async () => {
+    const record = await begun();
+    const { players, ...rest } = JSON.parse(record.text!) as { players: { playerId: string }[] };
+    const [first, second] = at.playerIds;
+    const without = players.filter((one) => one.playerId === first);
+    await send([{ ...record, text: JSON.stringify({ ...rest, players: without }) }, ...counted('xxx-', 1)]);
+    const said = (playerId: string) => ({
+      blockId: at.block.id,
+      changes: [],
+      steps: [{ playerId, stepId: 'row-50' }],
+    });
+    expect(problem(await correctBlock(box.context, at.sessionId, said(newId(3))))).toMatch(
+      /^steps: .*was not there/,
+    );
+    value(await correctBlock(box.context, at.sessionId, said(second!)));
+    expect(await box.context.db.all(sql`select player_id as id, step_id as step from attempt`)).toEqual([
+      { id: second, step: 'row-50' },
+    ]);
+  });
+
+  test('takes no step that is counted or dosed in another way', async () => {
+    await held();
+    const steps = [{ playerId: at.playerIds[0], stepId: 'bounce-20-s' }];
+    const said = { blockId: at.block.id, changes: [], steps };
+    expect(problem(await correctBlock(box.context, at.sessionId, said))).toMatch(/^steps: .*another way/);
   });
 
   test('may say that it was made easier: then it stands for no mark', async () => {

@@ -29,7 +29,7 @@ import { bookContents } from '../readers/book';
 import { changesHistory, keptAsHeld } from './held-plan';
 import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
 
-const unknownSession = refused(
+export const unknownSession = refused(
   'session',
   'This session is not on record (any more): go back to the sessions.',
 );

@@ -2,7 +2,7 @@ import { makeBook } from '@/drills';
 import type { PlanBlock, Records } from '@/session/plan';
 import { blockOf } from '@/session/plan';
 import { loggedBlocks } from '@/data/log';
-import { attendanceOf, getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
+import { absentFrom, getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';
 import { allRecordsSince } from '@/data/results';
 import { getPlayers, listPlayers, placesOf } from '@/data/squad';
@@ -34,7 +34,9 @@ export interface SessionPlanView {
   readonly places: Standing;
   /** Blocks that were held: they are shown as they were, and stay so. */
   readonly held: readonly string[];
-  /** Who is said to be absent: they get no turn. */
+  /** What begun blocks were held under, by id: their marks and points are those of their day. */
+  readonly heldAs: Readonly<Record<string, Pick<PlanBlock, 'held' | 'scoring'>>>;
+  /** Who gets no turn, because they are absent. */
   readonly absent: readonly string[];
   readonly year: number;
   readonly grounds: readonly KnownPlace[];
@@ -71,12 +73,12 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const everyone = [...squad, ...gone];
   const ids = everyone.map((player) => player.id);
   const book = makeBook(contents, session.coach);
-  const [records, places, history, last, attendance] = await Promise.all([
+  const [records, places, history, last, absent] = await Promise.all([
     allRecordsSince(db, ids, recentSince(session.day)),
     placesOf(db, ids),
     careHistory(db, book, ids, session),
     lastHeld(context, playerIds[0], session.day),
-    attendanceOf(db, [id]),
+    absentFrom(db, [id]),
   ]);
   return {
     session: sessionFacts(session),
@@ -86,7 +88,12 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
     records,
     places: places.map((place) => [place.playerId, place.drillId, place.stepId, place.target]),
     held,
-    absent: attendance.filter((one) => one.attendance === 'absent').map((one) => one.playerId),
+    heldAs: Object.fromEntries(
+      blocks.flatMap(({ id: blockId, held: under, scoring }) =>
+        under ? [[blockId, { held: under, scoring }] as const] : [],
+      ),
+    ),
+    absent: absent.map((one) => one.playerId),
     year: Number(context.today.slice(0, 4)),
     grounds: grounds.map(knownPlace),
     kit,

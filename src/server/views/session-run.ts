@@ -1,4 +1,5 @@
 import type { Book } from '@/drills';
+import { shapeOf } from '@/session/begun';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
 import { asPlanned } from '@/core/counting/conditions';
@@ -8,12 +9,12 @@ import type { TouchEvent } from '@/core/counting/event';
 import { eventsOfBlocks } from '@/data/log';
 import { kitCounts } from '@/data/places';
 import { evidenceOn, type JudgedStep } from '@/data/results';
-import { attendanceOf, getSession, loggedPairs, playersOfSessions } from '@/data/session';
+import { absentFrom, attendanceOf, getSession, playersOfSessions } from '@/data/session';
 import { getPlayers, placesOf } from '@/data/squad';
 import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
-import { judgedKey, judgedStep, judgedSteps } from '../readers/judged';
+import { asThen, judgedKey, judgedStep, judgedSteps } from '../readers/judged';
 import { careHistory, type CareDays } from '../readers/care-history';
 import { buildId } from '../build-id';
 import { momentIn, serverZone } from '../zone';
@@ -81,21 +82,18 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   const session = await getSession(db, id);
   if (!session) return null;
   await resultsReady(db);
-  const [planned, playersOf, book] = await Promise.all([
+  const [planned, playersOf, attendance, absent, book] = await Promise.all([
     runBlocks(db, [id]),
     playersOfSessions(db, [id]),
+    attendanceOf(db, [id]),
+    absentFrom(db, [id]),
     bookFor(db, session.coach),
   ]);
-  const [attendance, counted] = await Promise.all([attendanceOf(db, [id]), loggedPairs(db, id)]);
-  const absent = new Set(attendance.filter((one) => one.attendance === 'absent').map((one) => one.playerId));
-  // Who is absent gets no turn; what was counted of them by mistake is still shown.
-  const playerIds = (playersOf.get(id) ?? []).filter(
-    (one) => !absent.has(one) || counted.some(({ playerId }) => playerId === one),
-  );
+  const listed = playersOf.get(id) ?? [];
+  const playerIds = listed.filter((one) => !absent.some(({ playerId }) => playerId === one));
   const blockIds = planned.map((block) => block.id);
   // Read before the events: what is stored in between comes twice rather than never.
   const logEnd = await placeNow(context);
-  const listed = playersOf.get(id) ?? [];
   const people = await getPlayers(db, listed);
   const everybody = listed.flatMap((one) => people.find((person) => person.id === one) ?? []);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
@@ -133,9 +131,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
       return [{ playerId, bestEver, bestOn, target: decided?.target ?? null }];
     });
     const timed = time.blocks.find((one) => one.id === block.id);
-    const turns = timed?.turns ?? 1;
-    const atOnce = Math.max(1, Math.ceil(players.length / turns));
-    return { ...block, players, turns, atOnce, turnS: (timed?.activeS ?? 0) / turns };
+    return { ...block, players, ...shapeOf(timed, players.length) };
   });
   return {
     session: sessionFacts(session),
@@ -145,7 +141,7 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
     events,
     logEnd,
     build: buildId(),
-    presence: presenceOf(attendance),
+    presence: presenceOf(absent),
     attendance: saidIn(attendance, id),
     listed: everybody.map(playerName),
     bookedStartMs: momentIn(session.day, session.startTime, context.zone ?? serverZone()),
@@ -165,14 +161,15 @@ function stepsBeside(book: Book, blocks: readonly PlanBlock[], players: readonly
     players.flatMap((player) => {
       const work = workOf(book, block, player.id);
       if (!work || work.out) return [];
+      const then = asThen(block, player);
       return (['up', 'back'] as const).flatMap((way) => {
         const first = stepBeside(work.drill, work.step, way);
         const second = first && stepBeside(work.drill, first, way);
         return [first, second].flatMap((step) => {
-          const moved = step && workOnCourt(book, block, player, { ...asPlanned, stepId: step.id });
+          const moved = step && workOnCourt(book, block, then, { ...asPlanned, stepId: step.id });
           if (!moved) return [];
           const key = `${judgedKey(block.id, player.id)} ${moved.step.id}`;
-          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, player, moved) }];
+          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, then, moved) }];
         });
       });
     }),

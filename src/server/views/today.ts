@@ -2,9 +2,10 @@ import { makeBook } from '@/drills';
 import { resultInWords } from '@/core/counting/measure';
 import { goalsOf } from '@/session/goals';
 import { timePlan, workOf } from '@/session/plan';
-import { present, type Attendance } from '@/core/attendance';
+import type { Attendance } from '@/core/attendance';
 import { drawnTime, type DrawnTime } from '@/core/planning/plan-time';
 import {
+  absentFrom,
   attendanceOf,
   playersOfSessions,
   sessionsBefore,
@@ -76,13 +77,16 @@ export async function todayView(context: Context): Promise<TodayView> {
   );
   const playerIds = [...new Set([...playersOf.values()].flat())];
   const house = makeBook(contents);
-  const [players, records, places, attendance] = await Promise.all([
+  const [players, records, places, attendance, absent] = await Promise.all([
     getPlayers(db, playerIds),
     recentRecords(db, playerIds, stepsOf(house, todays, playerIds), today),
     placesOf(db, playerIds),
     attendanceOf(db, ids),
+    absentFrom(db, ids),
   ]);
   const saidOf = (sessionId: string) => saidIn(attendance, sessionId);
+  const isHere = (sessionId: string, playerId: string) =>
+    !absent.some((one) => one.sessionId === sessionId && one.playerId === playerId);
   const facts = new Map(players.map((player) => [player.id, playerFacts(player, today)]));
 
   const line = (session: (typeof all)[number]): SessionLine => ({
@@ -117,10 +121,7 @@ export async function todayView(context: Context): Promise<TodayView> {
         timePlan(
           book,
           own,
-          present(
-            coming.flatMap((id) => facts.get(id) ?? []),
-            saidOf(session.id),
-          ),
+          coming.filter((id) => isHere(session.id, id)).flatMap((id) => facts.get(id) ?? []),
           records,
           session.bookedMin,
           ground(session.placeId),

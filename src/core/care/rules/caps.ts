@@ -27,7 +27,8 @@ function heaviest(work: readonly CareWork[], playerId: string, what: Capped): Ca
 
 /**
  * Landings, overhead and fast forearm actions stay under their lines: those of a session over all sessions of the day,
- * and those of a week over seven days. Of several players over one line the one who is furthest over is named. The mend shortens the block that gives the most of it.
+ * and those of a week over seven days. Of several players over one line the one who is furthest over is named. The mend
+ * shortens the block that gives the most of it.
  */
 export function loadCaps({ work, players }: CareInput): Warning[] {
   const sums = loads(work);

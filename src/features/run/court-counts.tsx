@@ -1,0 +1,40 @@
+'use client';
+
+import { doneTogether } from '@/session/together';
+import type { RunLog } from '@/court/run-log';
+import { CourtGrid } from './court-grid';
+import type { CourtPlayer } from './court-view';
+import { TogetherGrid } from './together-grid';
+import type { BlockRun } from './use-block';
+import type { RunScreen } from './use-run-screen';
+
+interface Props {
+  readonly run: BlockRun;
+  readonly screen: RunScreen<CourtPlayer>;
+  readonly log: RunLog;
+  readonly onType: (playerId: string) => void;
+  readonly onSay: (sentence: string) => void;
+}
+
+/** Is there nothing to count in a block, because it is run by the clock and done together? */
+export const isTogether = ({ drill, step }: BlockRun): boolean => doneTogether(drill, step);
+
+/** What is pressed in a block: the tiles that count, or who has done what is done together. */
+export function CourtCounts({ run, screen, log, onType, onSay }: Props) {
+  const { working, shown, numberOf, mark, refusal } = screen;
+  return isTogether(run) ? (
+    <TogetherGrid run={run} players={working} log={log} numberOf={numberOf} onSay={onSay} />
+  ) : (
+    <CourtGrid
+      run={run}
+      players={shown}
+      all={working}
+      log={log}
+      numberOf={numberOf}
+      onMark={mark}
+      onType={onType}
+      onSay={onSay}
+      refusal={refusal}
+    />
+  );
+}
