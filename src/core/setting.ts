@@ -13,6 +13,8 @@ export interface WallSetting {
   readonly bandFromM: number;
   readonly bandToM: number;
   readonly hitsPerMin: number;
+  /** Topspin of the hits, turns a second; negative is slice. None where it is left out. */
+  readonly spinRps?: number;
 }
 
 /** A feeder machine as it is dialled, and when its balls are where. */
@@ -30,6 +32,10 @@ export type BlockSetting = WallSetting | FeederSetting;
 export const settingTouchS = (setting: BlockSetting): number =>
   setting.kind === 'wall' ? Math.round(6000 / setting.hitsPerMin) / 100 : setting.machine.intervalS;
 
+/** "topspin of 12 turns a second", "slice of 8 turns a second". */
+export const spinInWords = (spinRps: number): string =>
+  spinRps === 0 ? 'no spin' : `${spinRps > 0 ? 'topspin' : 'slice'} of ${Math.abs(spinRps)} turns a second`;
+
 const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
 
 /** The few words of a setting that are needed on court. */
@@ -45,6 +51,7 @@ export function settingInWords(setting: BlockSetting): string {
     const name = setting.name === '' ? 'Feeder' : `Feeder “${setting.name}”`;
     return `${name}: ${speedMps.toFixed(1)} m/s, ${Math.round(elevationDeg)}° up, a ball every ${intervalS.toFixed(1)} s`;
   }
-  const { distanceM, markM, bandFromM, bandToM, hitsPerMin, ball } = setting;
-  return `${metres(distanceM)} from the wall, mark at ${metres(markM)} (${metres(bandFromM)} to ${metres(bandToM)} comes back), about ${Math.round(hitsPerMin)} hits a minute, ${ball} ball`;
+  const { distanceM, markM, bandFromM, bandToM, hitsPerMin, ball, spinRps = 0 } = setting;
+  const spin = spinRps === 0 ? '' : `, ${spinInWords(spinRps)}`;
+  return `${metres(distanceM)} from the wall, mark at ${metres(markM)} (${metres(bandFromM)} to ${metres(bandToM)} comes back), about ${Math.round(hitsPerMin)} hits a minute, ${ball} ball${spin}`;
 }

@@ -1,14 +1,25 @@
-import { inHalfMinutes, clockTime, counted, inMinutes, percent } from './words';
+import { clockTime, counted, doseTimeInWords, inHalfMinutes, inMinutes, percent } from './words';
 
 test.each([
   [0, '0 s', '0:00'],
   [59.4, '59 s', '0:59'],
-  [59.6, '1:00 min', '1:00'],
+  [59.6, '1 min', '1:00'],
+  [2700, '45 min', '45:00'],
   [150, '2:30 min', '2:30'],
   [-75, '-1:15 min', '-1:15'],
 ])('%d seconds', (seconds, words, clock) => {
   expect(inMinutes(seconds)).toBe(words);
   expect(clockTime(seconds)).toBe(clock);
+});
+
+test('the time of a dose is counted in seconds as long as a person does', () => {
+  expect([20, 90, 108, 120, 150].map(doseTimeInWords)).toEqual([
+    '20 s',
+    '90 s',
+    '1:48 min',
+    '2 min',
+    '2:30 min',
+  ]);
 });
 
 test('numbers with their nouns', () => {

@@ -3,12 +3,19 @@ export function counted(n: number, one: string, many = `${one}s`): string {
   return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
 }
 
-/** Seconds as a person reads them on a plan: "45 s", "2:30 min". Rounded to the whole second. */
+/** Seconds as a person reads them on a plan: "45 s", "2:30 min", "45 min". Rounded to the whole second. */
 export function inMinutes(seconds: number): string {
   const whole = Math.round(seconds);
   if (Math.abs(whole) < 60) return `${whole} s`;
-  return `${clockTime(whole)} min`;
+  return whole % 60 === 0 ? `${whole / 60} min` : `${clockTime(whole)} min`;
 }
+
+/** Shorter times of a dose stay seconds, as they are counted: 90 s and less. Ours. */
+const longestInSeconds = 90;
+
+/** The time of a dose: "20 s", "90 s", "2 min", "1:48 min". */
+export const doseTimeInWords = (seconds: number): string =>
+  seconds <= longestInSeconds ? `${seconds} s` : inMinutes(seconds);
 
 /** Seconds to the half minute, as a plan is read: 1,150 s is "19½". */
 export function inHalfMinutes(seconds: number): string {

@@ -77,6 +77,14 @@ const boxes = (rounds: FourOf<number>, workS: number, restS: number): Doses =>
 export const count = (rounds: FourOf<number>, workS: number, restS: number, mark: Mark): Measured =>
   measured('count', boxes(rounds, workS, restS), mark);
 
+/** As many as fit into one box, whose seconds follow the age. */
+export const boxesOf = (workS: FourOf<number>, mark: Mark): Measured =>
+  measured(
+    'count',
+    perBand(workS, (s) => ({ kind: 'timed', rounds: 1, workS: s, restS: 0 })),
+    mark,
+  );
+
 /** Laps of a course inside a time box. */
 export const laps = (rounds: FourOf<number>, workS: number, restS: number, mark: Mark): Measured =>
   measured('laps', boxes(rounds, workS, restS), mark);
@@ -148,7 +156,7 @@ export const growing = (to: FourOf<number>, lines: number, restS: number, mark: 
     mark,
   );
 
-/** A routine of parts, the same for all ages but for its rounds. */
+/** A routine of parts that are done, the same for all ages but for its rounds. */
 export const routine = (
   rounds: FourOf<number>,
   parts: readonly RoutinePart[],
@@ -158,6 +166,20 @@ export const routine = (
   measured(
     'reps',
     perBand(rounds, (n) => ({ kind: 'routine', rounds: n, changeS, parts })),
+    mark,
+  );
+
+/** A routine whose touches are counted: all of them together, or those of its weakest part. */
+export const countedRoutine = (
+  by: 'count' | 'weakest part',
+  rounds: FourOf<number>,
+  parts: readonly RoutinePart[],
+  changeS: number,
+  mark: Mark,
+): Measured =>
+  measured(
+    by,
+    perBand(rounds, (n) => ({ kind: 'routine', rounds: n, changeS, counted: true, parts })),
     mark,
   );
 
@@ -174,9 +196,37 @@ export const against = (
   distanceM: number,
   markM: number,
   each?: number,
-): { rally: StepRally } => ({ rally: { shot, distanceM, markM, ...(each !== undefined && { each }) } });
+  spinRps?: number,
+): { rally: StepRally } => ({
+  rally: {
+    shot,
+    distanceM,
+    markM,
+    ...(each !== undefined && { each }),
+    ...(spinRps !== undefined && { spinRps }),
+  },
+});
 
-export const part = (name: string, partS: number, sides: 1 | 2 = 1): RoutinePart => ({ name, partS, sides });
+/** A part of a routine; `of` names the step it is taken from, "drill/step". */
+export const part = (name: string, partS: number, sides: 1 | 2 = 1, of?: string): RoutinePart => ({
+  name,
+  partS,
+  sides,
+  ...(of !== undefined && { of }),
+});
+
+/** What is noted beside every mark and counts for nothing. */
+export const beside = (question: string, ...answers: readonly string[]): Pick<Step, 'beside'> => ({
+  beside: { question, answers },
+});
+
+/** Laps counted in parts. */
+export const inParts = (parts: number, noun: string): Pick<Step, 'lapParts'> => ({
+  lapParts: { parts, noun },
+});
+
+/** Repetitions until it is a habit: common practice. */
+export const habitOf = (n: number): Pick<Step, 'habit'> => ({ habit: { reps: n, origin: 'practice' } });
 
 type Paced = Pick<Step, 'perTouchS' | 'dropCostS' | 'usualRate'>;
 
@@ -189,6 +239,9 @@ export const pace = (perTouchS: number, dropCostS: number, usualRate: number, no
   dropCostS: practice(dropCostS),
   usualRate: ours(usualRate),
 });
+
+/** Claps under a toss: how high it must be at an age is worked out. */
+export const claps = (n: number): Pick<Step, 'claps'> => ({ claps: n });
 
 const hundredths = (seconds: number): number => Math.round(seconds * 100) / 100;
 
@@ -208,13 +261,15 @@ export const bouncePace = (heightCm: number, dropCostS: number, usualRate: numbe
 const [clapsAS, tossAgainS] = [5, 2];
 
 /** The pace of a toss with claps: the air time those claps need, as on the toss and tap bench, and a breath. */
-export const clapPace = (claps: number, dropCostS: number, usualRate: number): Paced =>
-  pace(
-    hundredths(clapsS(claps, clapsAS) + tossAgainS),
+export const clapPace = (n: number, dropCostS: number, usualRate: number): Paced & Pick<Step, 'claps'> => ({
+  ...pace(
+    hundredths(clapsS(n, clapsAS) + tossAgainS),
     dropCostS,
     usualRate,
-    `${claps === 1 ? 'one clap' : `${claps} claps`} at ${clapsAS} a second and one beat to get ready (toss and tap bench), ${tossAgainS} s to catch and toss again`,
-  );
+    `${n === 1 ? 'one clap' : `${n} claps`} at ${clapsAS} a second and one beat to get ready (toss and tap bench), ${tossAgainS} s to catch and toss again`,
+  ),
+  ...claps(n),
+});
 
 const need =
   (per: KitNeed['per']) =>

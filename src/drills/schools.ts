@@ -1,6 +1,14 @@
 import { doseFields } from '@/core/dose/limits';
 import type { Dose } from '@/core/dose/dose';
-import type { BounceRule, Drill, DropRule, Order, Step, Zone } from './types';
+import {
+  checkpointQuestions,
+  type BounceRule,
+  type Drill,
+  type DropRule,
+  type Order,
+  type Step,
+  type Zone,
+} from './types';
 
 /** Where practitioners disagree: the questions, the answers, and why the default is what it is. */
 export const asTheDrillSays = 'as the drill says';
@@ -23,8 +31,23 @@ export const schoolQuestions = {
   },
   takeBack: {
     title: 'Take-back',
-    answers: ['straight', 'looped'],
+    answers: ['straight', 'looped', 'in a C'],
     why: 'Straight back has fewer parts to go wrong while the swing is new.',
+  },
+  ballBehind: {
+    title: 'Hips for a ball behind',
+    answers: ['square', 'turned'],
+    why: 'Square hips keep both ways open on the short ways of a star; a long way back is turned and run.',
+  },
+  volleyHold: {
+    title: 'Hold for the two volleys',
+    answers: ['the same', 'changed between'],
+    why: 'At the wall there is no time to change; one hold for both is what the hand can keep.',
+  },
+  tired: {
+    title: 'When form begins to go',
+    answers: ['stop before it breaks', 'work on, from 13 years'],
+    why: 'What is practised tired is learned tired; some let older players finish a round on purpose.',
   },
   targetScoring: {
     title: 'Scoring a target',
@@ -80,11 +103,16 @@ export function acting(
 
 /** The questions that make a difference to a drill. */
 export function questionsOf(drill: Drill): SchoolQuestion[] {
+  const looks = (question: SchoolQuestion) =>
+    drill.schoolCheckpoints?.some((one) => one.question === question) ?? false;
+  const looked = Object.fromEntries(
+    checkpointQuestions.map((question) => [question, looks(question)]),
+  ) as Record<(typeof checkpointQuestions)[number], boolean>;
   const asked: Record<SchoolQuestion, boolean> = {
     order: drill.orders !== undefined,
     stretch: drill.steps.some((step) => step.stretch),
+    ...looked,
     backhand: drill.hold === 'two-hand backhand',
-    takeBack: drill.schoolCheckpoints?.some((one) => one.question === 'takeBack') ?? false,
     targetScoring: drill.steps.some((step) => step.target),
     bounceRule: drill.bounceRule !== undefined,
     dropRule: drill.steps.some((step) => step.measure === 'row' || step.measure === 'lap'),
@@ -158,7 +186,7 @@ const scorings: Readonly<Record<string, readonly Zone[]>> = {
   ],
   'square 10, 5, 0': [
     { label: 'Square', points: 10 },
-    { label: 'Middle zone', points: 5 },
+    { label: 'Zone round it', points: 5 },
     { label: 'Out', points: 0 },
   ],
   'one if it lands': [

@@ -130,9 +130,12 @@ export type { FitKey } from '@/core/fit/fit';
 export const orders = ['swing first', 'feet first'] as const;
 export type Order = (typeof orders)[number];
 
+/** Questions of schools that say what is looked at. */
+export const checkpointQuestions = ['backhand', 'takeBack', 'ballBehind', 'volleyHold', 'tired'] as const;
+
 /** Checkpoints that hold for one answer of a school only. */
 export interface SchoolCheckpoint {
-  readonly question: 'backhand' | 'takeBack';
+  readonly question: (typeof checkpointQuestions)[number];
   readonly answer: string;
   readonly text: string;
 }
@@ -172,8 +175,28 @@ export interface StepRally {
   readonly distanceM: number;
   /** Height of the mark on the wall. */
   readonly markM: number;
+  /** Topspin of the hits, turns a second; negative is slice. None where it is left out. */
+  readonly spinRps?: number;
   /** Hits to a counted touch, where the ball is then trapped and restarted; left out where the rally goes on. */
   readonly each?: number;
+}
+
+/** What is noted beside a mark, one press, and counts for nothing: a question and its short answers. */
+export interface Beside {
+  readonly question: string;
+  readonly answers: readonly string[];
+}
+
+/** Laps that are counted in parts: so many to a lap, and what one of them is called. */
+export interface LapParts {
+  readonly parts: number;
+  readonly noun: string;
+}
+
+/** Repetitions until it is a habit: such a step is never passed by a number, the coach moves on. */
+export interface Habit {
+  readonly reps: number;
+  readonly origin: Origin;
 }
 
 /** One rung of a drill's ladder. */
@@ -211,6 +234,11 @@ export interface Step {
   readonly limit?: StepLimit;
   readonly calls?: StepCalls;
   readonly rally?: StepRally;
+  readonly beside?: Beside;
+  readonly lapParts?: LapParts;
+  readonly habit?: Habit;
+  /** Claps under its toss. */
+  readonly claps?: number;
 }
 
 export interface Drill {

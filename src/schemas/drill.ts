@@ -5,6 +5,7 @@ import { isKitThing } from '@/drills/kit';
 import {
   ageBands,
   bounceRules,
+  checkpointQuestions,
   dropRules,
   easings,
   families,
@@ -72,7 +73,8 @@ const sourced = (name: string, min: number, max: number) =>
 /** The kinds of dose each measure can be counted under on court. */
 export const dosesOf: Readonly<Record<Measure, readonly DoseKind[]>> = {
   row: ['row'],
-  count: ['timed'],
+  count: ['timed', 'routine'],
+  'weakest part': ['routine'],
   laps: ['timed'],
   steadiness: ['timed'],
   reps: ['reps', 'growing', 'routine'],
@@ -83,6 +85,12 @@ export const dosesOf: Readonly<Record<Measure, readonly DoseKind[]>> = {
 };
 
 const dose = (name: string) => doseSchema(name, true);
+
+const markOf = (name: string) =>
+  object({
+    result: within(name, 0.1, 1000),
+    days: within('Days', 1, 10).integer('Days must be a whole number.'),
+  });
 
 const mostSteps = 12;
 const stepId = /^[a-z0-9][a-z0-9-]{0,59}$/;
@@ -96,11 +104,11 @@ const stepSchema = object({
   change: text('What changed', 200),
   cue: text('Cue', 70),
   measure: oneOf('Measure', Object.keys(measures) as Measure[]),
-  gate: object({
-    result: within('Mark', 0.1, 1000),
-    days: within('Days', 1, 10).integer('Days must be a whole number.'),
-  }),
+  gate: markOf('Mark'),
   gateOrigin: origin('Mark'),
+  marks: object(
+    Object.fromEntries(ageBands.map((band) => [band, markOf(`Mark at ${band}`).default(undefined)])),
+  ).default(undefined),
   doses: object({
     '4-6': dose('Dose for 4 to 6'),
     '7-9': dose('Dose for 7 to 9'),
@@ -142,11 +150,39 @@ const stepSchema = object({
     shot: oneOf('Shot of the rally', shots),
     distanceM: within('Distance from the wall', wallLimits.distanceM.min, wallLimits.distanceM.max),
     markM: within('Mark on the wall', wallLimits.targetM.min, wallLimits.targetM.max),
+    spinRps: number()
+      .min(
+        wallLimits.spinRps.min,
+        `Spin must be from ${wallLimits.spinRps.min} to ${wallLimits.spinRps.max}.`,
+      )
+      .max(
+        wallLimits.spinRps.max,
+        `Spin must be from ${wallLimits.spinRps.min} to ${wallLimits.spinRps.max}.`,
+      ),
     each: number()
       .integer('Hits to a touch must be a whole number.')
       .min(1, 'Hits to a touch must be from 1 to 10.')
       .max(10, 'Hits to a touch must be from 1 to 10.'),
   }).default(undefined),
+  beside: object({
+    question: text('Question beside a mark', 60),
+    answers: array()
+      .of(text('Answer beside a mark', 16))
+      .required('Answers beside a mark are missing: give two to four.')
+      .min(2, 'Answers beside a mark: give two to four.')
+      .max(4, 'Answers beside a mark: give two to four.'),
+  }).default(undefined),
+  lapParts: object({
+    parts: within('Parts of a lap', 2, 4).integer('Parts of a lap must be a whole number.'),
+    noun: text('Part of a lap', 16),
+  }).default(undefined),
+  claps: number()
+    .integer('Claps must be a whole number.')
+    .min(1, 'Claps must be from 1 to 9.')
+    .max(9, 'Claps must be from 1 to 9.'),
+  habit: object({ reps: within('Repetitions to a habit', 100, 10_000), origin: origin('Habit') }).default(
+    undefined,
+  ),
 }).test('doses', (step, context) => {
   const kinds = ageBands.map((band) => (step.doses?.[band] as Dose | undefined)?.kind);
   if (kinds.some((kind) => kind !== kinds[0]))
@@ -159,6 +195,12 @@ const stepSchema = object({
     return context.createError({
       path: `${context.path}.doses`,
       message: `${step.title}: ${step.measure} is counted under a dose of ${fitting.join(' or ')}.`,
+    });
+  const routines = ageBands.map((band) => step.doses?.[band] as Dose | undefined);
+  if (routines.some((one) => one?.kind === 'routine' && (one.counted === true) !== (step.measure !== 'reps')))
+    return context.createError({
+      path: `${context.path}.doses`,
+      message: `${step.title}: a routine is counted (“counted”: true) unless it is measured in reps, its parts done.`,
     });
   const scored = step.measure === 'points' || step.measure === 'grade';
   if (scored && !step.zones)
@@ -256,7 +298,7 @@ export const drillSchema = object({
   schoolCheckpoints: array()
     .of(
       object({
-        question: oneOf('Question', ['backhand', 'takeBack'] as const),
+        question: oneOf('Question', checkpointQuestions),
         answer: text('Answer', 30),
         text: text('Checkpoint', 160),
       }),

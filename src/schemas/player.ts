@@ -1,4 +1,4 @@
-import { number, object, string, type InferType } from 'yup';
+import { boolean, number, object, string, type InferType } from 'yup';
 import { sports } from '@/drills/types';
 
 export const hands = ['right', 'left'] as const;
@@ -52,6 +52,8 @@ export function playerSchema(year: number) {
       .max(29, 'Racket length must be from 17 to 29 inches.'),
     careNote: string().trim().default('').max(300, 'Care note is too long: use at most 300 letters.'),
     focus: string().trim().default('').max(120, 'Working on is too long: use at most 120 letters.'),
+    /** True where a coach was asked about a name or a year, and keeps it. */
+    sure: boolean(),
   });
 }
 

@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
+import { mostWeeks } from '@/core/planning/weekly';
 import type { Book } from '@/drills';
 import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
@@ -73,6 +74,16 @@ const playerIds = array()
 /** A new session: the booking and who is coming. */
 export const sessionSchema = object({ ...fields, playerIds });
 export type SessionForm = InferType<typeof sessionSchema>;
+
+/** Days on which a session is planned again. */
+export const againSchema = object({
+  days: array()
+    .of(daySchema)
+    .required('Days is missing: choose at least one.')
+    .min(1, 'Days is empty: choose at least one.')
+    .max(mostWeeks, `Days: at most ${mostWeeks} at once.`)
+    .test('once', 'Days: a day is named twice.', (days) => new Set(days).size === days?.length),
+});
 
 const whole = (name: string, min: number, max: number, unset: number) =>
   number()

@@ -39,6 +39,10 @@ const wallSetting = object({
   bandFromM: amount('Band on the wall, from', ' m', 0, 12),
   bandToM: amount('Band on the wall, to', ' m', 0, 12),
   hitsPerMin: amount('Hits a minute', '', 5, 300),
+  spinRps: number()
+    .typeError('Spin must be a number.')
+    .min(wallLimits.spinRps.min, `Spin must be from ${wallLimits.spinRps.min} to ${wallLimits.spinRps.max}.`)
+    .max(wallLimits.spinRps.max, `Spin must be from ${wallLimits.spinRps.min} to ${wallLimits.spinRps.max}.`),
 });
 
 const dial = (name: string, unit: string, key: keyof typeof feederLimits): NumberSchema<number> =>

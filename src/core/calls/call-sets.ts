@@ -3,7 +3,7 @@ export interface Call {
   /** The spoken and written word; also the name of its sound clip, with hyphens for spaces. */
   readonly word: string;
   /** A colour of the call's own, where the call is a colour. */
-  readonly colour?: 'red' | 'blue' | 'green' | 'yellow';
+  readonly colour?: 'red' | 'blue';
   /** A shape that stands for it; a hand and a foot are drawn. */
   readonly sign: '◀' | '▶' | '▲' | '▼' | '●' | '■' | '◆' | 'hand' | 'foot' | '○';
 }
@@ -14,7 +14,9 @@ const call = (word: string, sign: Call['sign'], colour?: Call['colour']): Call =
   ...(colour && { colour }),
 });
 
-const colours = ['red', 'blue', 'green', 'yellow'] as const;
+/** A colour is a side: the hand and the foot of it. */
+const hands = [call('red hand', 'hand', 'red'), call('blue hand', 'hand', 'blue')];
+const feet = [call('red foot', 'foot', 'red'), call('blue foot', 'foot', 'blue')];
 
 /** The sets of calls a drill can be called with. */
 export const callSets = {
@@ -24,20 +26,9 @@ export const callSets = {
   distance: [call('near', '▲'), call('side', '▶'), call('far', '▼')],
   'hit or catch': [call('hit', '●'), call('catch', 'hand')],
   'pressed or even': [call('pressed', '▲'), call('even', '■')],
-  'two colours': colours.slice(0, 2).map((colour) => call(`${colour} hand`, 'hand', colour)),
-  'four colours': [
-    call('red hand', 'hand', 'red'),
-    call('blue hand', 'hand', 'blue'),
-    call('green foot', 'foot', 'green'),
-    call('yellow foot', 'foot', 'yellow'),
-  ],
-  'colours and none': [
-    call('red hand', 'hand', 'red'),
-    call('blue hand', 'hand', 'blue'),
-    call('green foot', 'foot', 'green'),
-    call('yellow foot', 'foot', 'yellow'),
-    call('let through', '○'),
-  ],
+  'two colours': hands,
+  'four colours': [...hands, ...feet],
+  'colours and none': [...hands, ...feet, call('let it through', '○')],
   'three markers': ['one', 'two', 'three'].map((word) => call(word, '◆')),
   'four markers': ['one', 'two', 'three', 'four'].map((word) => call(word, '◆')),
   'six markers': ['one', 'two', 'three', 'four', 'five', 'six'].map((word) => call(word, '◆')),

@@ -8,14 +8,32 @@ export function bounceHeightCm(seconds: number): number {
   return (100 * g * seconds * seconds) / 8;
 }
 
+/**
+ * How unevenly a practised finger taps along with a ball, milliseconds from tap to tap's own moment. From memory:
+ * tapping along with a beat is off by 20 to 30 ms.
+ */
+export const fingerMs = 25;
+
+/**
+ * The spread of heights a finger alone makes of bounces that are all alike, centimetres: h = g t²/8, so dh = g t/4 dt, and
+ * each time has the error of two taps.
+ * @param meanSquareS mean of the squares of the times from touch to touch, seconds squared
+ */
+export const fingerSpreadCm = (meanSquareS: number, ms = fingerMs): number =>
+  ((100 * g) / 4) * Math.sqrt(2 * meanSquareS) * (ms / 1000);
+
 /** The bounces of one round, gathered as they come. Drag is left out: under 5 % of the height below half a metre. */
 export class BounceSpread {
   readonly #heights: number[] = [];
+  #squaresS = 0;
   #lastMs: number | null = null;
 
   touch(atMs: number): void {
-    if (this.#lastMs !== null && atMs > this.#lastMs)
-      this.#heights.push(bounceHeightCm((atMs - this.#lastMs) / 1000));
+    if (this.#lastMs !== null && atMs > this.#lastMs) {
+      const seconds = (atMs - this.#lastMs) / 1000;
+      this.#heights.push(bounceHeightCm(seconds));
+      this.#squaresS += seconds * seconds;
+    }
     this.#lastMs = atMs;
   }
 
@@ -24,12 +42,16 @@ export class BounceSpread {
     this.#lastMs = null;
   }
 
-  /** Sample standard deviation of the heights, cm to a tenth; null with too few bounces. */
+  /**
+   * Sample standard deviation of the heights without the share of the finger that taps, cm to a tenth; null with too few
+   * bounces. What is left of an even row may be nothing.
+   */
   spreadCm(): number | null {
     const n = this.#heights.length;
     if (n < fewestHeights) return null;
     const mean = this.#heights.reduce((sum, h) => sum + h, 0) / n;
     const variance = this.#heights.reduce((sum, h) => sum + (h - mean) ** 2, 0) / (n - 1);
-    return Math.round(Math.sqrt(variance) * 10) / 10;
+    const finger = fingerSpreadCm(this.#squaresS / n);
+    return Math.round(Math.sqrt(Math.max(0, variance - finger ** 2)) * 10) / 10;
   }
 }

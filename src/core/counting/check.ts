@@ -48,8 +48,10 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
   if (!isWhole(e.attempt, 1, 1000)) return 'attempt must be a whole number from 1 to 1000';
   if (e.value !== null && !(typeof e.value === 'number' && e.value >= 0 && e.value <= 100_000))
     return 'value must be null or a number from 0 to 100000';
-  if (corrects ? !isUlid(e.ref) : e.ref !== null)
-    return 'ref must be a ULID on an undo or a fix and null on all else';
+  if (corrects || e.kind === 'beside' ? !isUlid(e.ref) : e.ref !== null)
+    return 'ref must be a ULID on an undo, a fix or an answer beside a mark and null on all else';
+  if (e.kind === 'beside' && !(isUlid(e.playerId) && e.text))
+    return 'playerId and text must say whose answer it is and what it is beside a mark';
   if (e.kind === 'fix' && e.value === null) return 'value must be the right result on a fix';
   const records = recordKinds.includes(e.kind as never);
   const longest = records ? longestRecord : longestText;

@@ -6,8 +6,8 @@
 export const countKinds = ['touch', 'drop', 'zone', 'hold', 'grade', 'lap', 'result', 'done'] as const;
 /** A change of what is counted: it holds from the next attempt on. Without a player it is for everybody in the block. */
 export const adjustKinds = ['step', 'change', 'breathless', 'ball', 'feed'] as const;
-/** What was seen of a checkpoint, or said. */
-export const remarkKinds = ['held', 'broke', 'note'] as const;
+/** What was seen of a checkpoint, or said; `beside` answers in `text` what is noted beside the mark that `ref` names. */
+export const remarkKinds = ['held', 'broke', 'note', 'beside'] as const;
 /** A mark of the block's own clock: it belongs to no player. */
 export const clockKinds = ['start', 'pause', 'end'] as const;
 /**
@@ -57,11 +57,17 @@ export interface TouchEvent {
   readonly kind: EventKind;
   /** The round, set or side it belongs to, from 1. */
   readonly attempt: number;
-  /** Points of a zone, seconds of a hold or lap, a grade, a result, the tries of what was done; null for a plain touch. */
+  /**
+   * Points of a zone, seconds of a hold or lap, a grade, a result, the tries of what was done, the share of a lap that is
+   * counted in parts; null for a plain touch.
+   */
   readonly value: number | null;
-  /** For a correction: the id of the event it is about (an undo can be taken back too). */
+  /** For a correction or an answer beside a mark: the id of the event it is about (an undo can be taken back too). */
   readonly ref: string | null;
-  /** A step, change, ball, feed, block or call by its name; a note's words; what a block is. */
+  /**
+   * A step, change, ball, feed, block or call by its name; a note's words; what a block is; on a touch of a routine that
+   * goes by its weakest part, the part: "2/4" is the second of four.
+   */
   readonly text?: string | null;
   /** Who made the mark, by the name they gave; null for the coach of the session. */
   readonly by?: string | null;

@@ -1,7 +1,8 @@
 import { counted } from '../words';
 
 /** What a step is measured by. See {@link measures} for how each is gathered. */
-export type Measure = 'row' | 'count' | 'reps' | 'points' | 'grade' | 'hold' | 'lap' | 'laps' | 'steadiness';
+export type Measure =
+  'row' | 'count' | 'reps' | 'points' | 'grade' | 'hold' | 'lap' | 'laps' | 'steadiness' | 'weakest part';
 
 /**
  * How the log turns into attempts:
@@ -43,9 +44,11 @@ export const measures: Record<Measure, MeasureFacts> = {
   reps: higher('round', 'rep', 'reps'),
   points: higher('round', 'hit', 'points'),
   laps: higher('round', 'lap', 'laps'),
+  'weakest part': higher('round', 'touch', 'in the weakest part'),
   hold: higher('single', 'hold', 's held'),
   grade: higher('round', 'catch', 'quality points'),
-  lap: lower('lap', 's a lap'),
+  // A lap, or whatever is done against the watch in one go.
+  lap: lower('lap', 's'),
   steadiness: { ...lower('touch', 'cm spread'), gathering: 'round' },
 };
 
@@ -67,7 +70,36 @@ export function reaches(measure: Measure, result: number, target: number): boole
   return measures[measure].lowerIsBetter ? result <= target : result >= target;
 }
 
+/** Laps to a hundredth, so that halves, thirds and quarters add up to whole ones. */
+export const inParts = (laps: number): number => Math.round((Math.round(laps * 12) / 12) * 100) / 100;
+
+const glyphs: Readonly<Record<string, string>> = {
+  '0.25': '¼',
+  '0.33': '⅓',
+  '0.5': '½',
+  '0.67': '⅔',
+  '0.75': '¾',
+};
+
+/** A result as a number to read: laps in parts are "3⅓". */
+export function numberInWords(measure: Measure, result: number): string {
+  if (measure !== 'laps' || Number.isInteger(result)) return String(result);
+  const whole = Math.floor(result);
+  const part = glyphs[String(Math.round((result - whole) * 100) / 100)];
+  if (!part) return String(Math.round(result * 100) / 100);
+  return whole === 0 ? part : `${whole}${part}`;
+}
+
 /** "14 in a row", "23 points". */
 export function resultInWords(measure: Measure, result: number): string {
-  return `${result} ${measures[measure].unit}`;
+  const { unit } = measures[measure];
+  return `${numberInWords(measure, result)} ${result === 1 ? (ones[unit] ?? unit) : unit}`;
 }
+
+/** Units of one. */
+const ones: Readonly<Record<string, string>> = {
+  reps: 'rep',
+  points: 'point',
+  laps: 'lap',
+  'quality points': 'quality point',
+};

@@ -1,10 +1,12 @@
 import fc from 'fast-check';
 import { sampleStandardDeviation } from 'simple-statistics';
-import { bounceHeightCm } from './bounce-spread';
+import { bounceHeightCm, fingerMs, fingerSpreadCm } from './bounce-spread';
 import type { EventKind, TouchEvent } from './event';
 import { liveEvents } from './live';
-import { measures, type Measure } from './measure';
+import { measures, numberInWords, resultInWords, type Measure } from './measure';
+import { normal, seededRandom } from '../random';
 import { tally } from './tally';
+import { partInText } from './weakest-part';
 
 let next = 0;
 beforeEach(() => (next = 0));
@@ -96,6 +98,8 @@ describe('in a row', () => {
     expect(tally(log('xxx'), 'row').ratePerMin).toBeCloseTo(60, 9);
     expect(tally(log('xx-xx'), 'row').ratePerMin).toBeCloseTo(60, 9);
     expect(tally(log('x'), 'row').ratePerMin).toBeNull();
+    // One gap of a second is too little to make a rate of.
+    expect(tally(log('xx'), 'row').ratePerMin).toBeNull();
     // In a time box the wait after a drop is no gap either: three gaps of a second.
     expect(tally(log('xx--xxx'), 'count')).toMatchObject({ gaps: 3, touchingMs: 3000 });
     expect(tally(log('xx--xxx'), 'count').ratePerMin).toBeCloseTo(60, 9);
@@ -131,6 +135,48 @@ describe('the other measures', () => {
   });
 });
 
+describe('laps in parts', () => {
+  // As a court screen writes it down.
+  const third = () => event('touch', { value: 0.3333 });
+  test.each([
+    [1, 0.33, '⅓ laps', 0],
+    [3, 1, '1 lap', 1],
+    [10, 3.33, '3⅓ laps', 3],
+    [11, 3.67, '3⅔ laps', 3],
+  ] as const)('%d thirds are %d laps', (n, best, words, touches) => {
+    expect(tally(Array.from({ length: n }, third), 'laps')).toMatchObject({ best, touches });
+    expect(resultInWords('laps', best)).toBe(words);
+  });
+
+  test('whole laps and thirds add up, and a third can be taken back', () => {
+    const events = [event('touch'), third(), third()];
+    expect(tally(events, 'laps').best).toBe(1.67);
+    expect(tally([...events, event('undo', { ref: events.at(-1)!.id })], 'laps').best).toBe(1.33);
+  });
+
+  test('halves and quarters read as such', () => {
+    expect([2.5, 0.25, 4, 1.2].map((n) => numberInWords('laps', n))).toEqual(['2½', '¼', '4', '1.2']);
+    expect(numberInWords('row', 2.5)).toBe('2.5');
+  });
+});
+
+describe('a routine by its weakest part', () => {
+  const touches = (...parts: number[]) =>
+    parts.flatMap((n, index) =>
+      Array.from({ length: n }, () => event('touch', { text: partInText(index + 1, parts.length) })),
+    );
+  test('the smallest count of all parts; one that was not begun is 0', () => {
+    expect(tally(touches(12, 9, 14), 'weakest part')).toMatchObject({ best: 9, touches: 35 });
+    expect(tally(touches(12, 9, 0), 'weakest part').best).toBe(0);
+    expect(tally([event('touch'), event('touch')], 'weakest part').best).toBe(2);
+  });
+  test('every go is an attempt', () => {
+    const first = touches(3, 4);
+    const second = touches(5, 6).map((one) => ({ ...one, attempt: 2 }));
+    expect(tally([...first, ...second], 'weakest part').attempts.map((one) => one.result)).toEqual([3, 5]);
+  });
+});
+
 describe('quality and evenness', () => {
   test('ten catches graded 2, 1 and 0 add up; a bounced one is a drop', () => {
     const marks = [2, 2, 1, 0, 2, 1, 2, 0, 2, 2].map((value) => event('grade', { value }));
@@ -145,13 +191,38 @@ describe('quality and evenness', () => {
   });
 
   test('the spread is the sample standard deviation (simple-statistics), and a drop is no bounce', () => {
-    const at = [0, 480, 1000, 1490, 2010, 2500];
-    const heights = at.slice(1).map((ms, n) => bounceHeightCm((ms - at[n]!) / 1000));
+    const at = [0, 380, 1000, 1390, 2010, 2400];
+    const times = at.slice(1).map((ms, n) => (ms - at[n]!) / 1000);
     const touches = at.map((atMs) => event('touch', { atMs }));
-    const spread = Math.round(10 * sampleStandardDeviation(heights)) / 10;
+    // What the finger adds is taken out: variances subtract.
+    const finger = fingerSpreadCm(times.reduce((sum, s) => sum + s * s, 0) / times.length);
+    const whole = sampleStandardDeviation(times.map(bounceHeightCm));
+    const spread = Math.round(10 * Math.sqrt(whole ** 2 - finger ** 2)) / 10;
+    expect(spread).toBeGreaterThan(10);
     expect(tally(touches, 'steadiness').best).toBe(spread);
     const dropped = [...touches, event('drop', { atMs: 2600 }), event('touch', { atMs: 9000 })];
     expect(tally(dropped, 'steadiness').best).toBe(spread);
+  });
+
+  test('a finger that is 20 to 30 ms off makes 4.5 to 7 cm of spread of bounces of half a metre', () => {
+    // By hand: half a metre takes 0.639 s; 9.807 x 0.639 / 4 = 1.566 m for a second; times 1.414 x 20 ms = 4.4 cm.
+    const squareS = (8 * 0.5) / 9.80665;
+    expect(fingerSpreadCm(squareS, 20)).toBeCloseTo(4.43, 2);
+    expect(fingerSpreadCm(squareS, 30)).toBeCloseTo(6.64, 2);
+  });
+
+  test('even bounces tapped by a finger that is off come out as nearly even, uneven ones as uneven', () => {
+    const random = seededRandom(4);
+    const tapped = (heightCm: () => number) => {
+      let ms = 0;
+      const touches = Array.from({ length: 200 }, () => {
+        ms += 1000 * Math.sqrt((8 * heightCm()) / 980.665);
+        return event('touch', { atMs: Math.round(ms + normal(random, 0, fingerMs)) });
+      });
+      return tally(touches, 'steadiness').best!;
+    };
+    expect(tapped(() => 50)).toBeLessThan(2.5);
+    expect(tapped(() => normal(random, 50, 8))).toBeCloseTo(8, -0.5);
   });
 
   test('fewer than four bounces say nothing', () => {

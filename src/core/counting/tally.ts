@@ -1,8 +1,9 @@
 import { BounceSpread } from './bounce-spread';
+import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
 import { countKinds, type TouchEvent } from './event';
 import { liveEvents } from './live';
-import { better, measures, type Measure } from './measure';
+import { better, inParts, measures, type Measure } from './measure';
 
 /** One try at a step: a row up to its drop, a time box, a set, a lap. */
 export interface Attempt {
@@ -84,6 +85,7 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
   const drafts: Draft[] = [];
   const draftOf = new Map<string, Draft>();
   const spreads = new Map<Draft, BounceSpread>();
+  const weakest = new Map<Draft, WeakestPart>();
   const scored = measure === 'points' || measure === 'grade';
   let conditions = asPlanned;
   let score = 0;
@@ -134,13 +136,24 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       if (measure === 'hold') draft.result = value;
       continue;
     }
+    if (measure === 'laps' && event.value !== null) {
+      // A part of a lap: how fast laps come is for whole ones.
+      draft.result = inParts((draft.result ?? 0) + value);
+      draft.touches = Math.floor(draft.result);
+      draft.waiting = false;
+      continue;
+    }
     if (draft.touches > 0 && !draft.waiting) {
       draft.gaps += 1;
       draft.touchingMs += Math.max(0, gap);
     }
     draft.waiting = false;
     draft.touches += 1;
-    if (measure === 'steadiness') {
+    if (measure === 'weakest part') {
+      const parts = weakest.get(draft) ?? new WeakestPart();
+      weakest.set(draft, parts);
+      draft.result = parts.touch(event.text ?? null);
+    } else if (measure === 'steadiness') {
       const spread = spreads.get(draft) ?? new BounceSpread();
       spreads.set(draft, spread);
       spread.touch(event.atMs);
@@ -229,6 +242,9 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
   return draft;
 }
 
+/** A rate of less time than this says nothing, milliseconds. Ours. */
+const shortestRateMs = 2000;
+
 /** What the attempts of one player in one block amount to. */
 export interface Summary {
   /** Best result of all attempts; null when there is none yet. */
@@ -239,7 +255,7 @@ export interface Summary {
   /** Gaps between touches, waits after drops left out, and the milliseconds they took together. */
   readonly gaps: number;
   readonly touchingMs: number;
-  /** Touches a minute while touching; null without a gap to measure. */
+  /** Touches a minute while touching; null where less than two seconds were measured. */
   readonly ratePerMin: number | null;
 }
 
@@ -260,6 +276,6 @@ export function summaryOf(
     touchingMs += attempt.touchingMs;
     gaps += attempt.gaps;
   }
-  const ratePerMin = gaps > 0 && touchingMs > 0 ? (gaps * 60_000) / touchingMs : null;
+  const ratePerMin = touchingMs >= shortestRateMs ? (gaps * 60_000) / touchingMs : null;
   return { best, touches, drops, gaps, touchingMs, ratePerMin };
 }

@@ -49,13 +49,13 @@ describe('dose to time', () => {
       'growing to 6 on two lines: 2 x 21 hops (common practice)',
       { kind: 'growing', lines: 2, to: 6, restS: 15 },
       sure,
-      { tries: 42, touches: 42, workS: 84, restS: 15 },
+      { tries: 42, touches: 42, workS: 84, restS: 5 * 15, bouts: 6 },
     ],
     [
       'growing to 6 on three lines: 3 x 21 hops (common practice)',
       { kind: 'growing', lines: 3, to: 6, restS: 15 },
       sure,
-      { tries: 63, restS: 30 },
+      { tries: 63, restS: 5 * 15 },
     ],
     [
       'reach 10 s, arm across 10 s each side, 3 s to change: three stretches and two changes',

@@ -1,3 +1,5 @@
+import { doseTimeInWords } from '../words';
+
 /** How much of a step is done: the kinds of dose a block can carry. All times in seconds. */
 export type Dose =
   RepsDose | RowDose | TimedDose | HoldDose | ShotsDose | CourseDose | GrowingDose | RoutineDose;
@@ -44,7 +46,7 @@ export interface ShotsDose {
   readonly collectS: number;
 }
 
-/** Rounds of so many laps of a course; the direction changes with every round. */
+/** Rounds of so many laps of a course; the second half of the rounds goes the other way. */
 export interface CourseDose {
   readonly kind: 'course';
   readonly rounds: number;
@@ -52,7 +54,7 @@ export interface CourseDose {
   readonly restS: number;
 }
 
-/** A growing count on every line: 1, then 2, up to `to`; then the next line. */
+/** A growing count, round by round: 1 on every line, then 2 on every line, up to `to`; a rest between two rounds. */
 export interface GrowingDose {
   readonly kind: 'growing';
   readonly lines: number;
@@ -65,6 +67,8 @@ export interface RoutineDose {
   readonly kind: 'routine';
   readonly rounds: number;
   readonly changeS: number;
+  /** True where its touches are counted; left out where its parts are done and that is all. */
+  readonly counted?: boolean;
   readonly parts: readonly RoutinePart[];
 }
 
@@ -72,6 +76,8 @@ export interface RoutinePart {
   readonly name: string;
   readonly partS: number;
   readonly sides: number;
+  /** The step it is taken from, "drill/step", where there is one. */
+  readonly of?: string;
 }
 
 /** The parts of a routine in the order they are done: a part on two sides is two. */
@@ -79,6 +85,14 @@ export function routineStretches(dose: RoutineDose): RoutinePart[] {
   const once = dose.parts.flatMap((part) => Array.from({ length: part.sides }, () => part));
   return Array.from({ length: dose.rounds }, () => once).flat();
 }
+
+/** How many stretches one round of a routine has. */
+export const stretchesARound = ({ parts }: RoutineDose): number =>
+  parts.reduce((sum, part) => sum + part.sides, 0);
+
+/** Repetitions in each round of a growing count: its number on every line. */
+export const growingRounds = ({ lines, to }: GrowingDose): number[] =>
+  Array.from({ length: to }, (_, index) => lines * (index + 1));
 
 /** Repetitions on one line of a growing count: 1 + 2 + … + n = n(n + 1)/2. */
 export function growingSum(to: number): number {
@@ -93,9 +107,11 @@ export function doseInWords(dose: Dose): string {
         ? `${dose.reps} reps${eachSide(dose)}`
         : `${dose.sets} × ${dose.reps} reps${eachSide(dose)}`;
     case 'row':
-      return `${dose.target} in a row, ${dose.capS} s at most`;
+      return `${dose.target} in a row, ${doseTimeInWords(dose.capS)} at most`;
     case 'timed':
-      return dose.rounds === 1 ? `${dose.workS} s` : `${dose.rounds} × ${dose.workS} s, ${dose.restS} s rest`;
+      return dose.rounds === 1
+        ? doseTimeInWords(dose.workS)
+        : `${dose.rounds} × ${doseTimeInWords(dose.workS)}, ${doseTimeInWords(dose.restS)} rest`;
     case 'hold':
       return `${dose.holds} × ${dose.holdS} s hold${eachSide(dose)}`;
     case 'shots':

@@ -42,6 +42,8 @@ export const doseFields: Record<DoseKind, readonly DoseField[]> = {
 /** The one field of a part of a routine a coach sets. */
 export const partField = field('partS', 'Part', 's', 1, 120);
 const mostParts = 16;
+/** A part's step: "drill/step". */
+const partOf = /^[\w-]{1,60}\/[a-z0-9-]{1,60}$/;
 
 export interface DoseProblem {
   readonly field: string;
@@ -77,10 +79,11 @@ function partProblems(parts: unknown): DoseProblem[] {
       part.name.trim() === '' ||
       part.name.length > 60 ||
       !isWithin(part.partS, partField.min, partField.max) ||
-      !isWithin(part.sides, sides.min, sides.max),
+      !isWithin(part.sides, sides.min, sides.max) ||
+      !(part.of === undefined || (typeof part.of === 'string' && partOf.test(part.of))),
   );
   if (wrong < 0) return [];
-  const message = `Part ${wrong + 1} must have a name, ${partField.min} to ${partField.max} whole seconds, and 1 or 2 sides.`;
+  const message = `Part ${wrong + 1} must have a name, ${partField.min} to ${partField.max} whole seconds, and 1 or 2 sides; where it is taken from another drill, “of” says drill/step.`;
   return [{ field: `parts.${wrong}`, message }];
 }
 
@@ -97,6 +100,7 @@ export function onlyDoseFields(value: Record<string, unknown>): Record<string, u
     name: part?.name,
     partS: part?.partS,
     sides: part?.sides,
+    ...(part?.of !== undefined && { of: part.of }),
   }));
-  return { ...kept, parts };
+  return { ...kept, ...(value.counted === true && { counted: true }), parts };
 }

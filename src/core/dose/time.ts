@@ -1,5 +1,5 @@
 import { expectedDropsToRow, expectedTouchesToRow } from '../skill/row-odds';
-import { growingSum, routineStretches, type Dose } from './dose';
+import { growingRounds, growingSum, routineStretches, type Dose } from './dose';
 
 /** What a dose needs to know about the step and the player to become time. */
 export interface Pace {
@@ -28,6 +28,8 @@ export interface DoseWork {
   readonly tries: number;
   /** Stretches of work with a rest between two of them. */
   readonly bouts: number;
+  /** The share of the work in each bout, adding up to 1; left out where they are equal. */
+  readonly shares?: readonly number[];
   /** True when an in-a-row target is expected to run into its time cap. */
   readonly capped: boolean;
 }
@@ -61,7 +63,10 @@ export function doseWork(dose: Dose, pace: Pace): DoseWork {
     case 'course':
       return byTries(dose.rounds * dose.laps, dose.rounds, dose.restS, pace);
     case 'growing':
-      return byTries(dose.lines * growingSum(dose.to), dose.lines, dose.restS, pace);
+      return {
+        ...byTries(dose.lines * growingSum(dose.to), dose.to, dose.restS, pace),
+        shares: sharesOf(dose)!,
+      };
     case 'shots': {
       const walks = Math.ceil(dose.shots / dose.ballsAtHand);
       return { ...byTries(dose.shots, 1, 0, pace), collectS: walks * dose.collectS };
@@ -80,9 +85,16 @@ export function doseWork(dose: Dose, pace: Pace): DoseWork {
     case 'routine': {
       const stretches = routineStretches(dose);
       const workS = stretches.reduce((sum, part) => sum + part.partS, 0);
-      return { ...byTries(stretches.length, stretches.length, dose.changeS, pace), workS };
+      const done = byTries(stretches.length, stretches.length, dose.changeS, pace);
+      return { ...done, workS, ...(dose.counted && touchesIn(workS, pace)) };
     }
   }
+}
+
+/** The share of its work in each bout of a dose; undefined where they are equal. */
+export function sharesOf(dose: Dose): readonly number[] | undefined {
+  if (dose.kind !== 'growing') return undefined;
+  return growingRounds(dose).map((tries) => tries / (dose.lines * growingSum(dose.to)));
 }
 
 const oneBout = { restS: 0, collectS: 0, bouts: 1, capped: false };

@@ -30,7 +30,7 @@ const formulas: Record<Dose['kind'], string> = {
   hold: 'holds × sides × seconds + a rest after every hold but the last',
   shots: 'shots × time of one + a collecting walk whenever the balls at hand are gone',
   course: 'rounds × laps × time of one + a rest after every round but the last',
-  growing: 'lines × n(n + 1)/2 × time of one + a rest after every line but the last',
+  growing: 'lines × n(n + 1)/2 × time of one + a rest after every round but the last',
   routine: 'all parts on all their sides + a change between any two',
   row: 'expected tries × time of one + expected drops × cost of a drop, cut at the time cap. Expected tries to N in a row at success rate p are (1/p^N − 1) / (1 − p)',
 };

@@ -1,3 +1,4 @@
+import { spinInWords } from '../setting';
 import { balls } from '../ballistics/balls';
 import { degrees } from '../ballistics/motion';
 import { floors, walls } from '../ballistics/surfaces';
@@ -15,8 +16,12 @@ import { percent } from '../words';
 export const inMetres = (metres: number, digits = 2): string => `${Number(metres.toFixed(digits))} m`;
 
 /** What to do, in one sentence. */
-export function wallSentence({ distanceM, targetM }: WallSetup, { hitsPerMin }: WallSolution): string {
-  return `Stand ${inMetres(distanceM)} from the wall, aim at the chalk line at ${inMetres(targetM)}, about ${Math.round(hitsPerMin)} hits a minute.`;
+export function wallSentence(
+  { distanceM, targetM, spinRps = 0 }: WallSetup,
+  { hitsPerMin }: WallSolution,
+): string {
+  const spin = spinRps === 0 ? '' : `, with ${spinInWords(spinRps)}`;
+  return `Stand ${inMetres(distanceM)} from the wall, aim at the chalk line at ${inMetres(targetM)}${spin}, about ${Math.round(hitsPerMin)} hits a minute.`;
 }
 
 /** Why nothing works, and the nearest that does. */
@@ -60,6 +65,7 @@ function inputs(setup: WallSetup): ExplainedInput[] {
     { label: 'Distance', value: inMetres(setup.distanceM), from: 'wall to where the ball is met' },
     { label: 'Hand', value: inMetres(setup.contactM), from: 'height of the ball’s middle' },
     { label: 'Mark', value: inMetres(setup.targetM), from: 'height on the wall' },
+    { label: 'Spin', value: spinInWords(setup.spinRps ?? 0), from: 'what the hit gives the ball' },
     {
       label: ball.label,
       value: `e ${ball.restitution.value.toFixed(2)}`,

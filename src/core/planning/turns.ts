@@ -17,16 +17,21 @@ export function turnsOf<T>(players: readonly T[], holds: number): T[][] {
  * Seconds a station is in use until every turn is through. One turn rests while the next one works, so a cycle
  * of all turns lasts as long as all their work, or as one turn's work and rest when that is more:
  *
- *   (bouts − 1) × max(sum of w, longest w + rest) + sum of w, with w one turn's work in a bout;
+ *   over all bouts but the last: max(sum of w, longest w + rest); then sum of w, with w one turn's work in that bout;
  *
  * collecting walks come on top, one turn after the other, because nobody walks where balls fly.
  * @param turns the slowest player's work of each turn; at least one
  */
 export function stationS(turns: readonly DoseWork[]): number {
   const bouts = Math.max(...turns.map((turn) => turn.bouts));
-  const boutS = turns.map((turn) => turn.workS / bouts);
+  const boutS = (bout: number) =>
+    turns.map(({ workS, shares }) => workS * (shares ? (shares[bout] ?? 0) : 1 / bouts));
   const restS = Math.max(...turns.map((turn) => (turn.bouts > 1 ? turn.restS / (turn.bouts - 1) : 0)));
-  const together = boutS.reduce((sum, s) => sum + s, 0);
-  const walks = turns.reduce((sum, turn) => sum + turn.collectS, 0);
-  return (bouts - 1) * Math.max(together, Math.max(...boutS) + restS) + together + walks;
+  let seconds = turns.reduce((sum, turn) => sum + turn.collectS, 0);
+  for (let bout = 0; bout < bouts; bout++) {
+    const works = boutS(bout);
+    const together = works.reduce((sum, s) => sum + s, 0);
+    seconds += bout < bouts - 1 ? Math.max(together, Math.max(...works) + restS) : together;
+  }
+  return seconds;
 }

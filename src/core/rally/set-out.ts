@@ -1,9 +1,10 @@
 import type { BallKind } from '../ballistics/balls';
 import type { FloorKind, WallKind } from '../ballistics/surfaces';
 import { topSpeedFor } from '../ballistics/wall/advise';
-import { handHeightM, type Reach } from '../ballistics/wall/reach';
+import { handHeightM, overheadM, type Reach } from '../ballistics/wall/reach';
 import type { Shot, WallSetup } from '../ballistics/wall/setup';
 import { solveWall } from '../ballistics/wall/solve';
+import { remembering } from '../remember';
 import type { RallySetting } from './simulate';
 
 /** A rally as it was or will be set out. Metres. */
@@ -15,6 +16,8 @@ export interface SetOut {
   readonly floor: FloorKind;
   readonly wall: WallKind;
   readonly ceilingM: number | null;
+  /** Topspin of the hits, turns a second; none where it is left out. */
+  readonly spinRps?: number;
 }
 
 /** Who plays it. */
@@ -32,10 +35,12 @@ const mostLifts = 20;
  * The set-up a child plays: the ball met in comfort. Where the mark is too low for this ball to come up to the hand, it
  * is lifted until it does, as a child does who aims higher. Null when no mark works.
  */
-export function setOutFor({ markM, ...out }: SetOut, child: Rallier): RallySetting | null {
+export const setOutFor = remembering(({ markM, ...out }: SetOut, child: Rallier): RallySetting | null => {
   const base: WallSetup = {
     ...out,
     contactM: handHeightM(out.shot, child.heightM),
+    // What is hit down comes from overhead, however low it is met.
+    ...(out.shot === 'down' && { hitM: overheadM(child.heightM) }),
     targetM: markM,
     meet: 'falling',
     // A logged rally was hit as hard as it had to be.
@@ -49,7 +54,7 @@ export function setOutFor({ markM, ...out }: SetOut, child: Rallier): RallySetti
     if (solveWall(setup).ok) return { setup, reach: reachFor(child.reach, setup) };
   }
   return null;
-}
+});
 
 /** A smash is met overhead: the reach goes up with it. Over a table nothing below its edge is played. */
 function reachFor(reach: Reach, { shot, contactM }: WallSetup): Reach {

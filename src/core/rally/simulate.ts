@@ -2,7 +2,7 @@ import type { Fineness } from '../ballistics/flight';
 import { launched } from '../ballistics/motion';
 import { Exchange, rallyEnds, type RallyEnd } from '../ballistics/wall/exchange';
 import type { Reach } from '../ballistics/wall/reach';
-import { numbersOf, type WallSetup } from '../ballistics/wall/setup';
+import { numbersOf, topspinOf, type WallSetup } from '../ballistics/wall/setup';
 import { normals, seededRandom } from '../random';
 import { AimTable } from './aim-table';
 import type { Spread } from './spread';
@@ -40,12 +40,14 @@ export class RallyPlayer implements PlaysRallies {
   readonly #setting: RallySetting;
   readonly #exchange: Exchange;
   readonly #motion = new Float64Array(9);
+  readonly #topspin: number;
 
   /** @throws RangeError when there is no rally at all in this set-up */
   constructor(setting: RallySetting) {
     const { setup, reach } = setting;
     const numbers = numbersOf(setup);
     this.#setting = setting;
+    this.#topspin = topspinOf(setup);
     this.aims = new AimTable(setup, reach, numbers);
     this.#exchange = new Exchange(setup, numbers, reach, quick);
   }
@@ -76,7 +78,8 @@ export class RallyPlayer implements PlaysRallies {
       this.#at[0] = distanceM;
       this.#at[1] = heightM;
       this.#at[2] = sideM;
-      launched(this.#at, { speedMps: max(0.3, speedMps), elevation, side }, -1, this.#motion);
+      const launch = { speedMps: max(0.3, speedMps), elevation, side, topspin: this.#topspin };
+      launched(this.#at, launch, -1, this.#motion);
       this.end = exchange.play(this.#motion, sideM);
       if (this.end !== null) return hits;
       distanceM = exchange.distanceM;

@@ -4,7 +4,7 @@ import { blockClock, elapsedS } from './block-clock';
 import { changeoverNow } from './changeover';
 import { courtChanges, extended, runOrder } from './court-changes';
 import { inTurns, phasesOf, positionAt, signalsOf } from './phases';
-import { roundWords } from './sides';
+import { partInWords, roundWords } from './sides';
 import { SteadyClock } from './steady-clock';
 
 let next = 0;
@@ -164,13 +164,39 @@ describe('a round in words', () => {
     [{ kind: 'hold', holds: 3, holdS: 10, sides: 1, restS: 5 }, 'hold', 2, 'Hold 2 of 3', ''],
     [{ kind: 'course', rounds: 2, laps: 3, restS: 5 }, 'lap', 1, 'Round 1 of 2', 'Clockwise'],
     [{ kind: 'course', rounds: 2, laps: 3, restS: 5 }, 'lap', 2, 'Round 2 of 2', 'The other way round'],
-    [{ kind: 'timed', rounds: 3, workS: 20, restS: 5 }, 'laps', 3, '', 'Clockwise'],
+    [{ kind: 'timed', rounds: 3, workS: 20, restS: 5 }, 'laps', 2, '', 'Clockwise'],
+    [{ kind: 'timed', rounds: 3, workS: 20, restS: 5 }, 'laps', 3, '', 'The other way round'],
+    [{ kind: 'timed', rounds: 4, workS: 20, restS: 5 }, 'laps', 3, '', 'The other way round'],
     [{ kind: 'timed', rounds: 3, workS: 20, restS: 5 }, 'count', 3, '', ''],
-    [{ kind: 'growing', lines: 2, to: 6, restS: 5 }, 'reps', 2, 'Line 2 of 2', ''],
+    [{ kind: 'growing', lines: 2, to: 6, restS: 5 }, 'reps', 2, 'Round 2 of 6', '2 on every line'],
     [{ kind: 'row', target: 5, capS: 60 }, 'row', 1, '', ''],
   ] as const)('%j, %s, round %d: "%s" "%s"', (dose, measure, round, set, side) => {
     expect(roundWords(dose, measure, round)).toEqual({ set, side });
   });
+});
+
+test('a routine says which part is done, and in a rest which comes next', () => {
+  const routine = {
+    kind: 'routine',
+    rounds: 1,
+    changeS: 5,
+    parts: [
+      { name: 'Palm up', partS: 20, sides: 1 },
+      { name: 'A catch', partS: 8, sides: 2 },
+    ],
+  } as const;
+  const said = phasesOf(routine, 0).map((phase) => partInWords(routine, phase));
+  expect(said).toEqual([
+    'Palm up, part 1 of 3',
+    'Palm up, part 1 of 3',
+    'next: A catch, part 2 of 3',
+    'A catch, part 2 of 3',
+    'next: A catch, part 3 of 3',
+    'A catch, part 3 of 3',
+  ]);
+  // The second turn begins with the first part again.
+  expect(partInWords(routine, { kind: 'work', round: 4, turn: 2 })).toBe('Palm up, part 1 of 3');
+  expect(partInWords({ kind: 'row', target: 5, capS: 60 }, { kind: 'work', round: 1, turn: 1 })).toBeNull();
 });
 
 describe('the steady clock', () => {

@@ -1,4 +1,5 @@
 import { growingSum, routineStretches, type Dose } from '../dose/dose';
+import { sharesOf } from '../dose/time';
 
 export type PhaseKind = 'countIn' | 'work' | 'rest';
 
@@ -63,6 +64,8 @@ export function inTurns(phases: readonly Phase[], turns: number): Phase[] {
 /** Seconds of work of every round, set, side or part. */
 function worksOf(dose: Dose, workS: number): number[] {
   if (dose.kind === 'routine') return routineStretches(dose).map((part) => part.partS);
+  const shares = sharesOf(dose);
+  if (shares) return shares.map((share) => workS * share);
   const rounds = roundsOf(dose);
   return Array.from({ length: rounds }, () => roundS(dose, workS, rounds));
 }
@@ -76,7 +79,7 @@ export function roundsOf(dose: Dose): number {
     case 'course':
       return dose.rounds;
     case 'growing':
-      return dose.lines;
+      return dose.to;
     case 'hold':
       return dose.holds * dose.sides;
     case 'routine':
@@ -87,7 +90,7 @@ export function roundsOf(dose: Dose): number {
   }
 }
 
-/** Tries in one round, where the dose says how many: what moves a count on to the next set, line or round. */
+/** Tries in one attempt, where the dose says how many: what moves a count on to the next set or round of a course. */
 export function triesARound(dose: Dose): number | null {
   switch (dose.kind) {
     case 'reps':
@@ -95,7 +98,7 @@ export function triesARound(dose: Dose): number | null {
     case 'course':
       return dose.laps;
     case 'growing':
-      return growingSum(dose.to);
+      return dose.lines * growingSum(dose.to);
     default:
       return null;
   }

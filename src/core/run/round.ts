@@ -1,12 +1,24 @@
-import type { Dose } from '../dose/dose';
+import { growingRounds, stretchesARound, type Dose, type GrowingDose, type RoutineDose } from '../dose/dose';
 import { positionAt, roundsOf, triesARound, type Phase, type Position } from './phases';
 
 /** A tap this many seconds after a time box still belongs to it: a thumb is later than the eye. Ours. */
 export const lateTapS = 0.8;
 
 /**
- * The round a mark belongs to, from 1: the set, line or round of a course (by how many tries are done), the box for a
- * timed count (by the clock), else 1. Null when a timed count is not running: such a tap counts nothing.
+ * Which stretch of a routine is being done, from 1 within its round, and which round that is.
+ * @param round the stretch of the clock, from 1
+ */
+export function routineAt(dose: RoutineDose, round: number): { readonly part: number; readonly go: number } {
+  const parts = stretchesARound(dose);
+  // Rounds number on from turn to turn: every turn begins the routine anew.
+  const within = (round - 1) % (parts * dose.rounds);
+  return { part: (within % parts) + 1, go: Math.floor(within / parts) + 1 };
+}
+
+/**
+ * The attempt a mark belongs to, from 1: the set or round of a course (by how many tries are done), the box for a
+ * timed count and the round of a counted routine (by the clock), else 1: a growing count is one attempt in rounds. Null
+ * when what goes by the clock is not running: such a tap counts nothing.
  * @param passedS running seconds of the block
  * @param tries touches and drops of the player in this block so far
  */
@@ -19,18 +31,32 @@ export function roundNow(
   switch (dose.kind) {
     case 'reps':
     case 'course':
-    case 'growing':
       return Math.min(roundsOf(dose), Math.floor(tries / triesARound(dose)!) + 1);
     case 'timed':
-      return boxAt(positionAt(phases, passedS)) ?? boxAt(positionAt(phases, Math.max(0, passedS - lateTapS)));
+      return boxNow(phases, passedS);
     case 'hold':
       return positionAt(phases, passedS).phase.round;
     case 'row':
     case 'shots':
-    case 'routine':
+    case 'growing':
       return 1;
+    case 'routine': {
+      if (!dose.counted) return 1;
+      const stretch = boxNow(phases, passedS);
+      return stretch === null ? null : routineAt(dose, stretch).go;
+    }
   }
 }
+
+/** The round of a growing count in which the next try is, from 1. */
+export function growingRoundAt(dose: GrowingDose, tries: number): number {
+  let left = tries;
+  const round = growingRounds(dose).findIndex((inIt) => (left -= inIt) < 0);
+  return round < 0 ? dose.to : round + 1;
+}
+
+const boxNow = (phases: readonly Phase[], passedS: number): number | null =>
+  boxAt(positionAt(phases, passedS)) ?? boxAt(positionAt(phases, Math.max(0, passedS - lateTapS)));
 
 const boxAt = ({ phase, done }: Position): number | null =>
   phase.kind === 'work' && !done ? phase.round : null;

@@ -1,7 +1,7 @@
 import type { ClockKind, TouchEvent } from '../counting/event';
 import { blockClock, elapsedS } from './block-clock';
 import { inTurns, phasesOf, positionAt, roundsOf, signalsOf } from './phases';
-import { roundNow } from './round';
+import { growingRoundAt, roundNow, routineAt } from './round';
 
 const timed = { kind: 'timed', rounds: 2, workS: 20, restS: 10 } as const;
 
@@ -102,6 +102,30 @@ describe('block clock', () => {
   });
 });
 
+test('a counted routine counts in its parts only, and every turn begins it anew', () => {
+  const parts = ['Palm', 'Knuckle'].map((name) => ({ name, partS: 10, sides: 1 }));
+  const counted = { kind: 'routine' as const, rounds: 2, changeS: 5, counted: true, parts };
+  const phases = phasesOf(counted, 0);
+  // 3 s counted in, 10 s, 5 s of change, 10 s, 5 s, then the second go.
+  expect([1, 5, 16, 20, 33, 36, 40].map((s) => roundNow(counted, phases, s, 0))).toEqual([
+    null,
+    1,
+    null,
+    1,
+    2,
+    2,
+    2,
+  ]);
+  expect([1, 2, 3, 4].map((round) => routineAt(counted, round))).toEqual([
+    { part: 1, go: 1 },
+    { part: 2, go: 1 },
+    { part: 1, go: 2 },
+    { part: 2, go: 2 },
+  ]);
+  // The second turn's first stretch is the fifth of the clock.
+  expect(routineAt(counted, 5)).toEqual({ part: 1, go: 1 });
+});
+
 describe('courses, growing counts and routines', () => {
   const routine = {
     kind: 'routine',
@@ -132,7 +156,14 @@ describe('courses, growing counts and routines', () => {
       1, 1, 2, 2, 2,
     ]);
     const hops = { kind: 'growing', lines: 2, to: 3, restS: 0 } as const;
-    expect([0, 5, 6, 11].map((tries) => roundNow(hops, phasesOf(hops, 60), 0, tries))).toEqual([1, 1, 2, 2]);
+    // One attempt, in rounds: 1 on both lines, then 2, then 3, each as long as its share of the twelve.
+    expect([0, 5, 11].map((tries) => roundNow(hops, phasesOf(hops, 60), 0, tries))).toEqual([1, 1, 1]);
+    expect([0, 1, 2, 5, 6, 11, 12].map((tries) => growingRoundAt(hops, tries))).toEqual([
+      1, 1, 2, 2, 3, 3, 3,
+    ]);
+    expect(phasesOf(hops, 60).flatMap(({ kind, seconds }) => (kind === 'work' ? [seconds] : []))).toEqual([
+      10, 20, 30,
+    ]);
     expect(phasesOf(course, 60)[1]).toMatchObject({ seconds: 30 });
   });
 

@@ -28,6 +28,28 @@ describe('in a row, on k days', () => {
   });
 });
 
+test('laps in thirds aim one corner further, and say so as a person would', () => {
+  const laps = { measure: 'laps' as const, gate: { result: 3, days: 2 }, increment: 1 / 3, most: 12 };
+  expect(ownBestTarget(judged(1.33, 0, laps))).toMatchObject({
+    target: 1.67,
+    reason: 'Best ever 1⅓: 1⅔ is a new best.',
+  });
+  expect(ownBestTarget(judged(1.67, 0, laps)).target).toBe(2);
+});
+
+describe('a habit', () => {
+  test.each([
+    [640, '640 of about 2000 repetitions that make a habit: moving on is the coach’s word.'],
+    [2100, '2100 repetitions, about 2000 make a habit: move on when it looks easy.'],
+  ])('%d repetitions, and three good days, move nobody on', (done, reason) => {
+    const { byDefault, other } = nextTargets(
+      judged(3, 3, { measure: 'reps', gate: { result: 3, days: 3 }, habit: { reps: 2000, done } }),
+    );
+    expect([byDefault.verdict, other.verdict]).toEqual(['hold', 'hold']);
+    expect(byDefault.reason).toBe(reason);
+  });
+});
+
 describe('own best plus one', () => {
   test('aims one above the best of all days', () => {
     expect(ownBestTarget(judged(17, 0))).toMatchObject({

@@ -1,4 +1,4 @@
-import { measures, reaches, resultInWords, type Measure } from '../counting/measure';
+import { inParts, measures, numberInWords, reaches, resultInWords, type Measure } from '../counting/measure';
 
 export type Verdict = 'up' | 'hold' | 'back';
 export type School = 'row' | 'best';
@@ -21,6 +21,10 @@ export interface Judged {
   readonly best: number | null;
   /** On how many different recent days the gate was reached. */
   readonly reachedDays: number;
+  /** Where it takes so many repetitions to make a habit: how many were done, ever. */
+  readonly habit?: { readonly reps: number; readonly done: number };
+  /** The smallest step that is a new best, where it is another than the measure's: a part of a lap. */
+  readonly increment?: number;
 }
 
 export interface NextTarget {
@@ -67,7 +71,7 @@ export function ownBestTarget(judged: Judged): NextTarget {
     reason,
   });
   if (isTooShort(judged)) {
-    const target = best === null || best >= most ? most : best + measures[measure].increment;
+    const target = best === null || best >= most ? most : nextBest(judged, best);
     return hold(Math.min(most, target), tooShortReason(judged));
   }
   if (best === null) {
@@ -77,18 +81,25 @@ export function ownBestTarget(judged: Judged): NextTarget {
     );
   }
   if (reaches(measure, best, gate.result) && !top) {
-    const reason = `Best ever ${best} reaches the step’s ${resultInWords(measure, gate.result)}: up a step.`;
+    const reason = `Best ever ${numberInWords(measure, best)} reaches the step’s ${resultInWords(measure, gate.result)}: up a step.`;
     return { school: 'best', verdict: 'up', target: gate.result, reason };
   }
   if (best >= most)
-    return hold(most, `Best ever ${best} is all this dose allows: more of it, or a harder form.`);
+    return hold(
+      most,
+      `Best ever ${numberInWords(measure, best)} is all this dose allows: more of it, or a harder form.`,
+    );
+  const target = nextBest(judged, best);
+  const [was, next] = [best, target].map((result) => numberInWords(measure, result));
+  return hold(target, `Best ever ${was}: ${next} is a new best${top ? ', and this is the top step' : ''}.`);
+}
+
+/** The least that beats a best. */
+function nextBest({ measure, increment: own }: Judged, best: number): number {
+  if (own !== undefined) return inParts(best + own);
   const { lowerIsBetter, increment } = measures[measure];
   // Tenths are kept whole: 12.3 - 0.1 must not read 12.200000000000001.
-  const target = Math.round((best + (lowerIsBetter ? -increment : increment)) * 10) / 10;
-  return hold(
-    target,
-    `Best ever ${best}: ${target} is a new best${top ? ', and this is the top step' : ''}.`,
-  );
+  return Math.round((best + (lowerIsBetter ? -increment : increment)) * 10) / 10;
 }
 
 /** A dose too small to show the mark says nothing about moving up. */
@@ -98,8 +109,23 @@ export const isTooShort = ({ measure, gate, most }: Pick<Judged, 'measure' | 'ga
 const tooShortReason = ({ measure, gate, most }: Judged): string =>
   `Too short to pass today: this dose gives ${most} at most, and the mark is ${resultInWords(measure, gate.result)}.`;
 
+/** A habit is made by repeating: no number moves on from it, the coach does. */
+function habitTarget({ gate, habit }: Judged, school: School): NextTarget {
+  const { done, reps } = habit!;
+  return {
+    school,
+    verdict: 'hold',
+    target: gate.result,
+    reason:
+      done < reps
+        ? `${done} of about ${reps} repetitions that make a habit: moving on is the coach’s word.`
+        : `${done} repetitions, about ${reps} make a habit: move on when it looks easy.`,
+  };
+}
+
 /** Both schools on the same log. The default: in a row for rows, own best plus one for the rest. */
 export function nextTargets(judged: Judged): { byDefault: NextTarget; other: NextTarget } {
+  if (judged.habit) return { byDefault: habitTarget(judged, 'best'), other: habitTarget(judged, 'row') };
   const row = gateTarget(judged);
   const best = ownBestTarget(judged);
   return judged.measure === 'row' ? { byDefault: row, other: best } : { byDefault: best, other: row };

@@ -2,7 +2,7 @@ import { launched } from '../motion';
 import { fine } from '../flight';
 import { Exchange, type RallyEnd } from './exchange';
 import type { Reach } from './reach';
-import { hitFromM, numbersOf, type WallNumbers, type WallSetup } from './setup';
+import { hitFromM, numbersOf, topspinOf, type WallNumbers, type WallSetup } from './setup';
 import type { WallSolution } from './solve';
 
 /** How far a hit may be off and the ball still be met. */
@@ -38,9 +38,15 @@ export function forgiveness(
 ): Forgiveness {
   const exchange = new Exchange(setup, numbers, reach, fine);
   const motion = new Float64Array(9);
+  const topspin = topspinOf(setup);
   const endOf = (speed: number, up: number, side: number): RallyEnd | null =>
     exchange.play(
-      launched([setup.distanceM, hitFromM(setup), 0], { speedMps: speed, elevation: up, side }, -1, motion),
+      launched(
+        [setup.distanceM, hitFromM(setup), 0],
+        { speedMps: speed, elevation: up, side, topspin },
+        -1,
+        motion,
+      ),
       0,
     );
   const marks: number[] = [];

@@ -46,6 +46,8 @@ export interface WallSetup {
   readonly hitM?: number;
   /** Height on the wall that is aimed at. */
   readonly targetM: number;
+  /** Topspin the hit gives, turns a second; negative is slice. None where it is left out. */
+  readonly spinRps?: number;
   /** Met on its way up, or on its way down. */
   readonly meet: 'rising' | 'falling';
   /** Hardest hit, m/s. */
@@ -73,6 +75,9 @@ export function groundOf({ shot, tableGapM, tableLengthM }: WallSetup): Ground {
 
 /** Does a shot come back over a bounce? */
 export const bouncesBack = (shot: Shot): boolean => shot !== 'volley' && shot !== 'floor first';
+
+/** Topspin of a hit, rad/s. */
+export const topspinOf = ({ spinRps = 0 }: Pick<WallSetup, 'spinRps'>): number => 2 * Math.PI * spinRps;
 
 /** Height a hit is made from. */
 export const hitFromM = ({ shot, hitM, contactM }: WallSetup): number =>
@@ -120,6 +125,8 @@ export const wallLimits = {
   distanceM: { min: 0.6, max: 14 },
   contactM: { min: 0.1, max: 3 },
   targetM: { min: 0.1, max: 6 },
+  // Match topspin of grown players is 30 to 50 turns a second (from memory); a child makes a part of it.
+  spinRps: { min: -40, max: 40 },
   topSpeedMps: { min: 3, max: 35 },
   wallTopM: { min: 0.5, max: 12 },
   tableGapM: { min: 0, max: 2 },

@@ -2,7 +2,7 @@ import { bounce } from '../bounce';
 import { fine, Flight } from '../flight';
 import { flyTo, type Gate, type PathPoint } from '../fly';
 import { launched, speedOf, X, Y } from '../motion';
-import { groundOf, hitFromM, type WallNumbers, type WallSetup } from './setup';
+import { groundOf, hitFromM, topspinOf, type WallNumbers, type WallSetup } from './setup';
 
 /** One hit followed to where it is met again, or to where it is lost. */
 export interface Trial {
@@ -107,7 +107,7 @@ export class Trials {
   #out(speedMps: number, elevation: number, path?: PathPoint[]) {
     const m = launched(
       [this.#from.distanceM, this.#from.heightM, 0],
-      { speedMps, elevation },
+      { speedMps, elevation, topspin: topspinOf(this.#setup) },
       -1,
       this.#motion,
     );

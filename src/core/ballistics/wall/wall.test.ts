@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { ballKinds, type BallKind } from '../balls';
+import type { PathPoint } from '../fly';
 import { fine } from '../flight';
 import { launched, radians } from '../motion';
 import { floorKinds, wallKinds } from '../surfaces';
@@ -15,7 +16,8 @@ import { Exchange } from './exchange';
 import { forgiveness } from './forgive';
 import { paceChange } from './pace-change';
 import { reachOf } from './reach';
-import { extremesOf, hitFromM, numbersOf, type Shot, type WallSetup } from './setup';
+import { extremesOf, hitFromM, numbersOf, topspinOf, type Shot, type WallSetup } from './setup';
+import { Trials } from './trial';
 import { solveWall, wallPath, type WallSolution } from './solve';
 import { wallSpread } from './spread';
 
@@ -58,6 +60,12 @@ const shots: readonly [Shot, Partial<WallSetup>][] = [
   ['down', { hitM: 1.8, contactM: 0.6, targetM: 1.2 }],
   ['floor first', { contactM: 1.8, distanceM: 3, targetM: 1.8 }],
   ['table', { ball: 'table tennis', contactM: 1, distanceM: 1.8, targetM: 1.25 }],
+  ['one bounce', { spinRps: 12, distanceM: 5, targetM: 1.6 }],
+  ['one bounce', { spinRps: -10, distanceM: 5, targetM: 1.6 }],
+  [
+    'table',
+    { ball: 'table tennis', contactM: 1, distanceM: 2.9, targetM: 1.25, tableLengthM: 2.7, spinRps: 15 },
+  ],
 ];
 
 test.each(shots)('%s: what is solved comes back to the hand when it is played', (shot, more) => {
@@ -66,7 +74,7 @@ test.each(shots)('%s: what is solved comes back to the hand when it is played', 
   const exchange = new Exchange(setup, numbersOf(setup), { ...reach, highM: 2.4 }, fine);
   const motion = launched(
     [setup.distanceM, hitFromM(setup), 0],
-    { speedMps: one.speedMps, elevation: one.elevation },
+    { speedMps: one.speedMps, elevation: one.elevation, topspin: topspinOf(setup) },
     -1,
   );
   expect(exchange.play(motion, 0)).toBeNull();
@@ -75,6 +83,48 @@ test.each(shots)('%s: what is solved comes back to the hand when it is played', 
   expect(exchange.wallM).toBeCloseTo(setup.targetM, 3);
   expect(exchange.outS + exchange.backS).toBeCloseTo(one.cycleS, 3);
   expect(one.hitsPerMin * one.cycleS).toBeCloseTo(60, 9);
+});
+
+describe('spin off the wall', () => {
+  /** How fast a ball leaves the wall upwards, hit straight at it from half a metre so that it hardly falls on the way. */
+  const upwards = (ball: BallKind, spinRps: number) => {
+    const near: WallSetup = { ...yard, ball, distanceM: 0.5, contactM: 1.2, spinRps };
+    const path: PathPoint[] = [];
+    new Trials(near, numbersOf(near)).follow(20, 0, path);
+    const at = path.findIndex(({ x }, n) => n > 0 && x > path[n - 1]!.x);
+    const [one, two] = [path[at - 1]!, path[at]!];
+    return (two.y - one.y) / (two.atS - one.atS);
+  };
+
+  test('a wall turns topspin into height: it gives R ω α/(1 + α) while it grips (by hand, after Cross 2002, from memory)', () => {
+    // Yellow ball: R = 0.033 m, α = 0.55; 10 turns a second are 62.8 rad/s: 0.033 x 62.8 x 0.355 = 0.74 m/s up.
+    const { ball } = numbersOf(yard);
+    const byHand = (ball.radiusM * 2 * Math.PI * 10 * ball.inertia) / (1 + ball.inertia);
+    expect(byHand).toBeCloseTo(0.74, 1);
+    const gained = upwards('yellow', 10) - upwards('yellow', 0);
+    expect(gained).toBeGreaterThan(0.9 * byHand);
+    expect(gained).toBeLessThan(1.15 * byHand);
+    expect(upwards('yellow', -10)).toBeLessThan(upwards('yellow', 0));
+  });
+
+  test('topspin comes back higher and deeper off the same mark, slice lower and shorter (common practice)', () => {
+    const far = { ...yard, distanceM: 5, targetM: 1.6, contactM: 0.7 };
+    const [slice, plain, top] = [-10, 0, 10].map((spinRps) => {
+      const setup = { ...far, spinRps };
+      const { speedMps, elevation } = must({ ...far, spinRps: 0 });
+      return new Trials(setup, numbersOf(setup)).follow(speedMps, elevation);
+    });
+    // The same hit: topspin dips on the way out, so compare what the wall makes of it.
+    expect(top!.wallM).toBeLessThan(plain!.wallM);
+    expect(slice!.wallM).toBeGreaterThan(plain!.wallM);
+    const back = (spinRps: number) => must({ ...far, spinRps });
+    expect(back(10).bounceM).toBeGreaterThan(back(0).bounceM!);
+    expect(back(-10).bounceM).toBeLessThan(back(0).bounceM!);
+  });
+
+  test('no spin is what it was before: left out and 0 are the same', () => {
+    expect(must({ ...yard, spinRps: 0 })).toEqual(must(yard));
+  });
 });
 
 test('what is hit down goes down, harder than it would be lobbed', () => {

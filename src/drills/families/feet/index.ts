@@ -1,7 +1,9 @@
 import type { Drill } from '../../types';
-import { ballsOfFeetBalance, ladderWithASwing, shadowServe, triangleRun } from './courses';
+import { ballsOfFeetBalance, ladderWithASwing, triangleRun } from './courses';
 import { figureOfEight, markerTaps, markerTouches, starOfFour } from './markers';
 import { retreatForTheHighBall, shortBallApproach, whenToMoveIn } from './reading-the-ball';
+import { markTheSpot, sayWhereItLands } from './prediction';
+import { sockTaps, spacingRound } from './routines';
 import { spacingClosed, spacingOpen } from './spacing';
 import { pushAndSideStep, shadowPatterns, threeSideSteps } from './table-tennis';
 
@@ -10,6 +12,7 @@ export const feet: readonly Drill[] = [
   markerTouches,
   starOfFour,
   markerTaps,
+  sockTaps,
   figureOfEight,
   triangleRun,
   ballsOfFeetBalance,
@@ -17,9 +20,11 @@ export const feet: readonly Drill[] = [
   threeSideSteps,
   spacingClosed,
   spacingOpen,
+  spacingRound,
+  sayWhereItLands,
+  markTheSpot,
   retreatForTheHighBall,
   shortBallApproach,
   whenToMoveIn,
   shadowPatterns,
-  shadowServe,
 ];

@@ -7,6 +7,7 @@ import {
   each,
   fault,
   feed,
+  inParts,
   laps,
   pace,
   reps,
@@ -120,6 +121,14 @@ export const starOfFour = drill({
     'The player bends at the knees to touch and keeps the back long.',
     'The way back to the middle is as quick as the way out.',
   ],
+  schoolCheckpoints: [
+    { question: 'ballBehind', answer: 'square', text: 'The hips stay square to the net for all four balls.' },
+    {
+      question: 'ballBehind',
+      answer: 'turned',
+      text: 'For the ball behind the hips turn first, then the feet go.',
+    },
+  ],
   faults: [
     fault(
       'The middle is run through without a stop.',
@@ -127,8 +136,8 @@ export const starOfFour = drill({
       'back',
     ),
     fault(
-      'The ball behind is reached by running backwards, square.',
-      'Turn the hips first and go back sideways.',
+      'The steps to the ball behind are long, and the weight tips on the heels.',
+      'Two small, quick steps on the balls of the feet.',
     ),
   ],
   care: [
@@ -305,6 +314,7 @@ export const figureOfEight = drill({
       change: 'The first step: slow enough to stay square.',
       cue: 'Small steps, chest to the net.',
       ...laps([1, 2, 2, 2], 30, 20, [6, 1, 'ours', 'practice']),
+      ...inParts(2, 'half'),
       ...pace(4.5, 2, 0.96),
     },
     {
@@ -314,6 +324,7 @@ export const figureOfEight = drill({
       change: 'Speed comes in, and the second round goes the other way.',
       cue: 'Dance round, stay facing me.',
       ...laps([2, 2, 2, 3], 30, 30, [9, 2, 'ours', 'practice']),
+      ...inParts(2, 'half'),
       ...pace(3.3, 2, 0.93),
     },
     {
@@ -324,6 +335,7 @@ export const figureOfEight = drill({
       cue: 'Settle, swing, and go again.',
       load: { strongSide: 0.75 },
       ...laps([1, 2, 2, 3], 30, 30, [6, 2]),
+      ...inParts(2, 'half'),
       ...pace(4.8, 2, 0.92),
     },
   ],

@@ -1,4 +1,5 @@
 import {
+  beside,
   called,
   care,
   drill,
@@ -16,7 +17,7 @@ import {
   zones,
 } from '../../make';
 
-const rightSteps = zones(['Right steps, touched it', 2], ['Right steps', 1], ['Wrong steps', 0]);
+const rightSteps = zones(['Right steps, in time', 2], ['Right steps', 1], ['Other steps', 0]);
 
 export const retreatForTheHighBall = drill({
   id: 'retreat-for-the-high-ball',
@@ -85,15 +86,15 @@ export const retreatForTheHighBall = drill({
     why: 'Moving wrong is the hazard here, so the feet are safe before a racket or a ball comes in.',
   },
   ask: ['How many steps did you need, and which kind?', 'Where was your free hand?'],
-  home: 'Turn and go ten times along a wall, five to each side, with your eyes up.',
+  home: 'Turn and go ten times along a wall, racket side first, with your eyes up.',
   steps: [
     {
       id: 'turn-and-go',
       title: 'Turn and go',
-      task: 'No racket: turn, shuffle or cross over back three metres, stop in balance. First slowly, then fast.',
+      task: 'No racket: turn to the racket side, shuffle or cross over back, stop in balance. First slowly, then fast. The other side is only for going round the weak side.',
       change: 'Feet only: there is nothing to hit and nothing to hold.',
       cue: 'Turn first, then go.',
-      ...reps([3, 4, 6, 6], 2, 2, 15, [6, 2]),
+      ...reps([3, 4, 6, 6], 3, 1, 15, [6, 2]),
       ...pace(4, 2, 0.92),
     },
     {
@@ -108,11 +109,12 @@ export const retreatForTheHighBall = drill({
     {
       id: 'catch-the-lob',
       title: 'Catch the lob',
-      task: 'Try to catch a fed lob with the free hand in the pose, a step or two back; then start nearer the net. Trying is enough.',
+      task: 'Try to catch a fed lob with the free hand in the pose, a step or two back; then start nearer the net. The feet are judged, and trying is enough.',
       change: 'A ball comes, and the hand catches it instead of hitting it. Most of the time is spent here.',
       cue: 'Reach up and catch it by your ear.',
-      ...row([2, 3, 5, 5], 150, [5, 2]),
-      ...pace(6, 4, 0.65),
+      ...graded([4, 5, 6, 8], rightSteps, [12, 2]),
+      ...beside('Caught it', 'yes', 'no'),
+      ...pace(6, 4, 0.8),
     },
     {
       id: 'hit-one-catch-one',
@@ -177,6 +179,7 @@ export const shortBallApproach = drill({
     'The player is ready before the ball bounces.',
     'Contact is above the net, slightly up, with a little spin.',
     'The weight goes forward off the front foot with a hop.',
+    'Closed is the rule; an open stance is for low, settled balls.',
   ],
   faults: [
     fault('The ball goes into the net.', 'Open the face a little and brush up.'),
@@ -235,6 +238,7 @@ export const shortBallApproach = drill({
       task: 'Start from the ready place at the baseline.',
       change: 'The whole way has to be run.',
       cue: 'Read it early and run through it.',
+      ...beside('Ready before the bounce', 'yes', 'no'),
       ...shots([4, 6, 8, 10], 10, 25, zones(['Deep and in', 2], ['In', 1], ['Out or net', 0]), [13, 2]),
       ...pace(8, 0, 0.7),
     },
@@ -244,6 +248,7 @@ export const shortBallApproach = drill({
       task: 'Feeds come every eight seconds: hit, go back, be ready.',
       change: 'The interval leaves just enough time to get back.',
       cue: 'Hit, watch, walk back, be ready.',
+      ...beside('Ready before the bounce', 'yes', 'no'),
       ...shots([4, 6, 8, 10], 10, 25, zones(['Deep and in', 2], ['In', 1], ['Out or net', 0]), [12, 2]),
       ...pace(8, 0, 0.65),
     },
@@ -267,7 +272,7 @@ export const whenToMoveIn = drill({
   kit: [each('racket', ['open hand'])],
   players: [1, 6],
   helper: 'calls',
-  cards: ['ready-position'],
+  cards: ['ready-position', 'signs-of-pressure'],
   fit: ['strideM'],
   load: { strongSide: 0.6 },
   times: [40, 15],

@@ -6,6 +6,7 @@ import {
   each,
   fault,
   feed,
+  habitOf,
   pace,
   reps,
   space,
@@ -26,7 +27,7 @@ export const spacingClosed = drill({
   purpose:
     'Teaches the four ways a player steps into a ball from the side, so that there is always room for the whole swing.',
   setUp:
-    'Each player has a chalk cross for the ball and three metres of room. The free arm measures the distance to the cross.',
+    'Each player has a chalk cross for the ball and three metres of room. The free arm and a hand more is the distance to the cross.',
   feed: feed('none'),
   hold: 'forehand',
   stance: 'closed',
@@ -39,7 +40,7 @@ export const spacingClosed = drill({
   load: { strongSide: 0.5 },
   times: [35, 15],
   checkpoints: [
-    'An outstretched free arm just reaches the ball.',
+    'The ball is a good hand beyond the outstretched free arm.',
     'The front foot lands before the swing.',
     'The head is still at the end of the step.',
   ],
@@ -64,6 +65,7 @@ export const spacingClosed = drill({
       change: 'The first step: the ball is right there, only a turn is needed.',
       cue: 'Keep your space.',
       ...reps([2, 3, 3, 3], 2, 2, 10, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(4, 2, 0.92, habit),
     },
     {
@@ -73,6 +75,7 @@ export const spacingClosed = drill({
       change: 'The ball is one or two side steps away.',
       cue: 'Slide, plant, step.',
       ...reps([2, 3, 3, 3], 2, 2, 10, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(4.5, 2, 0.9, habit),
     },
     {
@@ -82,6 +85,7 @@ export const spacingClosed = drill({
       change: 'The ball is further away than side steps reach.',
       cue: 'Big step first, small steps last.',
       ...reps([2, 3, 3, 3], 2, 2, 10, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(5, 2, 0.88, habit),
     },
     {
@@ -91,6 +95,7 @@ export const spacingClosed = drill({
       change: 'Two patterns are joined: one to get there, one to fit.',
       cue: 'Run to it, then measure it.',
       ...reps([2, 3, 3, 3], 2, 2, 15, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(5.5, 2, 0.86, habit),
     },
     {
@@ -157,6 +162,7 @@ export const spacingOpen = drill({
       change: 'The first step: one step out, one swing, one push home.',
       cue: 'Load, swing, push home.',
       ...reps([2, 3, 3, 3], 2, 2, 10, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(4, 2, 0.9, habit),
     },
     {
@@ -166,6 +172,7 @@ export const spacingOpen = drill({
       change: 'Side steps carry the player out before the load.',
       cue: 'Slide out and sit on it.',
       ...reps([2, 3, 3, 3], 2, 2, 10, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(4.5, 2, 0.88, habit),
     },
     {
@@ -175,6 +182,7 @@ export const spacingOpen = drill({
       change: 'A crossover goes further, and the skip brings the feet back in order.',
       cue: 'Cross, skip, sit.',
       ...reps([2, 3, 3, 3], 2, 2, 15, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(5, 2, 0.85, habit),
     },
     {
@@ -184,6 +192,7 @@ export const spacingOpen = drill({
       change: 'All three are joined.',
       cue: 'Far, near, load.',
       ...reps([2, 3, 3, 3], 2, 2, 15, [3, 3, 'practice', 'practice']),
+      ...habitOf(2000),
       ...pace(5.5, 2, 0.83, habit),
     },
   ],

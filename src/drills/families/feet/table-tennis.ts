@@ -1,4 +1,5 @@
 import {
+  called,
   care,
   count,
   drill,
@@ -82,12 +83,49 @@ export const threeSideSteps = drill({
     },
     {
       id: 'step-and-catch',
-      title: 'Step and catch',
+      title: 'Step to the side and catch',
       task: 'Toss the ball up to the side, take one side step and catch it in front of the belt.',
       change: 'A ball tells the feet where to go and how soon.',
       cue: 'Feet first, then catch it in front of your belt.',
       ...row([4, 6, 8, 10], 120, [10, 2]),
       ...pace(3, 5, 0.85),
+    },
+    {
+      id: 'catch-in',
+      title: 'Step in and catch',
+      task: 'Toss the ball forward and out, step in at 45 degrees and catch it low.',
+      change: 'The ball asks for the step forward.',
+      cue: 'Step in low and catch it early.',
+      ...row([3, 5, 8, 10], 120, [10, 2]),
+      ...pace(3.2, 5, 0.83),
+    },
+    {
+      id: 'catch-back',
+      title: 'Step back and catch',
+      task: 'Toss the ball back and out, step back at 45 degrees and catch it at the hip.',
+      change: 'The ball asks for the step away from the table.',
+      cue: 'Sit back and let it come.',
+      ...row([3, 5, 8, 10], 120, [10, 2]),
+      ...pace(3.4, 5, 0.8),
+    },
+    {
+      id: 'catch-mixed',
+      title: 'All three, in turn',
+      task: 'Side, in, back: a toss and a catch for each, then the next.',
+      change: 'The three steps follow each other.',
+      cue: 'Toss, step, catch, home.',
+      ...row([3, 5, 8, 9], 150, [9, 2]),
+      ...pace(3.4, 5, 0.8),
+    },
+    {
+      id: 'catch-called',
+      title: 'Called step and catch',
+      task: 'Near, side or far is called as the ball goes up: take that step and catch it.',
+      change: 'The call comes with the toss, so the feet decide.',
+      cue: 'Hear it, step, catch.',
+      ...count([1, 2, 2, 3], 30, 30, [6, 2]),
+      ...pace(3.6, 5, 0.8),
+      ...called('distance', 3),
     },
   ],
 });
@@ -184,6 +222,18 @@ export const shadowPatterns = drill({
     'The ball is seen in the mind before each stroke.',
     'The bat comes back to the middle between two strokes.',
   ],
+  schoolCheckpoints: [
+    {
+      question: 'tired',
+      answer: 'stop before it breaks',
+      text: 'The round ends while the strokes are still whole.',
+    },
+    {
+      question: 'tired',
+      answer: 'work on, from 13 years',
+      text: 'From 13 years on the last strokes are made tired, and still whole.',
+    },
+  ],
   faults: [
     fault(
       'The arm plays while the feet stay where they are.',
@@ -226,7 +276,7 @@ export const shadowPatterns = drill({
     {
       id: 'four-shots',
       title: 'Corner, middle, corner, wide',
-      task: 'Four strokes in a fixed order: backhand corner, middle, forehand corner, wide forehand.',
+      task: 'Four strokes in a fixed order: backhand corner, middle, backhand corner again, wide forehand.',
       change: 'Four places have to be kept in mind.',
       cue: 'Small step, small step, big step.',
       ...count([1, 2, 2, 3], 40, 40, [16, 2, 'ours', 'practice']),
@@ -244,7 +294,7 @@ export const shadowPatterns = drill({
     {
       id: 'serve-and-two',
       title: 'Serve and two attacks',
-      task: 'Shadow a serve, then the attack of the return, then the next attack.',
+      task: 'Shadow a short backspin serve; step round and loop the return with the forehand from the backhand corner; loop the next one from the wide forehand; back to ready.',
       change: 'A serve begins the pattern, as in a match.',
       cue: 'Serve, look up, be on your feet.',
       ...reps([4, 6, 8, 10], 2, 1, 30, [10, 2]),

@@ -1,4 +1,5 @@
 import type { Drill } from '../../types';
+import { mostPasses } from './gates';
 import { longestAlternatingRally, mostLaps, quietestTen, twoSquareSingles } from './matches';
 import { ringTarget, squareTarget } from './targets';
 
@@ -7,6 +8,7 @@ export const games: readonly Drill[] = [
   squareTarget,
   twoSquareSingles,
   longestAlternatingRally,
+  mostPasses,
   mostLaps,
   quietestTen,
 ];

@@ -1,4 +1,5 @@
 import {
+  beside,
   both,
   care,
   count,
@@ -7,18 +8,19 @@ import {
   fault,
   feed,
   graded,
+  inParts,
   laps,
   pace,
   pair,
   row,
   space,
   station,
-  tennis,
   zones,
 } from '../../make';
 
 /** Judged by ear, with eyes shut. */
 const quiet = zones(['Silent', 2], ['A buzz', 1], ['Bounced', 0]);
+const toldBy = beside('Told by', 'ear', 'feel', 'eye');
 
 export const twoSquareSingles = drill({
   id: 'two-square-singles',
@@ -97,15 +99,16 @@ export const longestAlternatingRally = drill({
   sports: both,
   ages: [7, 16],
   trains: ['rhythm', 'contact', 'recovery'],
-  purpose: 'Two players, one ball, one wall: you hit, I hit, and together we beat our own record.',
-  setUp: 'Two players share four metres of wall. After a hit, get out of the way to your own side.',
+  purpose:
+    'One ball, one wall: alone from side to side, or in pairs, you hit and I hit, and we beat our own record.',
+  setUp: 'Alone, or two players on four metres of wall: after a hit, get out of the way to your own side.',
   feed: feed('self', 'live'),
   hold: 'any',
   stance: 'side-on',
   bounceRule: 'first bounce counts',
   space: space(6, 4, 3, 'wall'),
   kit: [pair('ball', ['foam ball']), each('racket', ['open hand', 'table tennis bat'])],
-  players: [2, 2],
+  players: [1, 2],
   shared: true,
   cards: ['ready-position'],
   fit: ['contactM'],
@@ -130,10 +133,19 @@ export const longestAlternatingRally = drill({
   home: 'Alternate with someone at a wall you may use: our best plus one.',
   steps: [
     {
+      id: 'alone',
+      title: 'Alone, side to side',
+      task: 'Open hands and a soft ball: right side, left side, in turn, one bounce between.',
+      change: 'The first step: alone, hands and a soft ball.',
+      cue: 'Send it across and go after it.',
+      ...row([2, 5, 10, 12], 120, [12, 1]),
+      ...pace(1.9, 6, 0.84),
+    },
+    {
       id: 'with-the-hand',
-      title: 'With the hand',
+      title: 'In pairs, with the hand',
       task: 'Open hands and a soft ball, one bounce, you and I in turn.',
-      change: 'The first step: hands and a soft ball.',
+      change: 'A partner takes every other ball.',
       cue: 'High and friendly.',
       ...row([2, 5, 10, 12], 150, [12, 1]),
       ...pace(2, 6, 0.84),
@@ -203,10 +215,11 @@ export const mostLaps = drill({
     {
       id: 'free-hands',
       title: 'Free hands',
-      task: 'Laps of four markers in thirty seconds.',
+      task: 'Laps of four markers in thirty seconds; every marker is a quarter of a lap.',
       change: 'The first step: only running.',
       cue: 'Sink, turn, push.',
       ...laps([1, 2, 2, 2], 30, 40, [4, 1]),
+      ...inParts(4, 'marker'),
       ...pace(7, 3, 0.96),
     },
     {
@@ -217,6 +230,7 @@ export const mostLaps = drill({
       cue: 'Quick feet, quiet racket.',
       moves: [],
       ...laps([1, 2, 2, 2], 30, 40, [3, 2]),
+      ...inParts(4, 'marker'),
       ...pace(9, 4, 0.88),
     },
     {
@@ -227,6 +241,7 @@ export const mostLaps = drill({
       cue: 'Bounce ahead and run to it.',
       moves: [],
       ...laps([1, 2, 2, 2], 40, 40, [3, 2]),
+      ...inParts(4, 'marker'),
       ...pace(12, 5, 0.82),
     },
   ],
@@ -236,7 +251,7 @@ export const quietestTen = drill({
   id: 'quietest-ten',
   title: 'Quietest ten catches',
   family: 'games',
-  sports: tennis,
+  sports: both,
   ages: [7, 16],
   trains: ['soft hands', 'tracking'],
   purpose: 'The quiet end of a loud session: ten soft catches, and everybody listens.',
@@ -274,6 +289,7 @@ export const quietestTen = drill({
       change: 'The first step: the lowest toss.',
       cue: 'Sink with it and listen.',
       ...graded([5, 8, 10, 10], quiet, [15, 2]),
+      ...toldBy,
       ...pace(4, 2, 0.65),
     },
     {
@@ -283,6 +299,7 @@ export const quietestTen = drill({
       change: 'The toss is higher, and the ball arrives faster.',
       cue: 'Meet it high, land it low.',
       ...graded([5, 8, 10, 10], quiet, [14, 2]),
+      ...toldBy,
       ...pace(4.5, 2, 0.58),
     },
     {
@@ -292,6 +309,7 @@ export const quietestTen = drill({
       change: 'The side is the harder one of your two.',
       cue: 'Give it all the time it wants.',
       ...graded([5, 8, 10, 10], quiet, [13, 2]),
+      ...toldBy,
       ...pace(4.8, 2, 0.5),
     },
   ],

@@ -1,7 +1,7 @@
 import { both, care, drill, each, fault, feed, pace, shots, space, station, zones } from '../../make';
 
 const rings = zones(['Inner ring', 10], ['Middle ring', 5], ['Outer ring', 1], ['Out', 0]);
-const squareZones = zones(['Square', 10], ['Middle zone', 5], ['Outside', 0]);
+const squareZones = zones(['Square', 10], ['Zone round it', 5], ['Outside', 0]);
 
 export const ringTarget = drill({
   id: 'ring-target',
@@ -13,7 +13,7 @@ export const ringTarget = drill({
   purpose:
     'Ends the session with a score to beat: aim, touch and nerve in ten shots, and the adding up is done for you.',
   setUp:
-    'Chalk three rings inside one another on the floor, 0.4, 0.8 and 1.2 m across the radius. Mark the throwing line two to three metres away, nearer for the small ones.',
+    'Chalk three rings inside one another on the floor, with a radius of 0.4, 0.8 and 1.2 m. The throwing line is at the target distance of the child.',
   feed: feed('self'),
   hold: 'any',
   stance: 'any',
@@ -67,8 +67,8 @@ export const ringTarget = drill({
     {
       id: 'long-lob',
       title: 'Long lob',
-      task: 'The same from four metres.',
-      change: 'The line is a metre and more further away.',
+      task: 'The same from two big steps further back.',
+      change: 'The line is further away.',
       cue: 'Give it a high arch and hold your finish.',
       ...shots([6, 10, 10, 10], 5, 25, rings, [30, 2, 'ours', 'practice']),
       ...pace(6, 0, 0.5),
@@ -77,11 +77,21 @@ export const ringTarget = drill({
     {
       id: 'other-side',
       title: 'From the other side',
-      task: 'Ten lobs from three metres with the backhand side.',
+      task: 'Ten lobs from your line with the backhand side.',
       change: 'The other face of the racket has to aim.',
       cue: 'Lead with your knuckles and hold the finish.',
       ...shots([6, 10, 10, 10], 5, 25, rings, [28, 2, 'ours', 'practice']),
       ...pace(6, 0, 0.48),
+      target: true,
+    },
+    {
+      id: 'fed-forehand',
+      title: 'Bullseye from a fed ball',
+      task: 'A helper feeds softly, and the forehand lifts each ball into the rings.',
+      change: 'The ball comes from a helper, so it has to be met before it can be aimed.',
+      cue: 'Meet it, lift it, point at the middle.',
+      ...shots([6, 10, 10, 10], 5, 25, rings, [26, 2]),
+      ...pace(7, 0, 0.46),
       target: true,
     },
   ],
@@ -95,9 +105,9 @@ export const squareTarget = drill({
   ages: [5, 16],
   trains: ['aim', 'rhythm'],
   purpose:
-    'A target game with few balls and quick sums: ten in the square, five for the middle zone, and beat your own.',
+    'A target game with few balls and quick sums: ten in the square, five in the zone round it, and beat your own.',
   setUp:
-    'Chalk a square of a metre and a half with a zone the coach defines inside it. Three balls a go, then collect.',
+    'Chalk a square of a metre, and a zone round it as wide as the coach wants, half a metre to begin with. Three balls a go, then collect.',
   feed: feed('self'),
   hold: 'any',
   stance: 'side-on',

@@ -261,6 +261,15 @@ export const wallThrowAndCatch = drill({
       ...pace(2.2, 4, 0.84),
     },
     {
+      id: 'two-hands-after-a-bounce',
+      title: 'Two hands after a bounce',
+      task: 'Throw at the wall, let it bounce once, and catch with two hands.',
+      change: 'The ball bounces first, which gives the feet time.',
+      cue: 'Bend, wait, two soft hands.',
+      ...row([3, 6, 10, 10], 90, [10, 1]),
+      ...pace(2.6, 4, 0.85),
+    },
+    {
       id: 'right-to-left',
       title: 'Throw right, catch left',
       task: 'Throw with the right hand and catch with the left, then back, ten in a row.',

@@ -1,4 +1,4 @@
-import { both, care, clapPace, drill, each, fault, feed, pace, row, space } from '../../make';
+import { both, care, clapPace, claps, drill, each, fault, feed, pace, row, space } from '../../make';
 
 export const clapAndCatch = drill({
   id: 'clap-and-catch',
@@ -50,19 +50,37 @@ export const clapAndCatch = drill({
       ...clapPace(1, 4, 0.88),
     },
     {
+      id: 'two-claps',
+      title: 'Two claps',
+      task: 'Toss a little higher, clap twice and catch with both hands.',
+      change: 'A second clap, so the toss has to leave more time.',
+      cue: 'Toss, clap, clap, and open.',
+      ...row([4, 7, 10, 10], 90, [10, 2]),
+      ...clapPace(2, 4, 0.85),
+    },
+    {
       id: 'three-claps',
       title: 'Three claps',
       task: 'Toss higher, clap three times and catch with both hands.',
-      change: 'Two more claps, so the toss has to rise by about a metre.',
+      change: 'A third clap: the toss rises well above the head.',
       cue: 'Toss it tall and straight, then clap.',
       ...row([3, 6, 8, 8], 120, [8, 2]),
       ...clapPace(3, 5, 0.82),
     },
     {
+      id: 'four-claps',
+      title: 'Four claps',
+      task: 'Four claps, and catch with both hands.',
+      change: 'One more clap asks for a straighter toss.',
+      cue: 'Straight up, four quick claps, palms up.',
+      ...row([2, 5, 7, 7], 120, [7, 2]),
+      ...clapPace(4, 5, 0.78),
+    },
+    {
       id: 'five-claps',
       title: 'Five claps',
       task: 'Toss high enough for five claps and catch with both hands.',
-      change: 'Five claps: the toss is as high as a basket, and the hands must be quick.',
+      change: 'A fifth clap: the toss is as high as a basket, and the hands must be quick.',
       cue: 'Clap close to your chest, where the catch will be.',
       ...row([2, 4, 6, 6], 120, [6, 2]),
       ...clapPace(5, 6, 0.75),
@@ -70,7 +88,7 @@ export const clapAndCatch = drill({
     {
       id: 'one-hand-catch',
       title: 'Five claps, one hand',
-      task: 'Five claps, and catch with the racket hand alone; next time with the other.',
+      task: 'Five claps, and catch with the racket hand alone.',
       change: 'One hand catches, so the toss has to be exact.',
       cue: 'Let the hand sink with the ball as you catch it.',
       ...row([2, 3, 5, 6], 150, [6, 2]),
@@ -88,11 +106,22 @@ export const clapAndCatch = drill({
     {
       id: 'one-leg',
       title: 'On one leg',
-      task: 'Three claps on one leg, catch, and hold still for five seconds; then on the other leg.',
+      task: 'Five claps on one leg, catch, and hold still for five seconds.',
       change: 'One leg carries you, and the catch ends in stillness.',
       cue: 'Catch it, freeze, and breathe.',
       ...row([1, 2, 3, 4], 150, [4, 2]),
       ...pace(8, 6, 0.65),
+      ...claps(5),
+    },
+    {
+      id: 'other-leg',
+      title: 'On the other leg',
+      task: 'The same on the other leg.',
+      change: 'The leg that is usually in the air has to carry.',
+      cue: 'Soft knee, still head, quiet catch.',
+      ...row([1, 2, 3, 4], 150, [4, 2]),
+      ...pace(8, 6, 0.6),
+      ...claps(5),
     },
   ],
 });

@@ -108,7 +108,7 @@ export const colourCall = drill({
   trains: ['decisions', 'first step', 'recovery'],
   purpose: 'Joins ear, eye and limb: the call says what answers the ball, and then it is back to the mark.',
   setUp:
-    'A colour on each hand and each foot, by sticker or band. A home mark on the floor, the helper two metres in front with soft balls.',
+    'A colour for each side: red on one hand and the foot below it, blue on the other two. A home mark on the floor, the helper two metres in front with soft balls.',
   feed: feed('hand', 'random'),
   hold: 'no racket',
   stance: 'ready position',
@@ -136,12 +136,12 @@ export const colourCall = drill({
   spices: ['faster', 'further', 'other hand'],
   easings: ['slower', 'bigger ball', 'fewer'],
   ask: ['Which colour was the slowest?'],
-  home: 'Let someone call left hand, right foot, left foot: ten right answers with a balloon.',
+  home: 'Let someone call red hand, blue foot, red foot: ten right answers with a balloon.',
   steps: [
     {
       id: 'hands-only',
       title: 'Two hands, two colours',
-      task: 'The helper calls one of two colours and tosses a ball; that hand pats it back.',
+      task: 'The helper calls “red hand” or “blue hand” and tosses a ball; that hand pats it back.',
       change: 'The first step: hands only.',
       cue: 'Hear it, say it, pat it.',
       ...graded([6, 8, 10, 10], answers, [9, 1]),
@@ -151,7 +151,7 @@ export const colourCall = drill({
     {
       id: 'hands-and-feet',
       title: 'Hands and feet',
-      task: 'All four colours are called: hit or kick with the limb that was named.',
+      task: '“Red hand”, “blue foot”: pat or kick with the hand or the foot of the colour that is called.',
       change: 'The feet join in.',
       cue: 'Colour, limb, home.',
       ...graded([6, 8, 10, 10], answers, [9, 2]),
@@ -161,7 +161,7 @@ export const colourCall = drill({
     {
       id: 'let-it-through',
       title: 'Or let it through',
-      task: 'One colour means: let it pass.',
+      task: 'The same, and on “let it through” the ball goes by.',
       change: 'One call asks for nothing at all, which is the hardest answer.',
       cue: 'Listen to the end.',
       ...graded([6, 8, 10, 10], answers, [9, 2]),

@@ -1,4 +1,18 @@
-import { both, care, count, drill, fault, feed, growing, pace, pair, reps, space, station } from '../../make';
+import {
+  both,
+  boxesOf,
+  care,
+  count,
+  drill,
+  fault,
+  feed,
+  growing,
+  pace,
+  pair,
+  reps,
+  space,
+  station,
+} from '../../make';
 
 export const lineHops = drill({
   id: 'line-hops',
@@ -64,13 +78,13 @@ export const lineHops = drill({
     {
       id: 'star-jumps',
       title: 'Star jumps',
-      task: 'Jump feet apart with arms up, then feet together with arms down.',
+      task: 'Jump feet apart with arms up, then feet together with arms down, until the time is up.',
       change: 'Arms and legs now open and close together.',
       cue: 'Open like a star, close like a pencil.',
       // Out and in: two landings each.
       load: { contacts: 2 },
-      ...reps([8, 12, 16, 20], 1, 1, 20, [20, 1]),
-      ...pace(1, 1, 0.97),
+      ...boxesOf([20, 30, 45, 60], [36, 1, 'ours', 'practice']),
+      ...pace(1.2, 1, 0.97),
     },
     {
       id: 'against-the-clock',
@@ -107,7 +121,7 @@ export const growingHops = drill({
   checkpoints: [
     'The number is said aloud with every hop.',
     'Both feet leave and land together.',
-    'The knees bend before the last hop of a line, ready to move on.',
+    'The knees bend before the last hop on a line, ready to move on.',
   ],
   faults: [
     fault(
@@ -116,7 +130,7 @@ export const growingHops = drill({
     ),
     fault(
       'The hops grow tired and heavy.',
-      'Stop after this line, walk a length, and take a smaller number.',
+      'Stop after this round, walk a length, and take a smaller number.',
       'back',
     ),
   ],
@@ -134,25 +148,25 @@ export const growingHops = drill({
       task: 'Hop once over the first line and once over the second, then twice over each, then three times, and so on.',
       change: 'The first step: two lines and a count that grows by one.',
       cue: 'Count loud and land soft.',
-      ...growing([3, 4, 6, 6], 2, 15, [21, 1, 'practice', 'practice']),
+      ...growing([3, 4, 6, 6], 2, 5, [42, 1, 'practice', 'practice']),
       ...pace(0.7, 1, 0.96),
     },
     {
       id: 'three-lines',
       title: 'Over three lines',
-      task: 'The same over three lines.',
+      task: 'One hop over each of the three lines, then two over each, and so on.',
       change: 'A third line makes half as many hops again.',
-      cue: 'Breathe on every line.',
-      ...growing([3, 4, 5, 6], 3, 15, [21, 1, 'practice', 'practice']),
+      cue: 'Breathe after every round.',
+      ...growing([3, 4, 5, 6], 3, 5, [63, 1, 'practice', 'practice']),
       ...pace(0.7, 1, 0.95),
     },
     {
       id: 'one-foot',
       title: 'On one foot',
-      task: 'Over two lines on one foot; change the foot at every line.',
+      task: 'Over two lines on one foot, round by round; change the foot at every line.',
       change: 'One foot carries the landing, so the count is small.',
       cue: 'Stick every landing before the next hop.',
-      ...growing([2, 2, 3, 4], 2, 20, [10, 2]),
+      ...growing([2, 2, 3, 4], 2, 8, [20, 2]),
       ...pace(0.9, 2, 0.9),
     },
   ],

@@ -87,6 +87,15 @@ export const wristAndForearm = drill({
       ...pace(20, 3, 0.9),
     },
     {
+      id: 'band-moving',
+      title: 'Band, low to high',
+      task: 'Stand on one end of the band, hold the other, and lift it low to high with the forearm, slowly down again.',
+      change: 'The pull is moved through instead of held.',
+      cue: 'Up in one breath, down in two.',
+      ...reps([4, 6, 8, 10], 2, 2, 10, [10, 2]),
+      ...pace(3, 2, 0.93),
+    },
+    {
       id: 'band-off-a-fence',
       title: 'Band off a fence, one hand',
       task: 'Tie the band to a fence at belt height, hold the other end in one hand, and turn the wrist outward against it.',

@@ -1,5 +1,6 @@
 import type { Drill } from '../../types';
+import { shadowServe } from './shadow-serve';
 import { spinOnTheFloor } from './spin';
 import { throwingServe, tossToHeight } from './toss-and-throw';
 
-export const serveBase: readonly Drill[] = [tossToHeight, throwingServe, spinOnTheFloor];
+export const serveBase: readonly Drill[] = [tossToHeight, throwingServe, shadowServe, spinOnTheFloor];

@@ -19,7 +19,7 @@ export const tossToHeight = drill({
   title: 'Toss to a height',
   family: 'serve base',
   sports: tennis,
-  ages: [6, 16],
+  ages: [4, 16],
   trains: ['toss', 'rhythm'],
   purpose: 'Makes the serve toss calm and repeatable: the same height, the same place, every time.',
   setUp:

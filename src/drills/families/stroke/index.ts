@@ -1,4 +1,5 @@
 import type { Drill } from '../../types';
+import { machineBall, manyBall } from './many-ball';
 import { shadowBackhand, shadowForehand } from './shadow';
 import {
   tableTennisBackhand,
@@ -19,4 +20,6 @@ export const stroke: readonly Drill[] = [
   receiveAndSend,
   fastHand,
   fedStrokes,
+  manyBall,
+  machineBall,
 ];

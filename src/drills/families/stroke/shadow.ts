@@ -37,6 +37,11 @@ export const shadowForehand = drill({
       answer: 'looped',
       text: 'The racket goes back high and drops under the ball in a loop.',
     },
+    {
+      question: 'takeBack',
+      answer: 'in a C',
+      text: 'The racket head goes up, back and down and writes a C beside the body.',
+    },
   ],
   faults: [
     fault(
@@ -130,6 +135,11 @@ export const shadowBackhand = drill({
       question: 'takeBack',
       answer: 'looped',
       text: 'The racket goes back high, then drops under the ball in a loop.',
+    },
+    {
+      question: 'takeBack',
+      answer: 'in a C',
+      text: 'The racket head goes up, back and down and writes a C behind the ball.',
     },
   ],
   faults: [

@@ -1,4 +1,5 @@
 import {
+  beside,
   care,
   count,
   course,
@@ -16,7 +17,7 @@ import {
   zones,
 } from '../../make';
 
-const squareZones = zones(['Square', 10], ['Middle zone', 5], ['Outside', 0]);
+const squareZones = zones(['Square', 10], ['Zone round it', 5], ['Outside', 0]);
 
 export const offTheMarkerHit = drill({
   id: 'off-the-marker-hit',
@@ -27,7 +28,7 @@ export const offTheMarkerHit = drill({
   trains: ['contact', 'racket path', 'aim'],
   purpose: 'The ball waits on a raised marker, so that all the attention can go to the swing and the target.',
   setUp:
-    'A raised marker at belt height, three balls, and a square of two metres to hit into, six metres away.',
+    'A raised marker, low for the small ones and at the belt for the older, three balls, and a square of two metres with a zone of a metre round it: three metres away, six from ten years on.',
   feed: feed('none'),
   hold: 'forehand',
   stance: 'side-on',
@@ -41,7 +42,7 @@ export const offTheMarkerHit = drill({
   ],
   players: [1, 1],
   cards: ['finding-the-grip', 'spacing-gauge'],
-  fit: ['racketIn', 'beltM', 'contactM', 'targetM'],
+  fit: ['racketIn', 'beltM', 'contactM'],
   load: { strongSide: 1 },
   times: [35, 15],
   checkpoints: [
@@ -53,7 +54,7 @@ export const offTheMarkerHit = drill({
     fault('The racket hits the marker.', 'Look at the back of the ball until it is gone.'),
     fault(
       'The player leans in and the elbow bends.',
-      'Step back until the free arm only just reaches the ball.',
+      'Step back until the ball lies a hand beyond the free arm.',
       'back',
     ),
   ],
@@ -86,8 +87,8 @@ export const offTheMarkerHit = drill({
     {
       id: 'further-away',
       title: 'From further away',
-      task: 'The square is nine metres away.',
-      change: 'Three metres further.',
+      task: 'The square is half as far away again.',
+      change: 'The way is longer, so the swing has to be.',
       cue: 'Longer swing, same calm.',
       target: true,
       ...shots([3, 6, 9, 9], 3, 20, squareZones, [45, 2]),
@@ -242,7 +243,7 @@ export const fastHand = drill({
     {
       id: 'six-from-the-drop',
       title: 'Six from the drop',
-      task: 'Drop six balls one after the other and hit each as fast as the hand can; seconds for all six.',
+      task: 'Drop six balls one after the other and hit each after its bounce as fast as the hand can: the seconds for all six count.',
       change: 'Speed now, with a ball, six times and then rest.',
       cue: 'Loose, quick, loose.',
       ...course([1, 2, 2, 3], 1, 60, [9, 2, 'ours', 'practice']),
@@ -251,13 +252,12 @@ export const fastHand = drill({
     },
     {
       id: 'chest-high-toss',
-      title: 'From a chest-high toss',
-      task: 'Toss six or seven balls up chest high and hit them all before they fall; count the hits.',
-      change: 'All balls are in the air, and the hand has to keep up.',
-      cue: 'Quick hands, still feet.',
-      load: { strongSide: 1, forearm: 6 },
-      ...reps([1, 1, 2, 2], 2, 1, 60, [2, 2, 'ours', 'practice']),
-      ...pace(8, 10, 0.6),
+      title: 'Dropped from the chest',
+      task: 'Drop six or seven balls one after the other from the chest and hit each before it lands; every hit counts.',
+      change: 'The ball is met in the air, so the hand has to keep up.',
+      cue: 'Quick hand, still feet.',
+      ...reps([3, 4, 6, 7], 2, 1, 60, [6, 2, 'ours', 'practice']),
+      ...pace(1.8, 1, 0.8),
     },
     {
       id: 'heavy-balls',
@@ -335,6 +335,7 @@ export const fedStrokes = drill({
       task: 'The same ball every six seconds, from one start place.',
       change: 'The interval sets the tempo.',
       cue: 'Hit, home, ready.',
+      ...beside('Ready before the bounce', 'yes', 'no'),
       ...shots([6, 10, 15, 20], 20, 40, zones(['Good stroke, in', 2], ['In', 1], ['Out or net', 0]), [28, 2]),
       ...pace(6, 0, 0.7),
     },
@@ -344,6 +345,7 @@ export const fedStrokes = drill({
       task: 'Start left, middle, right in turn.',
       change: 'Every stroke begins somewhere else.',
       cue: 'Small steps to your space.',
+      ...beside('Ready before the bounce', 'yes', 'no'),
       ...shots([6, 9, 12, 18], 20, 40, zones(['Good stroke, in', 2], ['In', 1], ['Out or net', 0]), [24, 2]),
       ...pace(7, 0, 0.66),
     },
@@ -353,6 +355,7 @@ export const fedStrokes = drill({
       task: 'Side and depth are mixed, and nobody tells.',
       change: 'The next ball is a surprise.',
       cue: 'Read it, turn, keep your space.',
+      ...beside('Ready before the bounce', 'yes', 'no'),
       ...shots([6, 10, 15, 20], 20, 40, zones(['Good stroke, in', 2], ['In', 1], ['Out or net', 0]), [25, 2]),
       ...pace(6.5, 0, 0.62),
     },

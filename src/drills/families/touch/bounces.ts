@@ -111,6 +111,15 @@ export const palmUpBounce = drill({
       ...bouncePace(44, 3, 0.95),
     },
     {
+      id: 'other-hand-100',
+      title: 'A hundred with the other hand',
+      task: 'The other hand alone, a hundred in a row.',
+      change: 'Twice as long for the hand that usually rests.',
+      cue: 'Count in tens with a soft grip.',
+      ...row([15, 30, 70, 100], 180, [100, 2, 'practice']),
+      ...bouncePace(44, 3, 0.98),
+    },
+    {
       id: 'walking-50',
       title: 'Fifty on the move',
       task: 'Bounce while walking round the markers, fifty in a row, racket in the stronger hand.',
@@ -210,7 +219,8 @@ export const turnOverBounce = drill({
       id: 'same-height',
       title: 'All the same height',
       task: 'Turn on every bounce for twenty seconds and let every bounce rise to the chest, no higher and no lower.',
-      change: 'Evenness is measured now: the spread of the heights, from the time between two touches.',
+      change:
+        'Evenness is measured now, from the time between two taps; the share of the finger that taps, 25 ms, is taken out.',
       cue: 'Same beat, same height.',
       ...steadiness([1, 2, 2, 2], 20, 15, [6, 2]),
       ...bouncePace(52, 3, 0.9),

@@ -7,6 +7,7 @@ import {
   each,
   fault,
   feed,
+  inParts,
   laps,
   pace,
   pair,
@@ -73,6 +74,7 @@ export const carry = drill({
       change: 'The feet walk.',
       cue: 'Walk like a waiter.',
       ...laps([1, 1, 1, 1], 60, 0, [5, 1, 'ours', 'practice']),
+      ...inParts(2, 'half'),
       ...pace(11, 4, 0.93),
     },
     {
@@ -83,6 +85,7 @@ export const carry = drill({
       cue: 'Feel for the floor with your toes.',
       moves: ['backwards'],
       ...laps([1, 1, 1, 1], 45, 0, [3, 1]),
+      ...inParts(2, 'half'),
       ...pace(13, 4, 0.9),
     },
     {
@@ -129,7 +132,7 @@ export const rimRoll = drill({
   title: 'Rim roll',
   family: 'touch',
   sports: both,
-  ages: [5, 14],
+  ages: [4, 14],
   trains: ['racket face', 'soft hands'],
   purpose: 'Teaches tiny hand movements: the ball goes round the edge because the hand thinks ahead of it.',
   setUp: 'Everyone stands still with the ball on the strings, elbow bent, room for one step all round.',

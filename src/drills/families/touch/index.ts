@@ -2,6 +2,7 @@ import type { Drill } from '../../types';
 import { palmUpBounce, turnOverBounce } from './bounces';
 import { carry, gateRoll, groundSteer, rimRoll } from './first-touch';
 import { frameBounce, groundDribble, knuckleUpBounce, trickBounces } from './more-bounces';
+import { touchRoutine } from './routines';
 import { bumpWithABounce, flipToATarget, softCatch } from './soft-and-high';
 
 export const touch: readonly Drill[] = [
@@ -18,4 +19,5 @@ export const touch: readonly Drill[] = [
   trickBounces,
   softCatch,
   flipToATarget,
+  touchRoutine,
 ];

@@ -157,7 +157,7 @@ export const frameBounce = drill({
   title: 'Frame bounce',
   family: 'touch',
   sports: both,
-  ages: [8, 16],
+  ages: [5, 16],
   trains: ['racket face', 'tracking', 'rhythm'],
   purpose:
     'Makes the strings feel enormous afterwards: on the edge only a straight tap keeps the ball alive.',

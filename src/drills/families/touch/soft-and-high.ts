@@ -1,4 +1,5 @@
 import {
+  beside,
   both,
   care,
   drill,
@@ -12,12 +13,12 @@ import {
   shots,
   space,
   station,
-  tennis,
   zones,
 } from '../../make';
 
 /** Judged by ear, feel and eye: offer all three to every child. */
 const quiet = zones(['Silent', 2], ['A buzz', 1], ['Bounced', 0]);
+const toldBy = beside('Told by', 'ear', 'feel', 'eye');
 const square = zones(['In the square', 1], ['Outside', 0]);
 
 export const bumpWithABounce = drill({
@@ -104,6 +105,24 @@ export const bumpWithABounce = drill({
       ...row([2, 5, 10, 14], 120, [14, 2]),
       ...pace(1.7, 4, 0.82),
     },
+    {
+      id: 'backhand-grip',
+      title: 'Backhand grip, standing',
+      task: 'Hold the racket as for a backhand and bump with that side, a bounce between.',
+      change: 'The hand sits on the handle as for a backhand.',
+      cue: 'Thumb along, face flat, lift.',
+      ...row([2, 4, 8, 12], 110, [12, 2]),
+      ...pace(1.6, 4, 0.8),
+    },
+    {
+      id: 'backhand-grip-weaving',
+      title: 'Backhand grip, weaving',
+      task: 'The same round four markers and home.',
+      change: 'The feet weave while the backhand side lifts.',
+      cue: 'High bump, quick feet, same side.',
+      ...row([2, 4, 8, 12], 120, [12, 2]),
+      ...pace(1.8, 4, 0.8),
+    },
   ],
 });
 
@@ -111,7 +130,7 @@ export const softCatch = drill({
   id: 'soft-catch',
   title: 'Soft catch',
   family: 'touch',
-  sports: tennis,
+  sports: both,
   ages: [7, 16],
   trains: ['soft hands', 'racket face', 'tracking'],
   purpose:
@@ -159,12 +178,23 @@ export const softCatch = drill({
       ...pace(4, 1, 0.95),
     },
     {
+      id: 'egg-toss',
+      title: 'Egg toss with a partner',
+      task: 'A partner or helper two steps away tosses softly; catch it on the strings as if it were an egg, hand it back.',
+      change: 'A ball comes from a partner, low and slow.',
+      cue: 'Take it like an egg.',
+      ...row([3, 5, 8, 10], 100, [10, 1]),
+      ...toldBy,
+      ...pace(4, 3, 0.82),
+    },
+    {
       id: 'head-high',
       title: 'Head high',
       task: 'Toss head high and catch the ball on the strings.',
-      change: 'A ball comes down, from a little way up.',
+      change: 'You toss it yourself, and it comes down from higher up.',
       cue: 'Ride down with it.',
       ...graded([4, 6, 8, 10], quiet, [14, 2]),
+      ...toldBy,
       ...pace(4, 3, 0.65),
     },
     {
@@ -174,6 +204,7 @@ export const softCatch = drill({
       change: 'The ball falls further and arrives faster.',
       cue: 'Meet it high, then sink.',
       ...graded([4, 6, 8, 10], quiet, [14, 2, 'ours', 'practice']),
+      ...toldBy,
       ...pace(4.5, 3, 0.6),
     },
     {
@@ -183,6 +214,7 @@ export const softCatch = drill({
       change: 'The other face of the racket catches.',
       cue: 'Turn the knuckles up under it.',
       ...graded([4, 6, 8, 10], quiet, [13, 2]),
+      ...toldBy,
       ...pace(4.5, 3, 0.55),
     },
     {
@@ -192,15 +224,17 @@ export const softCatch = drill({
       change: 'The face changes with every catch.',
       cue: 'Choose the face before you toss.',
       ...graded([4, 6, 8, 10], quiet, [13, 2]),
+      ...toldBy,
       ...pace(4.8, 3, 0.58),
     },
     {
       id: 'from-great-heights',
-      title: 'From 1.8, 2.4 and 3 m',
-      task: 'Toss to 1.8 m, then 2.4 m, then 3 m above the floor’s reach, as the ceiling permits, and catch.',
+      title: 'From 1.8, 2.4 and 3 m above',
+      task: 'Toss 1.8 m above the racket, then 2.4 m, then 3 m, as the ceiling permits, and catch.',
       change: 'The height grows, and the stopping way stays the same.',
       cue: 'Start down early and stay with it.',
       ...graded([3, 4, 6, 9], quiet, [11, 2, 'ours', 'practice']),
+      ...toldBy,
       ...pace(5.5, 4, 0.5),
     },
   ],
@@ -216,7 +250,7 @@ export const flipToATarget = drill({
   purpose:
     'Connects the way the racket travels with where the ball lands, on a small scale where everyone can succeed.',
   setUp:
-    'Chalk a square of a metre, two to three metres away by age. The player flips the ball up and into it.',
+    'Chalk a square of a metre at the target distance of the child. The player flips the ball up and into it.',
   feed: feed('self'),
   hold: 'forehand',
   stance: 'side-on',
@@ -249,8 +283,8 @@ export const flipToATarget = drill({
   steps: [
     {
       id: 'from-two-metres',
-      title: 'From two metres',
-      task: 'Lob the ball into the square from two metres; one point if it lands in.',
+      title: 'From your line',
+      task: 'Lob the ball into the square from your line; one point if it lands in.',
       change: 'The first step: close, and the ball rests on the racket first.',
       cue: 'Low to high, point at the square.',
       target: true,
@@ -269,9 +303,9 @@ export const flipToATarget = drill({
     },
     {
       id: 'from-three-metres',
-      title: 'From three metres',
-      task: 'The same from three metres.',
-      change: 'A metre further away.',
+      title: 'A big step further back',
+      task: 'The same from a big step behind your line.',
+      change: 'The square is further away.',
       cue: 'Higher arch, same calm push.',
       target: true,
       ...shots([5, 10, 10, 10], 5, 15, square, [7, 2, 'ours', 'practice']),
@@ -280,7 +314,7 @@ export const flipToATarget = drill({
     {
       id: 'backhand-side',
       title: 'Backhand side',
-      task: 'From three metres on the backhand side.',
+      task: 'From the same place on the backhand side.',
       change: 'The other side of the racket aims.',
       cue: 'Lead with your knuckles.',
       target: true,

@@ -78,7 +78,7 @@ export const handWallRally = drill({
       cue: 'Wait for the bounce, then push.',
       ...row([2, 5, 10, 12], 110, [12, 2]),
       ...against('one bounce', 1.5, 1.4),
-      ...pace(1.6, 5, 0.8),
+      ...pace(1.45, 5, 0.8),
     },
     {
       id: 'other-hand',
@@ -88,7 +88,7 @@ export const handWallRally = drill({
       cue: 'Turn the other shoulder first.',
       ...row([2, 4, 8, 10], 110, [10, 2]),
       ...against('one bounce', 1.5, 1.4),
-      ...pace(1.6, 5, 0.76),
+      ...pace(1.45, 5, 0.76),
     },
     {
       id: 'hands-in-turn',
@@ -98,7 +98,7 @@ export const handWallRally = drill({
       cue: 'Send it across to the other side.',
       ...row([2, 4, 8, 10], 120, [10, 2]),
       ...against('one bounce', 1.5, 1.4),
-      ...pace(1.8, 5, 0.76),
+      ...pace(1.5, 5, 0.76),
     },
   ],
 });
@@ -110,7 +110,7 @@ export const wallVolleys = drill({
   sports: tennis,
   ages: [8, 16],
   trains: ['contact', 'rhythm', 'racket face'],
-  purpose: 'No bounce and no time: short punches, one hold for both sides, and feet that keep dancing.',
+  purpose: 'No bounce and no time: short punches on both sides, and feet that keep dancing.',
   setUp:
     'Stand two to three metres from the wall with a line at net height on it, three metres of wall for each player.',
   feed: feed('self'),
@@ -124,17 +124,24 @@ export const wallVolleys = drill({
   load: { strongSide: 1, forearm: 0.2 },
   times: [35, 20],
   checkpoints: [
-    'The hold is a hammer hold and stays the same on both sides.',
     'The racket head stays above the wrist.',
     'The swing is as short as a punch.',
     'Contact is in front of the body.',
+  ],
+  schoolCheckpoints: [
+    { question: 'volleyHold', answer: 'the same', text: 'The hold stays the same on both sides.' },
+    {
+      question: 'volleyHold',
+      answer: 'changed between',
+      text: 'The free hand turns the racket to the other hold between two volleys.',
+    },
   ],
   faults: [
     fault(
       'The racket swings back behind the shoulder.',
       'Stand with your back to a fence and volley in front of it.',
     ),
-    fault('The grip changes between the sides.', 'Hold a coin under the thumb and keep it there.', 'back'),
+    fault('The hand squeezes, and the face tilts.', 'Hold a coin under the thumb and keep it there.', 'back'),
   ],
   care: [
     care('The weaker side is much harder: its targets are lower, and that is right.'),
@@ -164,7 +171,12 @@ export const wallVolleys = drill({
       cue: 'Soft hands, short punch.',
       ...row([2, 5, 10, 15], 120, [15, 2]),
       ...against('volley', 2.5, 1.6),
-      ...pace(0.9, 5, 0.86),
+      ...pace(
+        0.9,
+        5,
+        0.86,
+        'slower than the bench: children take the ball softly on the strings before they send it',
+      ),
     },
     {
       id: 'weaker-side',
@@ -174,17 +186,27 @@ export const wallVolleys = drill({
       cue: 'Lead with the knuckles.',
       ...row([2, 3, 6, 10], 120, [10, 2]),
       ...against('volley', 2.5, 1.6),
-      ...pace(0.9, 5, 0.8),
+      ...pace(
+        0.9,
+        5,
+        0.8,
+        'slower than the bench: children take the ball softly on the strings before they send it',
+      ),
     },
     {
       id: 'both-in-turn',
       title: 'Both in turn',
-      task: 'Stronger side, weaker side, in turn, the same hold for both.',
+      task: 'Stronger side, weaker side, in turn, without a bounce.',
       change: 'The sides change with every ball.',
-      cue: 'Turn the shoulders, keep the hold.',
+      cue: 'Turn the shoulders, punch, come home.',
       ...row([2, 4, 8, 12], 130, [12, 2]),
       ...against('volley', 2.5, 1.6),
-      ...pace(1, 5, 0.82),
+      ...pace(
+        1,
+        5,
+        0.82,
+        'slower than the bench: children take the ball softly on the strings before they send it',
+      ),
     },
     {
       id: 'along-the-wall',
@@ -204,7 +226,7 @@ export const wallVolleys = drill({
       load: { strongSide: 1, overheads: 1 },
       ...row([2, 3, 6, 10], 120, [10, 2]),
       ...against('floor first', 3, 1.8),
-      ...pace(2, 5, 0.8),
+      ...pace(1.7, 5, 0.8, 'slower than the bench: children wait for the ball to drop before they smash it'),
     },
   ],
 });

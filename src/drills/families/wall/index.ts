@@ -1,4 +1,5 @@
 import type { Drill } from '../../types';
+import { hittingDownRally, serveAtTheWall } from './down-and-serve';
 import { wallGroundstrokes } from './groundstrokes';
 import { handWallRally, wallVolleys } from './hand-and-volley';
 import { racketWallRally, tableAndWall } from './rally';
@@ -7,6 +8,8 @@ export const wall: readonly Drill[] = [
   handWallRally,
   racketWallRally,
   wallVolleys,
+  hittingDownRally,
   wallGroundstrokes,
+  serveAtTheWall,
   tableAndWall,
 ];

@@ -1,0 +1,76 @@
+import { both, care, count, drill, each, fault, feed, pace, pair, space, station } from '../../make';
+
+export const mostPasses = drill({
+  id: 'most-passes-through-gates',
+  title: 'Most passes through the gates',
+  family: 'games',
+  sports: both,
+  ages: [5, 14],
+  trains: ['aim', 'first step', 'recovery'],
+  purpose:
+    'Two players, one ball, a row of gates: pass through a gate, run on to the next, and beat your own number.',
+  setUp:
+    'A row of four gates, each a metre wide and two metres from the next. The partners stand on the two sides of the row.',
+  feed: feed('hand', 'live'),
+  hold: 'any',
+  stance: 'ready position',
+  space: space(9, 5, 2.4),
+  kit: [
+    station('marker', ['rolled socks', 'shirt', 'stone'], 8),
+    pair('large soft ball', ['ball', 'foam ball']),
+    each('racket', ['open hand']),
+  ],
+  players: [2, 4],
+  shared: true,
+  cards: ['ready-position'],
+  warms: ['legs'],
+  load: { strongSide: 0.8 },
+  times: [45, 20],
+  checkpoints: [
+    'The ball is stopped before it is passed.',
+    'Whoever has passed runs on at once.',
+    'Both look up to see who is where.',
+  ],
+  faults: [
+    fault(
+      'The ball is passed too hard to stop.',
+      'Roll it so that it would stop at your partner’s feet.',
+      'back',
+    ),
+    fault('One of the two waits.', 'Pass and go: the next gate is already yours.'),
+  ],
+  care: [care('All pairs go the same way round, one gate apart.', 'ours')],
+  spices: ['other hand', 'faster', 'smaller ball'],
+  easings: ['bigger ball', 'slower', 'closer'],
+  ask: ['How did you make the pass easy to take?'],
+  home: 'Two shoes are a gate: how many passes with someone at home in a minute?',
+  steps: [
+    {
+      id: 'rolled',
+      title: 'Rolled by hand',
+      task: 'Roll the ball through a gate to the partner, run on to the next gate; every pass through a gate counts.',
+      change: 'The first step: hands roll the ball.',
+      cue: 'Roll it, run, be ready.',
+      ...count([1, 2, 2, 2], 45, 30, [10, 1]),
+      ...pace(3.2, 3, 0.85),
+    },
+    {
+      id: 'with-rackets',
+      title: 'With rackets',
+      task: 'Trap it with the racket and push it through the next gate.',
+      change: 'The racket stops and sends the ball.',
+      cue: 'Trap, look, push.',
+      ...count([1, 2, 2, 2], 45, 30, [9, 2]),
+      ...pace(3.6, 3, 0.8),
+    },
+    {
+      id: 'any-gate',
+      title: 'Any gate but the last one',
+      task: 'Choose the gate: any one but the one just used.',
+      change: 'The way is open, so both have to look.',
+      cue: 'Eyes up, point, pass.',
+      ...count([1, 2, 2, 2], 45, 30, [9, 2]),
+      ...pace(3.8, 3, 0.78),
+    },
+  ],
+});
