@@ -174,7 +174,7 @@ export async function remarkEvents(db: Executor, blockIds: readonly string[]): P
     db,
     eventColumns,
     sql`select * from touch_event
-        where block_id in (${idList(blockIds)}) and kind in ('held', 'broke', 'note', 'undo') order by id`,
+        where block_id in (${idList(blockIds)}) and kind in ('held', 'broke', 'note', 'beside', 'undo') order by id`,
   );
   return rows.map(toEvent);
 }

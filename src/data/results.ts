@@ -71,6 +71,8 @@ export interface JudgedStep {
   readonly stepId: string;
   readonly gate: number;
   readonly lowerIsBetter: boolean;
+  /** True where all its repetitions count, ever. */
+  readonly habit: boolean;
 }
 
 /** What a player has to show on a judged step. */
@@ -83,6 +85,8 @@ export interface Evidence {
   readonly bestBefore: number | null;
   /** On how many recent days the gate was reached. */
   readonly reachedDays: number;
+  /** Its repetitions until that day; 0 where they do not count. */
+  readonly reps: number;
 }
 
 /**
@@ -98,30 +102,41 @@ export async function evidenceOn(
   sinceDay: string,
 ): Promise<Evidence[]> {
   const asked = JSON.stringify(
-    steps.map((s) => [s.key, s.playerId, s.drillId, s.stepId, s.gate, s.lowerIsBetter ? 1 : 0]),
+    steps.map((s) => [
+      s.key,
+      s.playerId,
+      s.drillId,
+      s.stepId,
+      s.gate,
+      s.lowerIsBetter ? 1 : 0,
+      s.habit ? 1 : 0,
+    ]),
   );
   const own = sql`a.player_id = s.player and a.drill_id = s.drill and a.step_id = s.step and a.eased = 0 and a.result is not null and a.day <= ${session.day}`;
   const elsewhere = sql`(a.day < ${session.day} or a.block_id not in (select id from block where session_id = ${session.id}))`;
   const best = (which: SQL) => sql`case s.low
     when 0 then (select result from attempt a where ${own} and ${which} order by result desc limit 1)
     else (select result from attempt a where ${own} and ${which} order by result limit 1) end`;
-  const rows = await jsonRows<[string, string, number | null, number | null, number]>(
+  const rows = await jsonRows<[string, string, number | null, number | null, number, number]>(
     db,
-    sql`k, p, best, before, days`,
+    sql`k, p, best, before, days, reps`,
     sql`with s as materialized (
-          select value ->> 0 as k, value ->> 1 as player, value ->> 2 as drill, value ->> 3 as step, value ->> 4 as gate, value ->> 5 as low
+          select value ->> 0 as k, value ->> 1 as player, value ->> 2 as drill, value ->> 3 as step, value ->> 4 as gate, value ->> 5 as low, value ->> 6 as habit
           from json_each(${asked}))
         select k, s.player as p, ${best(sql`true`)} as best, ${best(elsewhere)} as before,
                (select count(distinct day) from attempt a where ${own} and a.day >= ${sinceDay}
-                and case s.low when 0 then a.result >= s.gate else a.result <= s.gate end) as days
+                and case s.low when 0 then a.result >= s.gate else a.result <= s.gate end) as days,
+               case s.habit when 0 then 0 else (select coalesce(sum(touches), 0) from attempt a
+                where a.player_id = s.player and a.drill_id = s.drill and a.step_id = s.step and a.day <= ${session.day}) end as reps
         from s`,
   );
-  return rows.map(([key, playerId, bestEver, bestBefore, reachedDays]) => ({
+  return rows.map(([key, playerId, bestEver, bestBefore, reachedDays, reps]) => ({
     key,
     playerId,
     best: bestEver,
     bestBefore,
     reachedDays,
+    reps,
   }));
 }
 
@@ -136,30 +151,21 @@ export async function recentWork(
 }
 
 /**
- * Touches and drops of players on every step they have touched, since a day. The steps of each player are found by
- * jumping from one to the next in the index: neither older attempts nor steps never done cost anything. The join is a
- * cross join so that the steps stay on the outside, whatever the planner thinks of the last condition.
+ * Touches and drops of players on every step they have touched, since a day. Read from the index by day: older attempts
+ * cost nothing.
  */
 export async function allRecordsSince(
   db: Executor,
   playerIds: readonly string[],
   sinceDay: string,
 ): Promise<StepRecord[]> {
-  const next = (beyond: SQL) => sql`(select json_array(a.drill_id, a.step_id) from attempt a
-    where a.player_id = p and ${beyond} order by a.drill_id, a.step_id limit 1)`;
   return jsonRows<StepRecord>(
     db,
     sql`p, d, s, touches, drops`,
-    sql`with recursive k(p, step) as (
-          select q.value, (select json_array(a.drill_id, a.step_id) from attempt a
-            where a.player_id = q.value order by a.drill_id, a.step_id limit 1)
-          from json_each(${JSON.stringify(playerIds)}) q
-          union all
-          select p, ${next(sql`(a.drill_id, a.step_id) > (step ->> 0, step ->> 1)`)} from k where step is not null)
-        select p, step ->> 0 as d, step ->> 1 as s, sum(a.touches) as touches, sum(a.drops) as drops
-        from k cross join attempt a on a.player_id = p and a.drill_id = step ->> 0 and a.step_id = step ->> 1
-             and a.day >= ${sinceDay} and ${counted}
-        where step is not null group by p, step`,
+    sql`select player_id as p, drill_id as d, step_id as s, sum(touches) as touches, sum(drops) as drops
+        from attempt a indexed by attempt_by_day
+        where day >= ${sinceDay} and player_id in (${idList(playerIds)}) and ${counted}
+        group by player_id, drill_id, step_id`,
   );
 }
 

@@ -324,7 +324,8 @@ export const attempt = sqliteTable(
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId, t.number] }),
-    index('attempt_by_day').on(t.day, t.playerId, t.touches),
+    // What was done lately is read whole from here: every value of those questions is in it.
+    index('attempt_by_day').on(t.day, t.playerId, t.drillId, t.stepId, t.touches, t.drops, t.result),
     index('attempt_by_result').on(t.playerId, t.drillId, t.stepId, t.eased, t.result, t.day),
     index('attempt_by_player').on(t.playerId, t.drillId, t.stepId, t.day, t.result, t.touches, t.drops),
   ],

@@ -1,6 +1,7 @@
 import type { Step, Zone } from '@/drills/types';
 import type { EventKind } from '@/core/counting/event';
-import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
+import { partInText } from '@/core/counting/weakest-part';
+import { growingSum, routineStretches, stretchesARound, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/random';
 import { triesOf } from '@/session/together';
 import type { Character } from './people';
@@ -11,6 +12,8 @@ export interface Mark {
   readonly kind: EventKind;
   readonly attempt: number;
   readonly value: number | null;
+  /** The part of a routine it belongs to, where the weakest counts. */
+  text?: string;
 }
 
 /** The chance that a touch is dropped, after so many sessions on this step; falls towards a floor. */
@@ -37,7 +40,9 @@ export function playBlock(
   const marks: Mark[] = [];
   const add = (atS: number, kind: EventKind, attempt: number, value: number | null = null) =>
     marks.push({ atS, kind, attempt, value });
-  const beat = () => Math.max(0.25, normal(random, step.perTouchS.value, step.perTouchS.value * 0.12));
+  const parts = step.lapParts?.parts ?? 1;
+  const beatS = step.perTouchS.value / parts;
+  const beat = () => Math.max(0.25, normal(random, beatS, beatS * 0.12));
   const countInS = 3;
 
   /** Touches and drops until the time is up. */
@@ -48,10 +53,23 @@ export function playBlock(
         if (character.fudges !== 'deaf' || random() < 0.3) add(atS, 'drop', attempt);
         atS += step.dropCostS.value;
       } else {
-        add(atS, 'touch', attempt);
+        add(atS, 'touch', attempt, parts === 1 ? null : Math.round(10_000 / parts) / 10_000);
         if (character.fudges === 'double' && random() < 0.08) add(atS + 0.06, 'touch', attempt);
       }
       atS += beat();
+    }
+  };
+
+  /** Part after part, each with its change before the next; touches say their part where the weakest counts. */
+  const countRoutine = (routine: RoutineDose) => {
+    const all = stretchesARound(routine);
+    let fromS = countInS;
+    for (const [index, { partS }] of routineStretches(routine).entries()) {
+      const before = marks.length;
+      keepGoing(fromS, partS, Math.floor(index / all) + 1);
+      if (step.measure === 'weakest part')
+        for (const mark of marks.slice(before)) mark.text = partInText((index % all) + 1, all);
+      fromS += partS + routine.changeS;
     }
   };
 
@@ -112,14 +130,17 @@ export function playBlock(
     }
     case 'growing':
     case 'routine': {
-      const tries = dose.kind === 'growing' ? growingSum(dose.to) : routineStretches(dose).length;
-      const lines = dose.kind === 'growing' ? dose.lines : 1;
+      if (dose.kind === 'routine' && dose.counted) {
+        countRoutine(dose);
+        break;
+      }
+      const tries =
+        dose.kind === 'growing' ? dose.lines * growingSum(dose.to) : routineStretches(dose).length;
       let atS = countInS;
-      for (let line = 1; line <= lines; line++)
-        for (let one = 0; one < tries; one++) {
-          atS += beat();
-          add(atS, random() < drop ? 'drop' : 'touch', line);
-        }
+      for (let one = 0; one < tries; one++) {
+        atS += beat();
+        add(atS, random() < drop ? 'drop' : 'touch', 1);
+      }
       break;
     }
   }
