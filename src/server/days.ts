@@ -1,9 +1,7 @@
-import { addDays, formatISO, parseISO } from 'date-fns';
+import { daysLater } from '@/core/planning/weekly';
 
 /** A local ISO day some days later (or earlier). */
-export function dayAfter(day: string, days: number): string {
-  return formatISO(addDays(parseISO(day), days), { representation: 'date' });
-}
+export const dayAfter = daysLater;
 
 /** What counts as recent, days: a player's own success rate and the days a gate was reached look this far back. Ours. */
 export const recentDays = 84;

@@ -141,6 +141,99 @@ test('a book of before records were whole: what was held is written down, and la
   db.$client.close();
 });
 
+test('a book of the smaller catalogue: what was held stays under the marks and ways of counting it had', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'catalogue.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(6) });
+  // Line by line in those days, 21 on each; and the lob was counted by the catch, in a row.
+  const held = [
+    {
+      block: id(3),
+      drillId: 'growing-hops',
+      stepId: 'two-lines',
+      next: 'three-lines',
+      measure: 'reps',
+      result: 21,
+      rounds: [21, 21],
+    },
+    {
+      block: id(4),
+      drillId: 'retreat-for-the-high-ball',
+      stepId: 'catch-the-lob',
+      next: 'hit-one-catch-one',
+      measure: 'row',
+      result: 5,
+      rounds: [4],
+    },
+  ] as const;
+  const doses = {
+    reps: { kind: 'growing', lines: 2, to: 6, restS: 15 },
+    row: { kind: 'row', target: 5, capS: 150 },
+  } as const;
+  const rows = [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2015, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position, attendance) values (${session}, ${player}, 0, 'here')`,
+  ];
+  let n = 10;
+  for (const [position, { block: own, drillId, stepId, next, measure, result, rounds }] of held.entries()) {
+    const dose = doses[measure];
+    const marks = { '10-12': { result, days: 1 } };
+    const begun = JSON.stringify({
+      ...{ drillId, stepId, dose, changes: [], stations: 1, setting: null, turns: 1, turnS: 60, atOnce: 1 },
+      scoring: { zones: {}, bounceRule: null },
+      players: [{ playerId: player, stepId, amount: null, out: false, target: null, ball: null }],
+      held: {
+        ...{ day: '2026-11-20', place: '', placeId: null, coach: '', own: {}, ages: { [player]: 11 } },
+        ladder: [
+          { id: stepId, measure, marks },
+          { id: next, measure, marks },
+        ],
+      },
+    });
+    const event = (kind: string, who: string | null, attempt: number, text: string | null = null) => {
+      n += 1;
+      return sql`insert into touch_event (id, block_id, player_id, kind, attempt, text, at_ms, mono_ms, device)
+                 values (${`01ARZ3NDEKTSV4RRFFQ69G6${String(n).padStart(3, '0')}`}, ${own}, ${who}, ${kind}, ${attempt}, ${text}, ${n * 600}, ${n * 600}, 'old')`;
+    };
+    rows.push(
+      sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${own}, ${session}, ${position}, ${drillId}, ${stepId}, ${JSON.stringify(dose)})`,
+      sql`insert into block_player (block_id, player_id, stale) values (${own}, ${player}, 1)`,
+      sql`insert into ladder_place (player_id, drill_id, step_id, target, since_ms, why) values (${player}, ${drillId}, ${stepId}, ${result}, 0, 'Held.')`,
+      event('begun', null, 1, begun),
+      ...rounds.flatMap((touches, round) =>
+        Array.from({ length: touches }, () => event('touch', player, round + 1)),
+      ),
+    );
+  }
+  for (const row of rows) await db.run(row);
+
+  await migrateDatabase(db);
+  await upgradeRecords(db);
+  await refreshAttempts(db);
+  const context = { db, nowMs: 0, today: '2026-11-26', newId: () => id(99) };
+  const lines = (await sessionReviewView(context, session))!.blocks.map(({ lines: [line] }) => line!);
+  expect(lines).toMatchObject([
+    {
+      stepId: 'two-lines',
+      gate: { result: 21 },
+      tally: { best: 21, touches: 42 },
+      byDefault: { verdict: 'up' },
+    },
+    {
+      stepId: 'catch-the-lob',
+      gate: { result: 5 },
+      tally: { best: 4, touches: 4 },
+      byDefault: { verdict: 'hold' },
+    },
+  ]);
+  // Where they stand is where they stood, and the next plan asks for what the steps ask for now.
+  const { places } = (await sessionPlanView(context, session))!;
+  expect(places.map(([, drillId, stepId]) => [drillId, stepId])).toEqual(
+    expect.arrayContaining(held.map(({ drillId, stepId }) => [drillId, stepId])),
+  );
+  db.$client.close();
+});
+
 test('half a character that was stored before is put right before anything is read, and the log keeps its numbers', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'poisoned.db')}`);
   await migrate(db, { migrationsFolder: firstMigrations(4) });

@@ -1,4 +1,5 @@
 import type { Dose } from '@/core/dose/dose';
+import { sharesOf } from '@/core/dose/time';
 import { inTurns, phasesOf, restOf, roundsOf, type Phase } from '@/core/run/phases';
 
 /** However short a block is cut, so much work is left of a turn, seconds. Ours. */
@@ -21,10 +22,19 @@ export function courtPhases(dose: Dose, times: TurnTimes, share = 1): Phase[] {
 
 /** Seconds of work of one turn: the plan's time for the stations, solved for it (see planning/turns). */
 function workOfTurnS(dose: Dose, { turnS, turns }: TurnTimes): number {
-  const [rounds, restS] = [roundsOf(dose), restOf(dose)];
-  const activeS = turnS * turns;
-  const roundS = activeS / (rounds * turns);
-  // The others' work covers the rest; or it does not, and some rest is left after every round but the last.
-  if ((turns - 1) * roundS >= restS) return rounds * roundS;
-  return (rounds * (activeS - (rounds - 1) * restS)) / (rounds - 1 + turns);
+  const [rounds, restS, activeS] = [roundsOf(dose), restOf(dose), turnS * turns];
+  const shares = sharesOf(dose) ?? Array.from({ length: rounds }, () => 1 / rounds);
+  // In a round the others' work covers the rest, or it does not and some rest is left. With less work, more of them are
+  // of the second kind: from as much work as could be it is followed down until all agree.
+  let workS = turnS;
+  for (const _ of shares) {
+    let [slope, left] = [0, activeS];
+    for (const [round, share] of shares.entries()) {
+      const covered = round === rounds - 1 || (turns - 1) * share * workS >= restS;
+      slope += covered ? turns * share : share;
+      left -= covered ? 0 : restS;
+    }
+    workS = left / slope;
+  }
+  return workS;
 }

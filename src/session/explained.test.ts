@@ -26,12 +26,12 @@ const blocks: readonly PlanBlock[] = plainBook.drills.flatMap((drill) =>
   }),
 );
 
-/** "45 s", "2:30 min", "-3 s" as seconds; a plain number as itself. */
+/** "45 s", "2:30 min", "2 min", "-3 s" as seconds; a plain number as itself. */
 function read(value: string): number {
-  const clock = /^(-?)(\d+):(\d\d) min$/.exec(value);
+  const clock = /^(-?)(\d+)(?::(\d\d))? min$/.exec(value);
   if (!clock) return parseFloat(value.replace(/,/g, ''));
   const [, minus, minutes, seconds] = clock;
-  return (minus ? -1 : 1) * (60 * Number(minutes) + Number(seconds));
+  return (minus ? -1 : 1) * (60 * Number(minutes) + Number(seconds ?? 0));
 }
 const of = ({ inputs }: Explanation, label: RegExp): number[] =>
   inputs.filter((one) => label.test(one.label)).map((one) => read(one.value));

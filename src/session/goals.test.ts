@@ -24,7 +24,7 @@ describe('the mark', () => {
     );
     expect(markFor(step('line-hops', 'side-to-side'), '4-6').result).toBe(10);
     expect(markFor(step('wrist-and-forearm', 'band-outwards'), '4-6').result).toBe(5);
-    expect(markFor(step('growing-hops', 'two-lines'), '4-6').result).toBe(6);
+    expect(markFor(step('growing-hops', 'two-lines'), '4-6').result).toBe(12);
     expect(markFor(step('retreat-for-the-high-ball', 'hit-one-catch-one'), '4-6').result).toBe(6);
   });
 

@@ -1,7 +1,7 @@
 import { callSchedule } from '@/core/calls/schedule';
 import { callSets } from '@/core/calls/call-sets';
 import { measures } from '@/core/counting/measure';
-import { growingSum, routineStretches, type Dose } from '@/core/dose/dose';
+import { growingSum, routineStretches, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { seededRandom } from '@/core/random';
 import { isTooShort, type Gate, type Judged } from '@/core/skill/next-target';
 import { ageBandOf } from '@/drills/age-band';
@@ -77,9 +77,12 @@ export function markFor(step: Step, band: AgeBand): Gate {
       if (step.measure === 'grade')
         return written.kind === 'reps' ? inProportion(own.reps, written.reps) : step.gate;
       return { days, result: Math.min(result, own.reps) };
+    case 'routine':
+      // The parts are as long for the small ones, but they do less in them.
+      if (own.counted) return inProportion(inABox[band], inABox['13-16']);
+      return { days, result: Math.min(result, mostOf(step, own)) };
     case 'hold':
     case 'growing':
-    case 'routine':
       return { days, result: Math.min(result, mostOf(step, own)) };
     case 'shots':
       return written.kind === 'shots' ? inProportion(own.shots, written.shots) : step.gate;
@@ -110,14 +113,22 @@ export function mostOf(step: Step, dose: Dose): number {
     case 'hold':
       return dose.holdS;
     case 'growing':
-      return growingSum(dose.to);
+      return dose.lines * growingSum(dose.to);
     case 'routine':
-      return routineStretches(dose).length;
+      return mostOfRoutine(step, dose);
     case 'timed':
       return step.measure === 'steadiness' ? Infinity : mostInTime(step, dose.workS);
     case 'course':
       return Infinity;
   }
+}
+
+/** The best one go of a routine can have: its parts, or the touches of all of them or of the shortest. */
+function mostOfRoutine(step: Step, dose: RoutineDose): number {
+  if (!dose.counted) return routineStretches(dose).length;
+  const each = dose.parts.flatMap(({ partS, sides }) => Array.from({ length: sides }, () => partS));
+  const all = each.reduce((sum, seconds) => sum + seconds, 0);
+  return mostInTime(step, step.measure === 'weakest part' ? Math.min(...each) : all);
 }
 
 /** How often a step can be done in a time box: as often as it is called, or as fast as anybody could. */
@@ -135,9 +146,19 @@ export function judgedOn(
   drill: Drill,
   step: Step,
   { mark, most }: Pick<Goals, 'mark' | 'most'>,
-  shown: Pick<Judged, 'best' | 'reachedDays'> = { best: null, reachedDays: 0 },
+  shown: Pick<Judged, 'best' | 'reachedDays'> & { readonly reps?: number } = { best: null, reachedDays: 0 },
 ): Judged {
   const top = drill.steps.at(-1)?.id === step.id;
-  const { best, reachedDays } = shown;
-  return { measure: step.measure, gate: mark, top, most, best, reachedDays };
+  const { best, reachedDays, reps = 0 } = shown;
+  const habit = step.habit && { reps: step.habit.reps, done: reps };
+  return {
+    measure: step.measure,
+    gate: mark,
+    top,
+    most,
+    best,
+    reachedDays,
+    ...(habit && { habit }),
+    ...(step.lapParts && { increment: 1 / step.lapParts.parts }),
+  };
 }

@@ -57,18 +57,18 @@ const worked: readonly (readonly [drillId: string, stepId: string, age: number, 
     { setUp: 25, show: 3 * 6, work: 3 * 5, rest: 2 * 10, change: 15, tries: 3 },
   ],
   ['line-hops', 'side-to-side', 8, { setUp: 20, show: 3 * 2, work: 15 * 0.6, change: 10, tries: 15 }],
-  // Growing hops: 2 lines of 1 + 2 + 3 + 4 + 5 + 6 = 21 hops.
+  // Growing hops: 2 lines of 1 + 2 + 3 + 4 + 5 + 6 = 21 hops, and a breath of 5 s between the six rounds.
   [
     'growing-hops',
     'two-lines',
     11,
-    { setUp: 30, show: 2 * 2, work: 42 * 0.7, rest: 15, change: 15, tries: 42 },
+    { setUp: 30, show: 2 * 2, work: 42 * 0.7, rest: 5 * 5, change: 15, tries: 42 },
   ],
   [
     'growing-hops',
     'three-lines',
     15,
-    { setUp: 30, show: 2 * 2, work: 63 * 0.7, rest: 2 * 15, change: 15, tries: 63 },
+    { setUp: 30, show: 2 * 2, work: 63 * 0.7, rest: 5 * 5, change: 15, tries: 63 },
   ],
   // Time boxes: 3 of 20 s, two rests of 25 s; a try costs 2.2 + 0.04 x 2 = 2.28 s.
   [
@@ -140,6 +140,38 @@ const worked: readonly (readonly [drillId: string, stepId: string, age: number, 
     15,
     { setUp: 40, show: 2 * 4, work: 2 * 25 * 4, rest: 30, change: 15, tries: 50 },
   ],
+  // A counted routine: four parts of 30 s, three changes of 10 s; a try costs 0.65 + 0.1 x 3 = 0.95 s.
+  [
+    'touch-routine',
+    'four-bounces',
+    11,
+    { setUp: 30, show: 2 * 2, work: 4 * 30, rest: 3 * 10, change: 10, tries: 120 / 0.95 },
+  ],
+  // Eight patterns, done and not counted: 14 + 15 + 16 + 18, twice, seven changes of 4 s.
+  [
+    'spacing-round',
+    'all-eight',
+    11,
+    { setUp: 30, show: 2 * 6, work: 2 * 63, rest: 7 * 4, change: 15, tries: 8 },
+  ],
+  // Many-ball: 16 balls at 20 a minute with 20 in the box, one walk.
+  [
+    'table-tennis-many-ball',
+    'forehand',
+    11,
+    { setUp: 60, show: 2 * 3, work: 16 * 3, collect: 30, change: 30, tries: 16 },
+  ],
+  // Prediction: ten words at 4 s.
+  [
+    'say-where-it-lands',
+    'before-the-bounce',
+    11,
+    { setUp: 40, show: 2 * 4, work: 10 * 4, change: 15, tries: 10 },
+  ],
+  // Six serves at the wall for a child of eight, shown three times.
+  ['serve-at-the-wall', 'close-and-calm', 8, { setUp: 40, show: 3 * 6, work: 6 * 7, change: 20, tries: 6 }],
+  // One box of star jumps at eight years: 30 s, a try costs 1.2 + 0.03 x 1 s.
+  ['line-hops', 'star-jumps', 8, { setUp: 20, show: 3 * 2, work: 30, change: 10, tries: 30 / 1.23 }],
 ];
 
 test.each(worked)('%s/%s at %d, with a pencil', (drillId, stepId, age, parts) => {

@@ -3,14 +3,15 @@ import type { Dose } from '@/core/dose/dose';
 import type { Drill, Step } from '@/drills/types';
 
 /**
- * Is a step run by the clock and done by everybody together, with nothing to count? Stretches and routines are, and so
+ * Is a step run by the clock and done by everybody together, with nothing to count? Stretches and routines that are not counted are, and so
  * is the warming up that is done so many times. Common practice: nobody counts the misses of a stretch.
  */
 export function doneTogether({ family }: Pick<Drill, 'family'>, step: Step): boolean {
-  const { kind } = step.doses['13-16'];
+  const dose = step.doses['13-16'];
+  const { kind } = dose;
   return (
     step.stretch === true ||
-    kind === 'routine' ||
+    (dose.kind === 'routine' && !dose.counted) ||
     (family === 'loosen' && (kind === 'reps' || kind === 'hold'))
   );
 }

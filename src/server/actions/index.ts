@@ -18,7 +18,9 @@ import { removeFeeder, saveFeeder, writeSetting } from '../house/benches';
 import type { BlockSetting } from '@/core/setting';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
+import { groupsView, type Group } from '../views/groups';
 import { addToSession } from '../sessions/add-to-session';
+import { planAgain, type Again } from '../sessions/again';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
@@ -47,6 +49,15 @@ export async function savePlayerAction(input: unknown, id?: string): Promise<Out
 
 export async function removePlayerAction(id: string, removed: boolean): Promise<Outcome<null>> {
   return changed(await removePlayer(await requestContext(), asId(id), removed === true));
+}
+
+/** The groups a new session can begin with: read when its form opens. */
+export async function groupsAction(): Promise<readonly Group[]> {
+  return groupsView(await requestContext());
+}
+
+export async function planAgainAction(id: string, input: unknown): Promise<Outcome<Again>> {
+  return changed(await planAgain(await requestContext(), asId(id), input));
 }
 
 export async function createSessionAction(input: unknown): Promise<Outcome<{ id: string }>> {

@@ -292,6 +292,15 @@ describe('a plan that changes under a device that counts', () => {
       ).toMatchObject([{ why: 'contents', id: event!.id }]);
   });
 
+  test('a value with more digits than the database keeps is the same when it is sent again', async () => {
+    const event = one('touch', { value: 1 / 3 });
+    await send([event]);
+    expect(await send([event])).toEqual({ stored: 0 });
+    expect((await ingestTouches(box.context, { events: [{ ...event, value: 0.34 }] })).refused).toMatchObject(
+      [{ why: 'contents' }],
+    );
+  });
+
   test('a clock or an id from far ahead is refused by name', async () => {
     const dayMs = 24 * 3600 * 1000;
     const later = Math.round(Date.now() + 1.1 * dayMs);

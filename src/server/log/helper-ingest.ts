@@ -10,7 +10,7 @@ import { noteUse } from './links';
 import { storeBatch, type Ingested } from './ingest';
 
 /** What a helper may log: counts of their child, notes, and corrections of what they logged themselves. */
-const kinds: ReadonlySet<string> = new Set([...countKinds, 'note', 'undo', 'fix']);
+const kinds: ReadonlySet<string> = new Set([...countKinds, 'note', 'beside', 'undo', 'fix']);
 
 const longestDevice = 64;
 

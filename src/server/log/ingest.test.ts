@@ -125,7 +125,8 @@ test('from counts to the next plan: review, decision, place and target', async (
   expect(adaLine).toMatchObject({
     tally: { best: 20, touches: 20 },
     bestBefore: null,
-    bestEver: true,
+    // The first of all has beaten nothing.
+    bestEver: false,
     byDefault: { verdict: 'hold', target: 20 },
     other: { verdict: 'up' },
   });

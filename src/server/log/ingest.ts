@@ -106,7 +106,8 @@ const contentsOf = (e: TouchEvent): string =>
     e.playerId,
     e.kind,
     e.attempt,
-    e.value,
+    // The database gives numbers back to fifteen digits.
+    e.value === null ? null : Number(e.value.toPrecision(12)),
     e.ref,
     e.text ?? null,
     e.by ?? null,

@@ -63,5 +63,6 @@ export function judgedStep(key: string, { id, age }: PlanPlayer, { drill, step }
     stepId: step.id,
     gate: markFor(step, ageBandOf(age)).result,
     lowerIsBetter,
+    habit: step.habit !== undefined,
   };
 }

@@ -1,3 +1,5 @@
+import { besideInWords } from '@/core/counting/beside';
+import { groupBy } from '@/core/group-by';
 import { liveEvents } from '@/core/counting/live';
 import type { EventKind } from '@/core/counting/event';
 import type { Database } from '@/data/database';
@@ -7,24 +9,32 @@ import { remarkEvents } from '@/data/log';
 export interface Remark {
   readonly blockId: string;
   readonly playerId: string | null;
-  readonly kind: 'held' | 'broke' | 'note';
+  /** `beside` sums up the answers beside a player's marks in the block. */
+  readonly kind: 'held' | 'broke' | 'note' | 'beside';
   readonly text: string;
   readonly by: string | null;
 }
 
-const isRemark = (kind: EventKind): kind is Remark['kind'] =>
+const isRemark = (kind: EventKind): kind is Exclude<Remark['kind'], 'beside'> =>
   kind === 'held' || kind === 'broke' || kind === 'note';
 
 /** The remarks of blocks that stand, in the order made; a later word on the same checkpoint takes the place of an earlier one. */
 export async function remarksOf(db: Database, blockIds: readonly string[]): Promise<Remark[]> {
   const remarks = new Map<string, Remark>();
-  for (const { id, blockId, playerId, kind, text, by = null } of liveEvents(
-    await remarkEvents(db, blockIds),
-  )) {
+  const events = await remarkEvents(db, blockIds);
+  for (const { id, blockId, playerId, kind, text, by = null } of liveEvents(events)) {
     if (!isRemark(kind) || !text) continue;
     const key = kind === 'note' ? id : `${blockId} ${playerId} ${text}`;
     remarks.delete(key);
     remarks.set(key, { blockId, playerId, kind, text, by });
   }
-  return [...remarks.values()];
+  const asked = groupBy(
+    events.filter(({ playerId }) => playerId !== null),
+    ({ blockId, playerId }) => `${blockId} ${playerId}`,
+  );
+  const besides = [...asked.values()].flatMap((own) => {
+    const { blockId, playerId } = own[0]!;
+    return besideInWords(own).map((text) => ({ blockId, playerId, kind: 'beside' as const, text, by: null }));
+  });
+  return [...remarks.values(), ...besides];
 }

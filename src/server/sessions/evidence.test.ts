@@ -22,6 +22,7 @@ const step: Omit<JudgedStep, 'playerId'> = {
   stepId: 'row-20',
   gate: 20,
   lowerIsBetter: false,
+  habit: false,
 };
 
 /** Attempts put straight into the cache: day, result. */
@@ -65,7 +66,9 @@ test('best ever, best of all other sessions, and recent days at the gate', async
   ]);
   const evidence = await evidenceOn(box.context.db, [{ ...step, playerId: player }], session, '2026-09-01');
   // The day after does not count; the old 40 is a best but no recent day at the gate.
-  expect(evidence).toEqual([{ key: 'k', playerId: player, best: 40, bestBefore: 40, reachedDays: 2 }]);
+  expect(evidence).toEqual([
+    { key: 'k', playerId: player, best: 40, bestBefore: 40, reachedDays: 2, reps: 0 },
+  ]);
   const recent = await evidenceOn(
     box.context.db,
     [{ ...step, playerId: player }],
@@ -73,6 +76,17 @@ test('best ever, best of all other sessions, and recent days at the gate', async
     '2023-01-01',
   );
   expect(recent).toMatchObject([{ best: null, bestBefore: null, reachedDays: 0 }]);
+});
+
+test('where a habit is made, every repetition until that day counts', async () => {
+  const { player, blockId, otherBlockId, session } = await twoSessions();
+  await attempts(blockId, player, [['2026-11-24', 6]]);
+  await attempts(otherBlockId, player, [
+    ['2025-01-01', 30],
+    ['2026-11-25', 99],
+  ]);
+  const asked = [{ ...step, habit: true, playerId: player }];
+  expect(await evidenceOn(box.context.db, asked, session, '2026-09-01')).toMatchObject([{ reps: 36 }]);
 });
 
 test('another session of the same day counts as before', async () => {

@@ -97,19 +97,7 @@ export async function savePlan(
       savedAs: saveId,
     });
     await setSessionPlayers(tx, id, playerIds);
-    await putBlocks(
-      tx,
-      id,
-      blocks.map(({ own: _own, ...block }, position) => ({
-        ...block,
-        sessionId: id,
-        position,
-        dose: JSON.stringify(block.dose),
-        changes: JSON.stringify(block.changes),
-        setting: block.setting ? JSON.stringify(block.setting) : null,
-      })),
-    );
-    await putParts(tx, book, playerIds, blocks);
+    await putPlan(tx, book, id, playerIds, blocks);
     return done({ revision: from + 1 });
   });
 }
@@ -133,6 +121,29 @@ export async function loadPlan({ db }: Context, id: string): Promise<Outcome<Pla
     playerIds: players.get(id) ?? [],
     blocks: blocks.map(asPlanForm),
   });
+}
+
+/** The blocks of a plan and everybody's part in them, in their order. */
+export async function putPlan(
+  tx: Executor,
+  book: Book,
+  id: string,
+  playerIds: readonly string[],
+  blocks: readonly PlanBlock[],
+): Promise<void> {
+  await putBlocks(
+    tx,
+    id,
+    blocks.map(({ own: _own, ...block }, position) => ({
+      ...block,
+      sessionId: id,
+      position,
+      dose: JSON.stringify(block.dose),
+      changes: JSON.stringify(block.changes),
+      setting: block.setting ? JSON.stringify(block.setting) : null,
+    })),
+  );
+  await putParts(tx, book, playerIds, blocks);
 }
 
 /** Each player's part in each block: their own step and amount, and whether they sit it out. */

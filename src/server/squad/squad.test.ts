@@ -48,3 +48,19 @@ test('an unknown player cannot be changed or removed', async () => {
   expect(problem(await removePlayer(box.context, 'nobody', true))).toContain('not on record');
   expect(await listPlayers(box.context.db)).toEqual([]);
 });
+
+test('a name there is already, and a year that may be a slip, are asked about once', async () => {
+  const { context } = box;
+  const { id } = value(await savePlayer(context, ada));
+  expect(problem(await savePlayer(context, { ...ada, name: ' ada ' }))).toContain(
+    'There is a ada on the squad already',
+  );
+  value(await savePlayer(context, { ...ada, name: 'ada', sure: true }));
+  // Whoever keeps their own name is not asked.
+  value(await savePlayer(context, { ...ada, focus: 'Split step' }, id));
+  const year = Number(context.today.slice(0, 4));
+  expect(problem(await savePlayer(context, { ...ada, name: 'Baby', birthYear: year }))).toContain(
+    'is 0 years old',
+  );
+  expect(await listPlayers(context.db)).toHaveLength(2);
+});

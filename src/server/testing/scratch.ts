@@ -60,8 +60,8 @@ export const booking = {
 /** Two players and a session of one block of twenty in a row. */
 export async function oneBlockSession(context: Context) {
   const playerIds = [
-    value(await savePlayer(context, ada)).id,
-    value(await savePlayer(context, { ...ada, name: 'Bo' })).id,
+    value(await savePlayer(context, { ...ada, sure: true })).id,
+    value(await savePlayer(context, { ...ada, name: 'Bo', sure: true })).id,
   ];
   const sessionId = value(await createSession(context, { ...booking, playerIds })).id;
   const step = plainBook.drill('palm-up-bounce')!.steps.find((one) => one.id === 'row-20')!;

@@ -62,6 +62,8 @@ export interface ReviewBlock extends PlanBlock {
 }
 
 export interface SessionReviewView {
+  /** The coach's own day. */
+  readonly today: string;
   /** What was said of who came, by player. */
   readonly attendance: Readonly<Record<string, Attendance>>;
   readonly session: SessionFacts;
@@ -132,8 +134,11 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           fixed: own.filter((attempt) => attempt.fixed).length,
           remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
           bestBefore,
+          // A first result has beaten nothing.
           bestEver:
-            summary.best !== bestBefore && better(step.measure, bestBefore, summary.best) === summary.best,
+            bestBefore !== null &&
+            summary.best !== bestBefore &&
+            better(step.measure, bestBefore, summary.best) === summary.best,
           ...proposed,
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
@@ -145,6 +150,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
     return { ...block, lines };
   };
   return {
+    today: context.today,
     session: sessionFacts(session),
     attendance: saidIn(attendance, id),
     players: coming,
