@@ -16,7 +16,7 @@ export function PageHead({
         <h1 className="text-3xl">{title}</h1>
         {children && <div className="mt-1 text-soft">{children}</div>}
       </div>
-      {actions && <div className="flex flex-wrap items-center gap-2">{actions}</div>}
+      {actions && <div className="flex flex-wrap items-center gap-2 print:hidden">{actions}</div>}
     </div>
   );
 }

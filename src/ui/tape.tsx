@@ -41,7 +41,11 @@ export function TapeScale({ lengthS, bookedS }: { lengthS: number; bookedS: numb
       {ticks.map((minute) => (
         <span
           key={minute}
-          className="absolute top-0 border-l-2 border-edge pl-1"
+          // On a phone the edge's own label is as long as a third of the tape.
+          className={cx(
+            'absolute top-0 border-l-2 border-edge pl-1',
+            minute * 60 > bookedS - lengthS * 0.34 && minute * 60 < bookedS && 'hidden sm:block',
+          )}
           style={{ left: `${(6000 * minute) / lengthS}%` }}
         >
           {minute}

@@ -162,11 +162,16 @@ function doseOf(draft: DraftStep, band: string): unknown {
   const typed = draft.doses[band] ?? {};
   const fields = Object.fromEntries(doseFields[draft.kind].map(({ name }) => [name, number(typed[name])]));
   if (draft.kind !== 'routine') return { kind: draft.kind, ...fields };
+  const before = draft.base.doses['13-16'];
+  const known = before.kind === 'routine' ? before.parts : [];
   const parts = lines(draft.parts).map((line): RoutinePart => {
-    const [name = '', partS, sides = '1'] = cells(line);
-    return { name, partS: number(partS), sides: number(sides) };
+    // A name may have commas of its own: the numbers stand at the end.
+    const [, name = line, partS, sides = '1'] = /^(.*?),\s*([\d.]+)\s*(?:,\s*([\d.]+)\s*)?$/.exec(line) ?? [];
+    const of = known.find((part) => part.name === name.trim())?.of;
+    return { name: name.trim(), partS: number(partS), sides: number(sides), ...(of !== undefined && { of }) };
   });
-  return { kind: draft.kind, ...fields, parts };
+  // Of a routine whose parts are done only the parts count; every other measure counts its touches.
+  return { kind: draft.kind, ...fields, ...(draft.measure !== 'reps' && { counted: true }), parts };
 }
 
 /** A number as typed: a changed one is the coach's own. */

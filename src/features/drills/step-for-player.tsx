@@ -5,7 +5,7 @@ import { goalsOf, markFor } from '@/session/goals';
 import { paceOn, rateOn } from '@/session/pace';
 import { recordOf } from '@/session/plan';
 import { ageBands, type AgeBand, type Drill, type Step } from '@/drills/types';
-import { resultInWords } from '@/core/counting/measure';
+import { numberInWords, resultInWords } from '@/core/counting/measure';
 import { doseInWords } from '@/core/dose/dose';
 import { loadOf } from '@/core/dose/load';
 import { doseTime } from '@/core/dose/time';
@@ -17,6 +17,7 @@ import { counted, inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import type { DrillView } from '@/server/views/drills';
 import { Figure } from '@/ui/figure';
+import { OfThisStep } from './of-this-step';
 import { StandHere } from './stand-here';
 
 interface Props {
@@ -61,6 +62,7 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
         {player && <StandHere view={view} drill={drill} step={step} player={player} />}
       </div>
       {player ? <Worked {...{ view, drill, step, player }} /> : <Doses step={step} />}
+      <OfThisStep step={step} player={player} />
     </>
   );
 }
@@ -124,7 +126,7 @@ function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'
         <Big
           name="Mark to pass"
           text={resultInWords(step.measure, mark.result)}
-          note={`on ${counted(mark.days, 'day')}, aim today ${aim}; ${originInWords({ origin: step.gateOrigin })}`}
+          note={`on ${counted(mark.days, 'day')}, aim today ${numberInWords(step.measure, aim)}; ${originInWords({ origin: step.gateOrigin })}`}
         />
       </dl>
       {drill.fit.length > 0 && (

@@ -26,6 +26,7 @@ import { ActingSchools } from './acting-schools';
 import { BlockPlayers } from './block-players';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
+import { decidedIn } from './in-view';
 import { SettingLine } from './setting-line';
 import { LabelledNumber } from './small-number';
 
@@ -81,8 +82,7 @@ export function BlockEditor(props: BlockEditorProps) {
     };
   };
   const slowest = players.find((player) => player.id === time?.slowestId) ?? players[0]!;
-  const targetOf = (playerId: string, stepId: string) =>
-    view.places.find(([id, drillId, on]) => id === playerId && drillId === drill.id && on === stepId)?.[3];
+  const targetOf = (playerId: string, stepId: string) => decidedIn(view, playerId, drill.id, stepId);
 
   return (
     <div className="space-y-2.5">
@@ -232,7 +232,7 @@ interface HeadProps extends BlockEditorProps {
 
 function Head({ title, about, held, href, place, block, onMove, onRemove }: HeadProps) {
   return (
-    <div className="flex items-start justify-between gap-2">
+    <div className="flex flex-wrap items-start justify-between gap-2">
       <div className="min-w-0">
         <h2 className="text-xl">
           {place.index + 1}. {title} {block.retest && <span className="text-sm text-soft">(retest)</span>}

@@ -1,6 +1,6 @@
 'use client';
 
-import { Play, Redo2, Undo2 } from 'lucide-react';
+import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -9,7 +9,7 @@ import { breathlessShare } from '@/core/dose/scale';
 import { inHalfMinutes } from '@/core/words';
 import { RemoveSession } from '@/features/sessions/remove-session';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { Button } from '@/ui/button';
+import { Button, ButtonLink } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
@@ -39,6 +39,7 @@ import {
   togglePlayer,
 } from '@/session/edits';
 import { TypingProvider } from '@/ui/typing';
+import { placeName } from './in-view';
 import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';
 import { PlanRoom } from './plan-room';
@@ -113,6 +114,9 @@ export function Plan({ view }: { view: SessionPlanView }) {
               <Redo2 aria-hidden size={18} /> Redo
             </Button>
             <Booking doc={doc} onChange={(fields) => store.change((plan) => ({ ...plan, ...fields }))} />
+            <ButtonLink look="quiet" href={`/sessions/${view.session.id}/paper`}>
+              <Printer aria-hidden size={18} /> On paper
+            </ButtonLink>
             <RemoveSession id={view.session.id} title={doc.title} removed={view.session.removed} />
             <Button look="now" onClick={() => void run()} disabled={doc.blocks.length === 0}>
               <Play aria-hidden size={18} /> {view.session.state === 'planned' ? 'Run' : 'Back on court'}
@@ -241,14 +245,6 @@ export function Plan({ view }: { view: SessionPlanView }) {
       </div>
     </TypingProvider>
   );
-}
-
-/** The place by its name on the list, or by what was typed. */
-function placeName(
-  view: SessionPlanView,
-  doc: Pick<SessionPlanView['session'], 'placeId' | 'placeName'>,
-): string {
-  return view.grounds.find((place) => place.id === doc.placeId)?.name ?? doc.placeName;
 }
 
 interface SideButtonProps {

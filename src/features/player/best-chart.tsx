@@ -5,7 +5,7 @@ import { useMemo, useState, type PointerEvent } from 'react';
 import { ageBandOf } from '@/drills/age-band';
 import type { Step } from '@/drills/types';
 import { markFor } from '@/session/goals';
-import { better, resultInWords } from '@/core/counting/measure';
+import { better, numberInWords, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
 import { useWholeBook } from '@/ui/whole-book';
 import { shortDay } from '@/ui/dates';
@@ -31,6 +31,9 @@ function moments(attempts: readonly ChartAttempt[]): number[] {
   });
 }
 
+/** Less than this cannot be read: a title, a number and a line, pixels. Ours. */
+const leastBand = 84;
+
 /**
  * A drill's results over time: one band for each step practised, the highest step on top.
  * Every attempt is a dot; the line is the best so far; the dashed line is the step's mark.
@@ -39,12 +42,13 @@ export function BestChart({
   drillId,
   age,
   attempts,
-  height,
+  height: wanted,
 }: {
   drillId: string;
   /** Of the player, in years: the mark goes by it. */
   age: number;
   attempts: readonly ChartAttempt[];
+  /** As high as it stands where few steps were practised; more steps take more. */
   height: number;
 }) {
   const drill = useWholeBook().drill(drillId)!;
@@ -53,6 +57,7 @@ export function BestChart({
   const x = scaleUtc()
     .domain([Math.min(...times), Math.max(...times)])
     .range([margin.left, width - margin.right]);
+  const height = Math.max(wanted, steps.length * leastBand + margin.bottom);
   const bandHeight = (height - margin.bottom) / steps.length;
   const summary = steps
     .map((step) => {
@@ -187,7 +192,7 @@ function Band({ step, mark, top, height, attempts }: BandProps) {
       <path d={path} stroke="var(--now)" strokeWidth="2.5" fill="none" strokeLinejoin="round" />
       <circle cx={last.x} cy={last.y} r="6" fill="var(--now)" stroke="var(--ink)" strokeWidth="2" />
       <text x={last.x} y={last.y - 10} textAnchor="middle" fontSize="14" fontWeight="700" fill="var(--ink)">
-        {last.attempt[3]}
+        {numberInWords(step.measure, last.attempt[3])}
       </text>
       <text x={margin.left} y={top + 14} fontSize="13" fontWeight="700" fill="var(--ink)">
         {step.title}

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { resultInWords } from '@/core/counting/measure';
+import { numberInWords, resultInWords } from '@/core/counting/measure';
 import { explainTouches } from '@/core/explanations/results';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
@@ -96,20 +96,30 @@ function StandingRow({
         {own && own.best !== null ? (
           <Figure
             className="font-bold"
-            label={`Best of ${drill.title}: ${resultInWords(step.measure, own.best)}`}
-            explain={() => ({
-              ...explainTouches(own, 'all time, on this step'),
-              title: 'Best on this step',
-              value: resultInWords(step.measure, own.best!),
-              formula: `The ${measures[step.measure].lowerIsBetter ? 'lowest' : 'highest'} result of ${counted(own.attempts, 'attempt')} on “${step.title}”, the last on ${shortDay(own.lastDay)}. Stands here: ${row.why}`,
-            })}
+            label={
+              step.habit
+                ? `Repetitions of ${drill.title}: ${own.touches}`
+                : `Best of ${drill.title}: ${resultInWords(step.measure, own.best)}`
+            }
+            explain={() =>
+              step.habit
+                ? explainTouches(own, 'all time, on this step')
+                : {
+                    ...explainTouches(own, 'all time, on this step'),
+                    title: 'Best on this step',
+                    value: resultInWords(step.measure, own.best!),
+                    formula: `The ${measures[step.measure].lowerIsBetter ? 'lowest' : 'highest'} result of ${counted(own.attempts, 'attempt')} on “${step.title}”, the last on ${shortDay(own.lastDay)}. Stands here: ${row.why}`,
+                  }
+            }
           >
-            {own.best}
+            {step.habit ? own.touches : numberInWords(step.measure, own.best)}
           </Figure>
         ) : (
           <span className="text-soft">new</span>
         )}
-        <p className="text-sm text-soft">of {markFor(step, ageBandOf(age)).result}</p>
+        <p className="text-sm text-soft">
+          of {step.habit ? `about ${step.habit.reps}` : markFor(step, ageBandOf(age)).result}
+        </p>
       </div>
     </li>
   );

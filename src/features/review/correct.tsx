@@ -73,9 +73,11 @@ export function CorrectBlock(props: BlockProps) {
 function BlockForm({ view, book, block, onDone }: BlockProps & { onDone: () => void }) {
   const { problems, busy, send } = useCorrection(view.session.id, onDone);
   const [put, setPut] = useState<readonly string[]>(block.changes);
-  const works = view.players.flatMap((player) => {
-    const work = workOf(book, block, player.id);
-    return work && !work.out ? [{ player, work }] : [];
+  // Where nothing was counted there is nothing to put right.
+  const works = block.lines.flatMap(({ playerId }) => {
+    const player = view.players.find((one) => one.id === playerId);
+    const work = workOf(book, block, playerId);
+    return player && work ? [{ player, work }] : [];
   });
   const [steps, setSteps] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(works.map(({ player, work }) => [player.id, work.step.id])),

@@ -4,7 +4,7 @@ import { Trophy } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { Drill } from '@/drills/types';
-import { marksInWords, measures, resultInWords, type Measure } from '@/core/counting/measure';
+import { marksInWords, measures, numberInWords, resultInWords, type Measure } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import { counted } from '@/core/words';
 import type { DecidedOn } from '@/session/evidence';
@@ -89,12 +89,12 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
               label={`Best: ${resultInWords(step.measure, tally.best)}`}
               explain={() => explainBest(step.measure, tally.best!, tally.results, line.bestBefore)}
             >
-              <span data-best>{tally.best}</span>
+              <span data-best>{numberInWords(step.measure, tally.best)}</span>
             </Figure>
           )}{' '}
           <span className="text-sm font-normal text-soft">
             {measures[step.measure].unit}
-            {line.bestBefore !== null && `; before: ${line.bestBefore}`}
+            {line.bestBefore !== null && `; before: ${numberInWords(step.measure, line.bestBefore)}`}
           </span>
         </p>
         <p className="text-sm text-soft">
@@ -223,9 +223,9 @@ function wasWords(measure: Measure, { best, mark, reachedDays, results }: Decide
 
 /** What was seen and said on court, in one line. */
 function remarkWords({ remarks }: ReviewLine): string {
-  const words = { held: 'Held', broke: 'Broke', note: 'Note' } as const;
+  const words = { held: 'Held: ', broke: 'Broke: ', note: 'Note: ', beside: '' } as const;
   return remarks
-    .map(({ kind, text, by }) => `${words[kind]}: ${text.replace(/\.$/, '')}${by ? ` (${by})` : ''}`)
+    .map(({ kind, text, by }) => `${words[kind]}${text.replace(/\.$/, '')}${by ? ` (${by})` : ''}`)
     .join('. ')
     .concat('.');
 }

@@ -20,6 +20,7 @@ import { usePageBook } from '@/ui/house';
 import { packedPage } from '@/ui/packed-page';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { PlanAgain } from '@/features/sessions/again';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
@@ -69,13 +70,14 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
         actions={
           <>
             <WhoIsHere sessionId={session.id} players={view.players} said={view.attendance} />
+            <PlanAgain session={session} today={view.today} />
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
             <ButtonLink href={`/sessions/${session.id}/run`}>
               {session.state === 'finished' ? 'Correct counts' : 'Back on court'}
             </ButtonLink>
             <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
               <Check aria-hidden size={18} />{' '}
-              {open.length === 0 ? 'All decided' : `Accept ${open.length} proposals`}
+              {open.length === 0 ? 'All decided' : `Accept ${counted(open.length, 'proposal')}`}
             </Button>
           </>
         }

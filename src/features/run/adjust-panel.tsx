@@ -181,7 +181,7 @@ function Level({
           ))}
         </ChipRow>
       )}
-      {drill.sports.includes('tennis') && (
+      {drill.sports.includes('tennis') && drill.kit.some(({ item }) => item.includes('ball')) && (
         <ChipRow label="Ball">
           <Chip
             on={conditions.ball === null}
@@ -200,17 +200,19 @@ function Level({
           ))}
         </ChipRow>
       )}
-      <ChipRow label="Feed">
-        {predictabilities.map((feed) => (
-          <Chip
-            key={feed}
-            on={(conditions.feed ?? drill.feed.predictability) === feed}
-            onPress={() => say({ playerId: whom, kind: 'feed', text: feed })}
-          >
-            {feed}
-          </Chip>
-        ))}
-      </ChipRow>
+      {drill.feed.how !== 'none' && drill.feed.how !== 'self' && (
+        <ChipRow label="Feed">
+          {predictabilities.map((feed) => (
+            <Chip
+              key={feed}
+              on={(conditions.feed ?? drill.feed.predictability) === feed}
+              onPress={() => say({ playerId: whom, kind: 'feed', text: feed })}
+            >
+              {feed}
+            </Chip>
+          ))}
+        </ChipRow>
+      )}
       <p className="text-sm text-soft">
         {conditions === asPlanned
           ? 'As planned. What you press holds from the next attempt on; Undo takes it back.'

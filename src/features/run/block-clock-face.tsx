@@ -12,6 +12,8 @@ export interface BlockClockFaceProps {
   readonly phases: readonly Phase[];
   /** Rounds of one turn, and the turns that follow one another. */
   readonly turns: number;
+  /** What is done in this phase, where a routine has names for it. */
+  readonly part?: string | null;
   /** Seconds left of the changeover to this block, while it waits; null when there is none. */
   readonly changeoverS: number | null;
   /** Seconds the session runs over its booking, where that is worth a word; else null. */
@@ -26,6 +28,7 @@ export function BlockClockFace({
   position,
   phases,
   turns,
+  part = null,
   changeoverS,
   lateS,
   onOpen,
@@ -67,7 +70,7 @@ export function BlockClockFace({
         <span className="sr-only">Time: </span>
         <span className="block text-xl font-bold">{ten ? 'Last ten seconds' : word}</span>
         <span className="block text-lg">
-          {rounds > 1 && `round ${phase.round - (phase.turn - 1) * rounds} of ${rounds}`}
+          {part ?? (rounds > 1 && `round ${phase.round - (phase.turn - 1) * rounds} of ${rounds}`)}
           {rounds > 1 && turns > 1 && ', '}
           {turns > 1 && `turn ${phase.turn} of ${turns}`}
           {changes && changeoverS < 0 && ` ${clockTime(Math.round(-changeoverS))} longer`}

@@ -1,16 +1,17 @@
 'use client';
 
 import { Keyboard } from 'lucide-react';
-import { memo, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Step } from '@/drills/types';
-import { better, reaches, type Measure } from '@/core/counting/measure';
+import { better, numberInWords, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { summaryOf, tally, type Tally } from '@/core/counting/tally';
 import type { Dose } from '@/core/dose/dose';
 import { roundWords as wordsOfRound } from '@/core/run/sides';
-import { roundNow } from '@/core/run/round';
+import { growingRoundAt, roundNow } from '@/core/run/round';
 import type { Phase } from '@/core/run/phases';
 import { cx } from '@/ui/class-names';
+import { BesideBar } from './beside-bar';
 import { PressZone } from './press-zone';
 import { sentenceAfter } from './say';
 import { TargetZones } from './target-zones';
@@ -32,6 +33,8 @@ export interface CountTileProps {
   readonly bestEver: number | null;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
+  /** An answer beside the mark of that id. */
+  readonly onBeside: (playerId: string, markId: string, text: string) => void;
   readonly onType: (playerId: string) => void;
   readonly onSay: (sentence: string) => void;
   /** Seconds of the running hold so far; 0 for other measures. */
@@ -43,18 +46,23 @@ export interface CountTileProps {
   readonly turn: 'now' | 'waits' | null;
 }
 
+/** The round a child is in: sets and growing counts go by what was done, holds and time boxes by the clock. */
+function roundOf({ dose, phases, round }: CountTileProps, tries: number): number {
+  if (dose.kind === 'growing') return growingRoundAt(dose, tries);
+  return dose.kind === 'reps' || dose.kind === 'course' ? (roundNow(dose, phases, 0, tries) ?? 1) : round;
+}
+
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
-  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, onMark, onType, heldS } =
-    props;
+  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
+  const { onMark, onBeside, onType } = props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
+  const [missed, sawMiss] = useMoment(missSeenMs);
   const mark = (kind: CountKind, value?: number) => onMark(playerId, kind, value);
   const tries = result.touches + result.drops;
-  // Sets and lines go by what was done; holds and time boxes by the clock.
-  const done = dose.kind === 'reps' || dose.kind === 'course' || dose.kind === 'growing';
-  const round = done ? (roundNow(dose, props.phases, 0, tries) ?? 1) : props.round;
+  const round = roundOf(props, tries);
   const { set, side } = wordsOfRound(dose, measure, round);
   const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
   const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver }} />;
@@ -87,6 +95,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
             onZone={(points) => mark(measure === 'grade' ? 'grade' : 'zone', points)}
           />
         </div>
+        {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
       </Frame>
     );
   }
@@ -103,15 +112,21 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
         className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
       >
         {title}
-        <span className="sr-only">{pressWords[measure] ?? 'count a touch'}</span>
-        <Count value={shown(result, step)} />
+        <span className="sr-only">
+          {step.lapParts ? `count a ${step.lapParts.noun}` : (pressWords[measure] ?? 'count a touch')}
+        </span>
+        <Count value={numberInWords(measure, shown(result, step))} />
         {line}
       </PressZone>
+      {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
       <div className="flex border-t-2 border-ink bg-chalk">
         <PressZone
           data-miss-of={digit}
-          onPress={() => (hold ? mark('drop', heldS) : mark('drop'))}
-          className="min-h-16 flex-1 text-xl font-bold active:bg-line"
+          onPress={() => {
+            sawMiss();
+            mark('drop', hold ? heldS : undefined);
+          }}
+          className={cx('min-h-16 flex-1 text-xl font-bold active:bg-line', missed && 'bg-stop text-paper')}
         >
           <span className="sr-only">{name}: </span>
           {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
@@ -121,6 +136,20 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
     </Frame>
   );
 });
+
+/** A miss stands on its zone so long, milliseconds: seen at a glance, gone before the next. Ours. */
+const missSeenMs = 600;
+
+/** True for a moment after it was started. */
+function useMoment(forMs: number): [boolean, () => void] {
+  const [at, setAt] = useState(0);
+  useEffect(() => {
+    if (at === 0) return;
+    const timer = setTimeout(() => setAt(0), forMs);
+    return () => clearTimeout(timer);
+  }, [at, forMs]);
+  return [at !== 0, useCallback(() => setAt((before) => before + 1), [])];
+}
 
 /** Tells screen readers what a sighted coach reads at a glance, and no more. */
 function useSpoken({ name, step, target, onSay }: CountTileProps, result: Tally): void {
@@ -178,14 +207,22 @@ function Line({
       )}
     >
       <span className={cx(there && 'font-bold text-safe')}>
-        aim {target}
+        aim {numberInWords(measure, target)}
         {there && ' ✓'}
       </span>
       {tooShort && <span className="text-care">too short to pass</span>}
       <span className={cx(newBest && 'font-bold text-safe')}>
-        today <span data-best>{best ?? (measure === 'lap' || measure === 'steadiness' ? '–' : 0)}</span>
+        today{' '}
+        <span data-best>
+          {best === null
+            ? measure === 'lap' || measure === 'steadiness'
+              ? '–'
+              : 0
+            : numberInWords(measure, best)}
+        </span>
       </span>
-      <span>ever {bestEver ?? '–'}</span>
+      <span>ever {bestEver === null ? '–' : numberInWords(measure, bestEver)}</span>
+      {measure === 'weakest part' && <span>weakest part now {result.current}</span>}
     </span>
   );
 }
@@ -226,6 +263,8 @@ const pressWords: Partial<Record<Measure, string>> = {
  * seconds.
  */
 function shown(result: Tally, step: Step): number {
+  // Of a routine that goes by its weakest part, all touches of this go: the weakest stands below.
+  if (step.measure === 'weakest part') return result.attempts.at(-1)?.touches ?? 0;
   return step.measure === 'reps' || step.measure === 'steadiness' ? result.touches : result.current;
 }
 
@@ -244,7 +283,7 @@ function Frame({ name, turn, children }: Pick<CountTileProps, 'name' | 'turn'> &
   );
 }
 
-function Count({ value, roomy = false }: { value: number; roomy?: boolean }) {
+function Count({ value, roomy = false }: { value: number | string; roomy?: boolean }) {
   return (
     <span
       data-count

@@ -1,6 +1,6 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useCallback } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
@@ -40,7 +40,11 @@ interface Props {
 /** The tiles of those who are counted, as large as the screen allows. */
 export function CourtGrid(props: Props) {
   const { run, players, all, log, numberOf, onMark, onType, onSay, refusal } = props;
-  const { block, drill, position, phases, rounds } = run;
+  const { block, drill, position, phases, rounds, say } = run;
+  const onBeside = useCallback<CountTileProps['onBeside']>(
+    (playerId, ref, text) => say({ playerId, kind: 'beside', ref, text }),
+    [say],
+  );
   const { phase, leftS } = position;
   const inWork = phase.kind === 'work' && !position.done;
   const heldS = block.dose.kind === 'hold' && inWork ? Math.floor(phase.seconds - leftS) : 0;
@@ -79,6 +83,7 @@ export function CourtGrid(props: Props) {
             log={log}
             blockId={block.id}
             onMark={onMark}
+            onBeside={onBeside}
             onType={onType}
             onSay={onSay}
             heldS={heldS}

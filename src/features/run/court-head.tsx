@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import { settingOnCourt } from '@/core/setting';
+import { partInWords } from '@/core/run/sides';
 import { BlockClockFace, type BlockClockFaceProps } from './block-clock-face';
 import type { BlockRun } from './use-block';
 
@@ -41,6 +42,7 @@ export function CourtHead({ run, number, of, out, changeoverS, lateS, onOpen, ch
         position={run.position}
         phases={run.phases}
         turns={block.turns}
+        part={partInWords(shared.dose, run.position.phase)}
         changeoverS={changeoverS}
         lateS={lateS}
         onOpen={onOpen}

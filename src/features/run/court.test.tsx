@@ -50,6 +50,7 @@ const tile = (
       bestEver={7}
       events={marks(kinds)}
       onMark={() => undefined}
+      onBeside={() => undefined}
       onType={() => undefined}
       onSay={() => undefined}
       heldS={0}
@@ -113,7 +114,7 @@ describe('a tile of the other measures says', () => {
       ['grade', 0],
     ]);
     expect(text).toContain('2 2 graded');
-    expect(text).toMatch(/Mika: 2 Silent Mika: 1 A buzz Mika: 0 Bounced$/);
+    expect(text).toMatch(/Mika: 2 Silent Mika: 1 A buzz Mika: 0 Bounced Told by ear feel eye$/);
   });
   test('lap: the last one’s seconds, and a best that is the lowest', () => {
     const text = tile('triangle-run', 'timed-lap', [
@@ -126,10 +127,22 @@ describe('a tile of the other measures says', () => {
     expect(tile('triangle-run', 'timed-lap', [])).toContain('today –');
   });
   test('laps and bounces: how many; steadiness has no number before four bounces', () => {
-    expect(tile('figure-of-eight', 'quick-eight', [['touch'], ['touch']])).toContain('count a lap 2 ');
+    const halves = [0.5, 0.5, 0.5].map((share): [CountKind, number] => ['touch', share]);
+    expect(tile('figure-of-eight', 'quick-eight', halves)).toContain('count a half 1½ ');
     const even = tile('turn-over-bounce', 'same-height', [['touch'], ['touch']]);
     expect(even).toContain('count a touch 2 ');
     expect(even).toContain('today –');
+  });
+  test('a growing count says its round, a routine its weakest part', () => {
+    const hops = tile('growing-hops', 'two-lines', [['touch'], ['touch'], ['touch']]);
+    expect(hops).toContain('2 on every line · Round 2 of 6');
+    const routine = tile('touch-routine', 'four-bounces', [['touch'], ['touch']]);
+    expect(routine).toContain('count a touch 2 ');
+    expect(routine).toContain('weakest part now 2');
+  });
+  test('what is noted beside a mark waits for one, and shows the answer to the last', () => {
+    expect(tile('soft-catch', 'head-high', [])).toContain('Told by ear feel eye');
+    expect(tile('palm-up-bounce', 'row-20', [])).not.toContain('Told by');
   });
   test('a step of their own stands on the tile', () => {
     expect(tile('palm-up-bounce', 'row-50', [], { ownStep: true })).toContain('1 Mika Fifty in a row');

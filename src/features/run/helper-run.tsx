@@ -45,6 +45,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   useRunKeys({
     undo: () => run?.undo(),
     typeCount: () => setTyping(working[0]?.id ?? null),
+    isSettled: screen.isSettled,
   });
   const notes = (
     <CourtNotes court={court} now={now} openedWith={openedWith} onHeldBack={() => setSheet('held back')} />

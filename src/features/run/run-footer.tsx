@@ -25,6 +25,7 @@ const kindWords: Partial<Record<EventKind, string>> = {
   held: 'checkpoint',
   broke: 'checkpoint',
   note: 'note',
+  beside: 'answer',
   fix: 'correction',
   extend: 'more time',
   skip: 'skip',

@@ -73,6 +73,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
     before,
     adjust: () => setSheet('adjust'),
     time: () => setSheet('time'),
+    isSettled: screen.isSettled,
     typeCount: () => setTyping(run?.lastMark?.playerId ?? working[0]?.id ?? null),
     showNumber: (number) => {
       const name = screen.showNumber(number);

@@ -1,4 +1,4 @@
-import { reaches, type Measure } from '@/core/counting/measure';
+import { numberInWords, reaches, type Measure } from '@/core/counting/measure';
 import type { Tally } from '@/core/counting/tally';
 
 /** Counts are spoken to screen readers at every so many touches: often enough to follow, too seldom to chatter. Ours. */
@@ -18,7 +18,8 @@ export function sentenceAfter(
   if (after === before || after.touches + after.drops < before.touches + before.drops) return null;
   const { best } = after;
   const reached = (result: number | null) => result !== null && reaches(measure, result, target);
-  if (best !== null && reached(best) && !reached(before.best)) return `${name}: ${best}, aim reached.`;
+  if (best !== null && reached(best) && !reached(before.best))
+    return `${name}: ${numberInWords(measure, best)}, aim reached.`;
   if (measure === 'row' && after.drops > before.drops && before.current > 0)
     return `${name}: ${before.current} in a row.`;
   if (measure === 'points' || measure === 'grade')

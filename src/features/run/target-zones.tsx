@@ -15,17 +15,19 @@ export function TargetZones(props: Props) {
 }
 
 function Marks({ name, digit, step, onZone }: Props) {
+  // On a phone they stand side by side: one above the other they would not all fit under the count.
   return (
-    <div className="flex min-h-0 flex-col gap-2">
+    <div className="flex min-h-0 gap-2 @md:flex-col">
       {step.zones?.map((zone, index) => (
         <PressZone
           key={zone.label}
           data-zone-of={index === 0 ? digit : undefined}
           onPress={() => onZone(zone.points)}
-          className="min-h-16 flex-1 rounded-md border-2 border-ink bg-sheet px-2 font-semibold active:bg-chalk"
+          className="min-h-16 min-w-0 flex-1 rounded-md border-2 border-ink bg-sheet px-1 leading-tight font-semibold active:bg-chalk @md:px-2"
         >
           <span className="sr-only">{name}: </span>
-          <span className="text-2xl font-bold">{zone.points}</span> {zone.label}
+          <span className="text-2xl font-bold">{zone.points}</span>{' '}
+          <span className="text-sm @md:text-base">{zone.label}</span>
         </PressZone>
       ))}
     </div>

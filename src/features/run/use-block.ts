@@ -16,7 +16,9 @@ import { tally } from '@/core/counting/tally';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
 import { positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
-import { lateTapS, roundNow } from '@/core/run/round';
+import { lateTapS, roundNow, routineAt } from '@/core/run/round';
+import { stretchesARound } from '@/core/dose/dose';
+import { partInText } from '@/core/counting/weakest-part';
 import type { RunBlock, RunPlayer } from '@/server/views/session-run';
 import { usePageBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
@@ -59,6 +61,9 @@ export interface BlockRun {
   /** Logs that the block has ended, or is paused to go back to an earlier one. */
   readonly leave: (how: 'end' | 'pause') => void;
 }
+
+/** One part of a lap, to the ten thousandth: the tally rounds to whole parts. */
+const shareOfLap = (parts: number): number => Math.round(10_000 / parts) / 10_000;
 
 /** A call can be answered for so long, or until the next one, seconds: ours. */
 const answerS = 6;
@@ -185,13 +190,19 @@ export function useBlock(
         kind === 'result' ? attempts.length + 1 : roundNow(work.dose, phases, passedS, touches + drops);
       if (attempt === null)
         return notCounted(now.state, positionAt(phases, passedS), view.helper !== undefined);
-      const lapS =
+      const { step, dose } = work;
+      const own =
         kind === 'lap' && value === null
           ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, steady.now())
-          : value;
-      // An answer comes a moment after its call, and is noted with it.
-      const text = callAt(cues, passedS, answerS + lateTapS)?.word ?? null;
-      void log.log({ blockId: block.id, playerId, kind, attempt, value: lapS, text });
+          : kind === 'touch' && step.lapParts
+            ? shareOfLap(step.lapParts.parts)
+            : value;
+      const text =
+        dose.kind === 'routine' && step.measure === 'weakest part'
+          ? partInText(routineAt(dose, positionAt(phases, passedS).phase.round).part, stretchesARound(dose))
+          : // An answer comes a moment after its call, and is noted with it.
+            (callAt(cues, passedS, answerS + lateTapS)?.word ?? null);
+      void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text });
       return null;
     },
     [block, shared, playerNow, log, phases, cues, steady, view.helper],

@@ -12,6 +12,8 @@ export interface RunKeys {
   readonly typeCount: () => void;
   /** Brings a player to the screen who is counted by a number and is not on it. */
   readonly showNumber: (number: number) => void;
+  /** False while a number counts nothing, because the page has just been turned. */
+  readonly isSettled: () => boolean;
 }
 
 /** Presses a zone of a tile as a finger would, so that keys and fingers log the same. */
@@ -67,6 +69,7 @@ export function useRunKeys(keys: Partial<RunKeys>): void {
       event.preventDefault();
       if (event.repeat) return;
       if (number === undefined) return act!();
+      if (keys.isSettled?.() === false) return;
       if (pressZone(event.shiftKey ? 'miss' : 'touch', number)) return;
       // Points have zones of their own: the number brings the first one to hand.
       const zone = document.querySelector<HTMLElement>(`[data-zone-of="${number}"]`);

@@ -16,6 +16,8 @@ const roomy = (measure: string) => measure === 'points' || measure === 'grade';
 
 /** A second press this soon is the same press, milliseconds: nobody turns two blocks in so short a time. Ours. */
 const doubleTapMs = 800;
+/** After a turn of the page a key counts nothing for so long, milliseconds: it was meant for what stood there before. Ours. */
+const settlesMs = 400;
 /** A word about a press that counted nothing stands so long, milliseconds. Ours. */
 const saidForMs = 3500;
 
@@ -41,6 +43,8 @@ export interface RunScreen<P extends CourtPlayer> {
   /** Brings the player with a number to the screen; says who that is, or null when nobody here has it. */
   readonly showNumber: (number: number) => string | null;
   readonly showOthers: (() => void) | null;
+  /** False for a moment after other tiles came to the screen. */
+  readonly isSettled: () => boolean;
   readonly mark: (playerId: string, kind: CountKind, value?: number) => void;
   /** Why the last press counted nothing; null when it did, or that is long past. */
   readonly refusal: string | null;
@@ -102,6 +106,12 @@ export function useRunScreen<P extends CourtPlayer>(
   const fits = phone ? 1 : roomy(run?.step.measure ?? '') ? 4 : 8;
   const pages = Math.max(1, Math.ceil(working.length / fits));
   const now = page % pages;
+  const pagedAt = useRef(-Infinity);
+  const turnPage = useCallback((to: number) => {
+    pagedAt.current = performance.now();
+    setPage(to);
+  }, []);
+  const isSettled = () => performance.now() - Math.max(pagedAt.current, turnedAt.current) >= settlesMs;
   const numberOf = useCallback(
     (playerId: string) => {
       const at = players.findIndex((player) => player.id === playerId);
@@ -113,7 +123,7 @@ export function useRunScreen<P extends CourtPlayer>(
     const player = players[number - 1];
     const at = working.findIndex((one) => one.id === player?.id);
     if (!player || at === -1) return null;
-    setPage(Math.floor(at / fits));
+    turnPage(Math.floor(at / fits));
     return player.name;
   };
 
@@ -140,7 +150,8 @@ export function useRunScreen<P extends CourtPlayer>(
     shown: working.slice(now * fits, (now + 1) * fits),
     numberOf,
     showNumber,
-    showOthers: pages > 1 ? () => setPage((now + 1) % pages) : null,
+    showOthers: pages > 1 ? () => turnPage((now + 1) % pages) : null,
+    isSettled,
     mark,
     refusal,
     sayRefusal,

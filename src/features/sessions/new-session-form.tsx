@@ -5,25 +5,38 @@ import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
 import { sessionSchema, type SessionForm } from '@/schemas/session';
+import type { Group } from '@/server/views/groups';
 import type { PlayerName } from '@/server/views/facts';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
-import { ErrorNote } from '@/ui/field';
+import { ErrorNote, Field } from '@/ui/field';
+import { useHouse } from '@/ui/house';
 import { BookingFields, PlayersField } from './booking-fields';
 
 /** The booking of a new session and who is coming; it opens the plan. */
-export function NewSessionForm({ today, squad }: { today: string; squad: readonly PlayerName[] }) {
+export function NewSessionForm({
+  today,
+  squad,
+  groups,
+}: {
+  today: string;
+  squad: readonly PlayerName[];
+  groups: readonly Group[];
+}) {
   const router = useRouter();
+  const { places } = useHouse();
+  // What was the same the last time is filled in; the only place there is, too.
+  const last = groups[0];
   const form = useForm<SessionForm>({
     resolver: yupResolver(sessionSchema) as never,
     defaultValues: {
       title: '',
       day: today,
-      startTime: '16:30',
-      bookedMin: 60,
-      coach: '',
+      startTime: last?.startTime ?? '16:30',
+      bookedMin: last?.bookedMin ?? 60,
+      coach: last?.coach ?? '',
       placeName: '',
-      placeId: null,
+      placeId: (places.length === 1 ? places[0]!.id : last?.placeId) ?? null,
       airC: null,
       playerIds: [],
     },
@@ -43,6 +56,23 @@ export function NewSessionForm({ today, squad }: { today: string; squad: readonl
         <div className="col-span-2">
           <ErrorNote>{errors.root.message}</ErrorNote>
         </div>
+      )}
+      {groups.length > 0 && (
+        <Field label="Group" hint="As it last met; everything can be changed.">
+          <select
+            defaultValue=""
+            onChange={(event) => {
+              const group = groups.find(({ title }) => title === event.target.value);
+              const { day, airC } = form.getValues();
+              if (group) form.reset({ ...group, playerIds: [...group.playerIds], day, airC });
+            }}
+          >
+            <option value="">a new group</option>
+            {groups.map(({ title }) => (
+              <option key={title}>{title}</option>
+            ))}
+          </select>
+        </Field>
       )}
       <BookingFields form={form} />
       <PlayersField form={form} squad={squad} />

@@ -2,12 +2,21 @@
 
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
+import { groupsAction } from '@/server/actions';
+import type { Group } from '@/server/views/groups';
 import type { PlayerName } from '@/server/views/facts';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { usePart } from '@/ui/use-part';
 
-const loadForm = () => import('./new-session-form');
+/** The form, and the groups it can begin with; without them it begins empty. */
+const loadForm = async () => {
+  const [form, groups] = await Promise.all([
+    import('./new-session-form'),
+    groupsAction().catch((): readonly Group[] => []),
+  ]);
+  return { Form: form.NewSessionForm, groups };
+};
 
 /** Books a session and opens its empty plan. */
 export function NewSession({ today, squad }: { today: string; squad: readonly PlayerName[] }) {
@@ -24,7 +33,7 @@ export function NewSession({ today, squad }: { today: string; squad: readonly Pl
         title="Plan a session"
         intro="First the booking and who is coming; the blocks come next."
       >
-        {form && <form.NewSessionForm today={today} squad={squad} />}
+        {form && <form.Form today={today} squad={squad} groups={form.groups} />}
       </Dialog>
     </>
   );

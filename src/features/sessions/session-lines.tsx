@@ -3,6 +3,7 @@ import { counted } from '@/core/words';
 import type { SessionLine } from '@/server/views/today';
 import { shortDay } from '@/ui/dates';
 import { Sheet } from '@/ui/page-head';
+import { PlanAgain } from './again';
 
 const states = { running: 'on court', finished: 'held' } as const;
 
@@ -30,20 +31,21 @@ export function SessionLines({
       {lines.length === 0 && <p className="text-soft">{empty}</p>}
       <ul>
         {lines.map((session) => (
-          <li key={session.id} className="border-t border-line">
+          <li key={session.id} className="flex items-center gap-1 border-t border-line">
             <Link
               href={`/sessions/${session.id}/${session.state === 'finished' ? 'review' : 'plan'}`}
-              className="grid min-h-11 grid-cols-[8.5rem_1fr_auto] items-center gap-3 hover:bg-chalk"
+              className="grid min-h-11 min-w-0 flex-1 items-center gap-x-3 py-1 hover:bg-chalk sm:grid-cols-[8.5rem_1fr_auto]"
             >
               <span className="tabular whitespace-nowrap">
                 {shortDay(session.day)} {session.startTime}
               </span>
-              <span className="truncate font-semibold">{session.title}</span>
+              <span className="font-semibold sm:truncate">{session.title}</span>
               <span className="text-sm text-soft">
                 {counted(session.players.length, 'player')}, {counted(session.blockCount, 'block')},{' '}
                 {stateOf(session, today)}
               </span>
             </Link>
+            <PlanAgain session={session} today={today} small />
           </li>
         ))}
       </ul>

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import type { CSSProperties } from 'react';
 import { ThemeSwitch } from './theme-switch';
 
 const places = [
@@ -36,7 +37,10 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
           </svg>
           Vow Step
         </Link>
-        <nav aria-label="Main" className="flex max-w-full items-end overflow-x-auto overflow-y-hidden">
+        <nav
+          aria-label="Main"
+          className="flex max-w-full flex-wrap items-end sm:flex-nowrap sm:overflow-x-auto sm:overflow-y-hidden"
+        >
           {places.map(({ href, title, here }, index) => {
             const current = here(path);
             return (
@@ -44,14 +48,15 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
                 key={href}
                 href={href}
                 aria-current={current ? 'page' : undefined}
-                style={{ marginBottom: index * risePx }}
-                className="relative flex min-h-11 min-w-24 items-center gap-2 border-b-2 border-ink px-3 pt-1 font-semibold hover:bg-chalk"
+                style={{ '--rise': `${index * risePx}px` } as CSSProperties}
+                // On a phone the flight lies flat: every place is in reach, and nothing is cut off.
+                className="relative flex min-h-11 flex-auto items-center gap-1 border-b-2 border-ink px-1.5 pt-1 font-semibold hover:bg-chalk sm:mb-(--rise) sm:min-w-24 sm:gap-2 sm:px-3"
               >
                 {index > 0 && (
                   <span
                     aria-hidden
                     style={{ height: risePx + 2, bottom: -risePx - 2 }}
-                    className="absolute left-0 border-l-2 border-ink"
+                    className="absolute left-0 hidden border-l-2 border-ink sm:block"
                   />
                 )}
                 <span
@@ -65,7 +70,7 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
           <span
             aria-hidden
             style={{ height: places.length * risePx - risePx }}
-            className="border-l-2 border-ink"
+            className="hidden border-l-2 border-ink sm:block"
           />
         </nav>
       </div>

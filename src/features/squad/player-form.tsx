@@ -1,6 +1,7 @@
 'use client';
 
 import { yupResolver } from '@hookform/resolvers/yup';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
 import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
@@ -20,6 +21,7 @@ const empty: PlayerForm = {
   racketIn: null,
   careNote: '',
   focus: '',
+  sure: false,
 };
 
 interface Props {
@@ -38,22 +40,36 @@ export function PlayerFields({ year, player, onDone }: Props) {
   });
   const { errors, isSubmitting } = formState;
 
-  const save = handleSubmit(async (form) => {
-    const outcome = await ask(() => savePlayerAction(form, player?.id));
+  const [doubt, setDoubt] = useState<string | null>(null);
+  const saveAs = async (form: PlayerForm, sure: boolean) => {
+    setDoubt(null);
+    const outcome = await ask(() => savePlayerAction({ ...form, sure }, player?.id));
     if (outcome.ok) {
       notice({ text: player ? `${form.name} is up to date.` : `${form.name} is on the squad.` });
       onDone();
       return;
     }
-    for (const { field, message } of outcome.problems)
-      setError(field in empty ? (field as keyof PlayerForm) : 'root', { message });
-  });
+    for (const { field, message } of outcome.problems) {
+      if (field === 'sure') setDoubt(message);
+      else setError(field in empty ? (field as keyof PlayerForm) : 'root', { message });
+    }
+  };
+  const save = handleSubmit((form) => saveAs(form, false));
+  const saveAllTheSame = handleSubmit((form) => saveAs(form, true));
 
   return (
     <form onSubmit={save} noValidate className="grid grid-cols-2 gap-4">
       {errors.root?.message && (
         <div className="col-span-2">
           <ErrorNote>{errors.root.message}</ErrorNote>
+        </div>
+      )}
+      {doubt && (
+        <div className="col-span-2 space-y-2">
+          <ErrorNote>{doubt}</ErrorNote>
+          <Button onClick={() => void saveAllTheSame()} disabled={isSubmitting}>
+            Save all the same
+          </Button>
         </div>
       )}
       <Field label="Name" error={errors.name?.message}>

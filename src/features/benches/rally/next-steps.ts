@@ -15,6 +15,7 @@ export function rowsAt(view: BenchesView, book: Book, child: BenchChild, group: 
     shot: setting?.shot ?? rally.shot,
     distanceM: setting?.distanceM ?? rally.distanceM,
     markM: setting?.markM ?? rally.markM,
+    spinRps: setting ? setting.spinRps : rally.spinRps,
     ball: group.ball ?? setting?.ball ?? child.ball,
     floor: floorHere(place),
     wall: 'brick',

@@ -8,6 +8,8 @@ import { balls } from '@/core/ballistics/balls';
 import { wallLimits } from '@/core/ballistics/wall/setup';
 import { rallyLaw } from '@/core/explanations/rally';
 import { settingsIn } from '@/core/rally/fit';
+import { ageBandOf } from '@/drills/age-band';
+import { markFor } from '@/session/goals';
 import { setOutFor, type SetOut } from '@/core/rally/set-out';
 import { counted } from '@/core/words';
 import type { BenchesView, RallyView } from '@/server/views/benches';
@@ -43,10 +45,12 @@ export function RallyBench({
   );
   const count = logged.reduce((sum, one) => sum + one.rows.length, 0);
   const key = ({ drill, step }: NextStep) => `${drill.id} ${step.id}`;
+  const markHere = ({ step }: NextStep) => markFor(step, ageBandOf(child.age)).result;
   const outOf = (one: NextStep | undefined): SetOut => ({
     shot: one?.step.rally?.shot ?? 'one bounce',
     distanceM: one?.step.rally?.distanceM ?? 3,
     markM: one?.step.rally?.markM ?? 1.4,
+    spinRps: one?.step.rally?.spinRps,
     ball: child.ball,
     floor: logged[0]?.setting.setup.floor ?? 'court',
     wall: 'brick',
@@ -55,7 +59,7 @@ export function RallyBench({
   const [chosen, setChosen] = useState(next);
   const [out, setOut] = useState<SetOut>(() => outOf(next));
   const [placeId, setPlaceId] = useState(rows.groups.at(-1)?.placeId ?? '');
-  const [aim, setAim] = useState(next?.step.gate.result ?? 10);
+  const [aim, setAim] = useState(() => (next ? markHere(next) : 10));
   const [tries, setTries] = useState(5);
   const [asked, setAsked] = useState('');
   const { state, run, cancel } = useRally();
@@ -99,7 +103,7 @@ export function RallyBench({
               const one = steps.find((each) => key(each) === wanted);
               setChosen(one);
               setOut({ ...outOf(one), floor: out.floor, ceilingM: out.ceilingM });
-              if (one?.step.measure === 'row') setAim(one.step.gate.result);
+              if (one?.step.measure === 'row') setAim(markHere(one));
             }}
           />
           <Choice

@@ -7,6 +7,7 @@ import { paceChange, paceFactors, type PaceChange } from '@/core/ballistics/wall
 import type { WallSetup } from '@/core/ballistics/wall/setup';
 import { solveWall, wallPath, type WallAnswer } from '@/core/ballistics/wall/solve';
 import { wallSpread, type WallSpread } from '@/core/ballistics/wall/spread';
+import { remembering } from '@/core/remember';
 import type { BenchChild } from '../child';
 import type { DrawnRally } from './wall-drawing';
 
@@ -19,27 +20,33 @@ export interface WallWork {
   readonly paces: readonly PaceChange[];
 }
 
+// The first view is drawn on the server too, often of the same set-up.
+const solved = remembering((setup: WallSetup) => solveWall(setup));
+const drawn = remembering((setup: WallSetup, child: Pick<BenchChild, 'reach' | 'heightM'>) => {
+  const answer = solved(setup);
+  if (!answer.ok) return null;
+  const { solution } = answer;
+  return {
+    setup,
+    solution,
+    path: wallPath(setup, solution),
+    forgives: forgiveness(setup, solution, child.reach),
+    bodyM: child.heightM,
+  };
+});
+
 /** Everything the wall bench shows of a set-up, recomputed with every turn of a dial. */
 export function useWall(setup: WallSetup, child: BenchChild): WallWork {
-  const answer = useMemo(() => solveWall(setup), [setup]);
-  const rally = useMemo<DrawnRally | null>(() => {
-    if (!answer.ok) return null;
-    const { solution } = answer;
-    return {
-      setup,
-      solution,
-      path: wallPath(setup, solution),
-      forgives: forgiveness(setup, solution, child.reach),
-      bodyM: child.heightM,
-    };
-  }, [setup, answer, child]);
+  const { reach, heightM } = child;
+  const answer = useMemo(() => solved(setup), [setup]);
+  const rally = useMemo<DrawnRally | null>(() => drawn(setup, { reach, heightM }), [setup, reach, heightM]);
   // Dials and the first view stay quick: what takes longer follows them.
   const later = useDeferredValue<WallSetup | null>(setup, null);
   const slow = useMemo(() => {
     if (!later) return { of: null, mends: [], spread: null, paces: [] };
-    const solved = solveWall(later);
-    if (!solved.ok) return { of: later, mends: nearestThatWork(later), spread: null, paces: [] };
-    const { solution } = solved;
+    const settled = solved(later);
+    if (!settled.ok) return { of: later, mends: nearestThatWork(later), spread: null, paces: [] };
+    const { solution } = settled;
     return {
       of: later,
       mends: [],

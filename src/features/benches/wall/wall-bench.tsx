@@ -121,6 +121,14 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
               step={0.01}
               onChange={(contactM) => change({ contactM })}
             />
+            <Dial
+              label="Topspin turns, slice below 0"
+              unit="/s"
+              value={setup.spinRps ?? 0}
+              {...wallLimits.spinRps}
+              step={1}
+              onChange={(spinRps) => change({ spinRps })}
+            />
             {setup.shot === 'down' && (
               <Dial
                 label="Height of the hit"

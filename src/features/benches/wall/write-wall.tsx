@@ -19,6 +19,7 @@ function settingOf({ setup, solution, forgives }: DrawnRally): WallSetting {
     bandFromM: cm(Math.max(0, forgives.lowestM)),
     bandToM: cm(Math.min(forgives.highestM, setup.wallTopM)),
     hitsPerMin: Math.round(10 * solution.hitsPerMin) / 10,
+    ...(setup.spinRps && { spinRps: setup.spinRps }),
   };
 }
 

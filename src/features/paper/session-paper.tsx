@@ -1,0 +1,175 @@
+import { clockTime, inHalfMinutes } from '@/core/words';
+import { deferral } from '@/core/care/care';
+import type { Book } from '@/drills';
+import { evaluationOf } from '@/features/plan/evaluation-of';
+import { decidedIn, placeName } from '@/features/plan/in-view';
+import type { SessionPlanView } from '@/server/views/session-plan';
+import { paperOf, type PaperBlock } from '@/session/paper';
+import { ButtonLink } from '@/ui/button';
+import { longDay } from '@/ui/dates';
+import { PageHead } from '@/ui/page-head';
+import { Tape } from '@/ui/tape';
+import { PrintButton } from './print-button';
+
+/** Boxes to count in beside a name: as many tries as fit on a line. */
+const boxes = 5;
+
+/** A session on paper: what the coach reads at the court when nothing else is at hand, with room to count. */
+export function SessionPaper({ view, book }: { view: SessionPlanView; book: Book }) {
+  const { session, playerIds } = view;
+  const here = playerIds.filter((id) => !view.absent.includes(id));
+  const players = here.flatMap((id) => view.squad.find((player) => player.id === id) ?? []);
+  const names = new Map(players.map((player) => [player.id, player.name]));
+  const blocks = view.blocks.map((block) => ({ ...block, ...view.heldAs[block.id] }));
+  const evaluation = evaluationOf(view, book, { ...session, blocks, playerIds });
+  const { time, warnings } = evaluation;
+  const paper = paperOf(book, blocks, players, evaluation, (...on) => decidedIn(view, ...on));
+  const general = warnings.filter((one) => one.blockId === null);
+  return (
+    <>
+      <PageHead
+        title={session.title}
+        actions={
+          <>
+            <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
+            <PrintButton />
+          </>
+        }
+      >
+        {[
+          `${longDay(session.day)}, ${session.startTime}`,
+          placeName(view, session),
+          session.coach,
+          `${inHalfMinutes(time.totalS)} of ${session.bookedMin} min`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </PageHead>
+      {paper.length === 0 ? (
+        <p>The plan is empty: open it and add the first block.</p>
+      ) : (
+        <>
+          <Tape
+            blocks={time.blocks}
+            titles={paper.map((block) => block.drill.title)}
+            totalS={time.totalS}
+            bookedS={time.bookedS}
+          />
+          {general.length > 0 && (
+            <p className="my-2 border-2 border-ink px-2 py-1 text-sm">
+              {general.map((one) => one.text).join(' ')} {deferral}
+            </p>
+          )}
+          <ol className="mt-2 space-y-2 print:mt-1 print:space-y-1">
+            {paper.map((block, index) => (
+              <OnPaper key={block.id} block={block} number={index + 1} names={names} />
+            ))}
+          </ol>
+          <Recap blocks={paper} />
+        </>
+      )}
+    </>
+  );
+}
+
+function OnPaper({
+  block,
+  number,
+  names,
+}: {
+  block: PaperBlock;
+  number: number;
+  names: ReadonlyMap<string, string>;
+}) {
+  const { drill } = block;
+  return (
+    <li
+      className="break-inside-avoid rounded-md border-2 border-ink p-2 text-sm print:px-2 print:py-1 print:leading-tight"
+      data-paper-block
+    >
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-lg print:text-base">
+          {number}. {drill.title}: {block.step}
+        </h2>
+        <p className="tabular font-semibold">
+          from {clockTime(block.fromS)} · {clockTime(block.totalS)} min · {block.dose}
+        </p>
+      </div>
+      <div className="grid gap-x-4 gap-y-1 md:grid-cols-2 print:grid-cols-2">
+        <div>
+          <p>{block.task}</p>
+          <p className="text-soft">
+            {drill.setUp} {drill.kit.map(({ count, item }) => `${count} × ${item}`).join(', ')}
+          </p>
+          <p className="font-bold">“{block.cue}”</p>
+          <p>{drill.checkpoints.join(' · ')}</p>
+          {block.care.length > 0 && <p className="font-semibold">Care: {block.care.join(' ')}</p>}
+        </div>
+        {block.together ? (
+          <p>
+            All together, by the clock. Done:{' '}
+            {block.lines.map(({ playerId }) => (
+              <span key={playerId} className="mr-3 inline-flex items-center gap-1 whitespace-nowrap">
+                <Box /> {names.get(playerId)}
+              </span>
+            ))}
+          </p>
+        ) : (
+          <table className="w-full self-start text-left">
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                <th scope="col">Dose, aim</th>
+                <th scope="col">Counts</th>
+              </tr>
+            </thead>
+            <tbody>
+              {block.lines.map((line) => (
+                <tr key={line.playerId} className="border-t border-line" data-paper-line>
+                  <th scope="row" className="pr-2 font-semibold">
+                    {names.get(line.playerId)}
+                    {line.ownStep && <span className="font-normal text-soft"> {line.ownStep}</span>}
+                  </th>
+                  <td className="pr-2">
+                    {line.dose && `${line.dose}, `}
+                    <b className="whitespace-nowrap">aim {line.aim}</b>
+                  </td>
+                  <td>
+                    <span className="flex gap-1">
+                      {Array.from({ length: boxes }, (_, box) => (
+                        <Box key={box} />
+                      ))}
+                    </span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </div>
+    </li>
+  );
+}
+
+const Box = () => <span aria-hidden className="inline-block size-5 border-2 border-ink print:size-4" />;
+
+/** What to ask at the end, one question of each of the last drills, and room to write. */
+function Recap({ blocks }: { blocks: readonly PaperBlock[] }) {
+  const asked = blocks
+    .filter((block) => !block.together)
+    .slice(-3)
+    .map((block) => block.drill.recap.questions[0]!);
+  return (
+    <section aria-label="Recap" className="mt-2 break-inside-avoid text-sm print:leading-tight">
+      <h2 className="text-lg">To ask at the end</h2>
+      <ul className="space-y-1">
+        {[...new Set(asked)].map((question) => (
+          <li key={question} className="border-b border-edge pb-4 print:pb-3">
+            {question}
+          </li>
+        ))}
+        <li className="border-b border-edge pb-8">Notes</li>
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,31 @@
+import { noLoadSum } from '@/core/dose/load';
+import type { Book } from '@/drills';
+import { kitAtHand } from '@/drills/kit';
+import type { SessionPlanView } from '@/server/views/session-plan';
+import { evaluatePlan, type Evaluation } from '@/session/evaluate';
+import type { PlanBlock } from '@/session/plan';
+import type { PlanDoc } from './plan-store';
+
+const nothingBefore = { weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} };
+
+/** What a plan comes to: times, fit, care, shares. The plan screen and its paper ask here. */
+export function evaluationOf(
+  view: SessionPlanView,
+  book: Book,
+  doc: Pick<PlanDoc, 'bookedMin' | 'startTime' | 'airC' | 'placeId'> & {
+    readonly blocks: readonly PlanBlock[];
+    readonly playerIds: readonly string[];
+  },
+): Evaluation {
+  const { blocks, playerIds, bookedMin, startTime, airC, placeId } = doc;
+  const players = playerIds.flatMap((id) => {
+    const player = view.absent.includes(id) ? undefined : view.squad.find((one) => one.id === id);
+    return player ? [{ ...player, ...(view.history[id] ?? nothingBefore) }] : [];
+  });
+  const place = view.grounds.find((one) => one.id === placeId) ?? null;
+  return evaluatePlan(blocks, {
+    ...{ book, players, bookedMin, startTime, airC },
+    records: view.records,
+    ground: { place, atHand: kitAtHand(view.kit) },
+  });
+}
