@@ -260,7 +260,8 @@ describe('what would the next step do?', () => {
   test('one press from the page of a player; it shows how far it is, can be cancelled, and answers with a range', async () => {
     await browser.driver.get(`${app.url}/players/${ids.nessa}`);
     await page.press('What would the next step do?');
-    await page.sees('What would “Racket wall rally: Rally against the clock” do to Nessa Quillby?');
+    // Which step is next hangs on the day the demo was made.
+    await page.sees(/What would “Racket wall rally: [^”]+” do to Nessa Quillby\?/);
     await page.choose('Next step', 'Racket wall rally: Forehand rally');
     await page.sees('What would “Racket wall rally: Forehand rally” do to Nessa Quillby?');
     await page.press('Play ten thousand rallies');

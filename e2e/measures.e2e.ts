@@ -25,6 +25,10 @@ const blocks: readonly (readonly [drillId: string, stepId: string])[] = [
   ['triangle-run', 'timed-lap'],
   ['figure-of-eight', 'slow-eight'],
   ['ring-target', 'underarm-throw'],
+  ['sock-taps-in-one-go', 'total-taps'],
+  ['touch-routine', 'four-bounces'],
+  ['say-where-it-lands', 'say-and-play'],
+  ['most-laps', 'free-hands'],
 ];
 
 beforeAll(async () => {
@@ -94,13 +98,17 @@ test('a routine is run by the clock: it is marked as done, taken back and marked
   expect(await axeViolations(browser.driver)).toEqual([]);
 });
 
-test('a growing count: 21 on the first line, and the next hop begins the second', async () => {
+test('a growing count goes round by round: 1 on both lines, then 2, then 3', async () => {
   await nextBlock(page);
   await work('Over two lines');
-  await tap(22);
+  await page.sees('1 on every line · Round 1 of 6');
+  await tap(2);
+  await page.sees('2 on every line · Round 2 of 6');
+  await tap(20);
+  // 2 + 4 + 6 + 8 are 20, and two of the fifth round.
   await page.becomes(count, '22');
-  // The best is one line, 1 + 2 + … + 6.
-  await page.becomes(today, '21');
+  await page.sees('5 on every line · Round 5 of 6');
+  await page.becomes(today, '22');
 });
 
 test('a hold, a row and a timed count', async () => {
@@ -142,7 +150,22 @@ test('a grade: ten catches judged by ear, and the sum of their marks', async () 
   await nextBlock(page);
   await work('Head high');
   expect(await axeViolations(browser.driver)).toEqual([]);
-  for (const mark of ['2 Silent', '1 A buzz', '2 Silent', '0 Bounced']) await page.tap(`Mika: ${mark}`);
+  const told = (answer: string) =>
+    `[...document.querySelectorAll('[aria-label="Mika: Told by"] button')].find((one) => one.textContent === '${answer}')`;
+  // What is noted beside a mark waits for one.
+  await page.becomes(`${told('ear')}.disabled`, true);
+  for (const [mark, answer] of [
+    ['2 Silent', 'ear'],
+    ['1 A buzz', 'feel'],
+    ['2 Silent', 'ear'],
+    ['0 Bounced', null],
+  ] as const) {
+    await page.tap(`Mika: ${mark}`);
+    await page.becomes(`${told('ear')}.ariaPressed`, 'false');
+    if (!answer) continue;
+    await browser.driver.executeScript(`${told(answer)}.click()`);
+    await page.becomes(`${told(answer)}.ariaPressed`, 'true');
+  }
   await page.becomes(count, '5');
   await page.sees('4 graded');
 });
@@ -159,12 +182,45 @@ test('a lap: one press at its end gives its seconds', async () => {
 test('laps in a time box, and points', async () => {
   await nextBlock(page);
   await work('Slow eight');
+  // Halves of an eight.
   await tap(5);
-  await page.becomes(count, '5');
+  await page.becomes(count, '2½');
   await nextBlock(page);
   await page.sees('Underarm throw');
   for (const zone of ['10 Inner ring', '1 Outer ring']) await page.tap(`Mika: ${zone}`);
   await page.becomes(count, '11');
+});
+
+test('routines: all touches together, and the weakest part', async () => {
+  await nextBlock(page);
+  await work('All taps together');
+  await tap(6);
+  await page.becomes(count, '6');
+  await page.becomes(today, '6');
+  await nextBlock(page);
+  await work('Four bounces, by the weakest');
+  await tap(4);
+  await page.becomes(count, '4');
+  // Three of the four parts are still to come.
+  await page.sees('weakest part now 0');
+  await page.becomes(today, '0');
+});
+
+test('a prediction is graded, and being ready before the bounce stands beside it', async () => {
+  await nextBlock(page);
+  await work('Say it and play it');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.tap('Mika: 2 Said right and played in');
+  await page.press('yes');
+  await page.tap('Mika: 1 One of the two');
+  await page.press('no');
+  await page.becomes(count, '3');
+  await nextBlock(page);
+  await work('Free hands');
+  // Four markers are a lap.
+  await tap(6);
+  await page.becomes(count, '1½');
+  await page.becomes(today, '1½');
   await finish(page);
   await page.sees('Review: One of each');
 });
@@ -183,15 +239,23 @@ test('the review has a result for each, in its own unit', async () => {
     )}`;
   }
   expect(read).toMatchObject({
-    'growing-hops': '21 reps',
+    'growing-hops': '22 reps',
     'balls-of-feet-balance': '15 s held',
     'palm-up-bounce': '4 in a row',
     'marker-touches': '3 in the time',
     'soft-catch': '5 quality points',
-    'figure-of-eight': '5 laps',
+    'figure-of-eight': '2½ laps',
     'ring-target': '11 points',
+    'sock-taps-in-one-go': '6 in the time',
+    'touch-routine': '0 in the weakest part',
+    'say-where-it-lands': '3 quality points',
+    'most-laps': '1½ laps',
   });
+  await page.press(plainBook.drill('soft-catch')!.title);
+  await page.sees('Told by: ear 2, feel 1');
+  await page.press(plainBook.drill('say-where-it-lands')!.title);
+  await page.sees('Ready before the bounce: yes 1, no 1');
   expect(read['turn-over-bounce']).toMatch(/^[\d.]+ cm spread$/);
-  expect(read['triangle-run']).toMatch(/^[\d.]+ s a lap$/);
+  expect(read['triangle-run']).toMatch(/^[\d.]+ s$/);
   expect(await browser.faults()).toEqual([]);
 });

@@ -111,7 +111,14 @@ export async function turn(page: Page, key: 'n' | 'p', times = 1): Promise<void>
     const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
     do await page.keys(key);
     while (!(await page.driver.wait(turned, 1500).catch(() => false)));
+    await settled(page);
   }
+}
+
+/** After a turn of the page numbers count nothing for a moment: waits until they do again. */
+async function settled(page: Page): Promise<void> {
+  const now = await page.driver.executeScript<number>('return performance.now()');
+  await page.becomes(`performance.now() - ${now} > 400`, true);
 }
 
 /** Turns to the next block by its button. */
@@ -120,6 +127,7 @@ export async function nextBlock(page: Page): Promise<void> {
   const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
   do await page.press('Next block');
   while (!(await page.driver.wait(turned, 1500).catch(() => false)));
+  await settled(page);
 }
 
 /** Ends the session: asked once, answered once. */

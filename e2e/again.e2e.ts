@@ -1,0 +1,146 @@
+import { By } from 'selenium-webdriver';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+
+/* From a session of last week to next week's, changed in two places and printed: with the mouse, and counted. */
+let app: App;
+let browser: Browser;
+let page: Page;
+let clicks = 0;
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const press = async (name: string) => {
+  clicks += 1;
+  await page.press(name);
+};
+const saved = () => page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
+
+test('last week’s session is planned again for next week, changed in two places and printed, in at most twelve clicks', async () => {
+  await browser.driver.get(`${app.url}/sessions`);
+  const [last] = await app.query(
+    `select id, title, start_time from session where state = 'finished' and title = 'Hands and strokes' order by day desc limit 1`,
+  );
+  await page.sees('Past');
+  await browser.driver.executeScript(
+    `document.querySelector('a[href="/sessions/${String(last!.id)}/review"]').parentElement.querySelector('button').click()`,
+  );
+  clicks += 1;
+  await page.sees('Hands and strokes again');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await press('Open the plan');
+  await page.sees('Add a drill');
+  // The same group, hour and blocks, on another day.
+  const id = (await browser.driver.getCurrentUrl()).match(/sessions\/(\w+)/)![1]!;
+  const [now] = await app.query('select * from session where id = ?', [id]);
+  expect(now).toMatchObject({ title: 'Hands and strokes', start_time: last!.start_time, state: 'planned' });
+  const drills = (id: unknown) =>
+    app.query('select drill_id from block where session_id = ? order by position', [id as string]);
+  expect(await drills(now!.id)).toEqual(await drills(last!.id));
+
+  // One drill more, and one block less.
+  const before = (await drills(now!.id)).length;
+  await press('Add Most laps');
+  await page.becomes(`document.querySelectorAll('[data-block]').length`, before + 1);
+  clicks += 1;
+  await (await browser.driver.findElements(By.css('[data-block]')))[0]!.click();
+  await press('Take out');
+  await page.becomes(`document.querySelectorAll('[data-block]').length`, before);
+  await saved();
+  await press('On paper');
+  await page.sees('To ask at the end');
+  await browser.driver.executeScript('window.print = () => { window.printed = true; }');
+  await press('Print');
+  await page.becomes('window.printed', true);
+  expect(clicks).toBeLessThanOrEqual(12);
+});
+
+test('the paper says what the plan says: every child’s aim, and nothing to press when it is printed', async () => {
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  const aims = await browser.driver.executeScript<string[]>(
+    `return [...document.querySelectorAll('[data-paper-line]')].map((line) => line.querySelector('b').textContent)`,
+  );
+  expect(aims.length).toBeGreaterThan(5);
+  const id = (await browser.driver.getCurrentUrl()).match(/sessions\/(\w+)/)![1]!;
+  const chromium = browser.driver as unknown as {
+    sendDevToolsCommand(name: string, params: object): Promise<void>;
+    sendAndGetDevToolsCommand(name: string, params: object): Promise<{ data: string }>;
+  };
+  await chromium.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
+  await page.becomes(
+    `[...document.querySelectorAll('header, nav, select')].every((one) => getComputedStyle(one).display === 'none')`,
+    true,
+  );
+  const { data } = await chromium.sendAndGetDevToolsCommand('Page.printToPDF', { preferCSSPageSize: true });
+  // A session of an hour is one sheet of paper, both sides.
+  const pages = Buffer.from(data, 'base64')
+    .toString('latin1')
+    .match(/\/Type\s*\/Page\b/g)!.length;
+  expect(pages).toBeLessThanOrEqual(2);
+  await chromium.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
+  // The plan’s own aims, block by block.
+  await browser.driver.get(`${app.url}/sessions/${id}/plan`);
+  await page.sees('Add a drill');
+  const planned: string[] = [];
+  for (const block of await browser.driver.findElements(By.css('[data-block]'))) {
+    await block.click();
+    planned.push(
+      ...(await browser.driver.executeScript<string[]>(
+        `return [...document.querySelectorAll('[aria-label="Block"] tbody tr')].flatMap((row) => row.cells[2].innerText.match(/aims at ([0-9.½⅓⅔¼¾]+)/)?.[1] ?? [])`,
+      )),
+    );
+  }
+  for (const aim of aims) expect(planned).toContain(aim.match(/aim (\S+)/)![1]);
+});
+
+test('week by week until a day, with a holiday left out; taken back with one press', async () => {
+  await browser.driver.get(`${app.url}/sessions`);
+  const count = async () =>
+    (await app.query(`select count(*) as n from session where removed_at_ms is null`))[0]!.n as number;
+  const before = await count();
+  await browser.driver.executeScript(
+    `document.querySelector('[aria-label^="Plan Wall and feet again"]').click()`,
+  );
+  await page.sees('Every week until');
+  const first = await browser.driver.executeScript<string>(
+    `return document.querySelector('[type=date]').value`,
+  );
+  const until = new Date(Date.parse(first) + 21 * 24 * 3600 * 1000).toISOString().slice(0, 10);
+  await page.setValue('Every week until', until);
+  await page.sees('Plan 4 sessions');
+  await browser.driver.executeScript(`document.querySelectorAll('[role=dialog] [type=checkbox]')[1].click()`);
+  await page.press('Plan 3 sessions');
+  await page.sees('Wall and feet is planned on 3 days.');
+  expect(await count()).toBe(before + 3);
+  await page.press('Undo');
+  await page.becomes(`document.body.textContent.includes('is planned on 3 days')`, false);
+  await browser.driver.wait(async () => (await count()) === before, 20_000);
+  expect(await browser.faults()).toEqual([]);
+});
+
+test('on a phone every place is in reach, and no title is lost', async () => {
+  await setViewport(browser.driver, 390, 844);
+  for (const path of ['/', '/sessions', '/squad', '/drills', '/places', '/schools']) {
+    await browser.driver.get(app.url + path);
+    await page.sees('Schools');
+    expect([path, await browser.driver.executeScript(wide)]).toEqual([path, []]);
+  }
+  await browser.driver.get(`${app.url}/sessions`);
+  await page.sees('Hands and strokes');
+});
+
+/** Links of the header that are cut off, and whatever makes the page scroll sideways. */
+const wide = `
+  const out = [...document.querySelectorAll('header a')]
+    .filter((one) => { const { left, right } = one.getBoundingClientRect(); return left < 0 || right > innerWidth; })
+    .map((one) => one.textContent);
+  return document.documentElement.scrollWidth > innerWidth ? [...out, 'scrolls to ' + document.documentElement.scrollWidth] : out;`;
