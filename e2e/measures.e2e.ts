@@ -136,14 +136,18 @@ test('evenness: bounces are counted, and their spread is worked out from the tim
   await browser.driver.executeAsyncScript(
     `const done = arguments[0];
      const zone = document.querySelector('[data-touch-of="1"]');
+     const from = performance.now();
      let taps = 0;
      const beat = setInterval(() => {
-       zone.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }));
+       const press = new PointerEvent('pointerdown', { bubbles: true, button: 0 });
+       // The beat is even whenever a busy machine gets to it: a press has the moment of the finger.
+       Object.defineProperty(press, 'timeStamp', { value: from + 300 * taps });
+       zone.dispatchEvent(press);
        if (++taps === 6) { clearInterval(beat); done(); }
      }, 300);`,
   );
   await page.becomes(count, '6');
-  await page.becomes(`Number(${today}) >= 0 && Number(${today}) < 40`, true);
+  await page.becomes(today, '0');
 });
 
 test('a grade: ten catches judged by ear, and the sum of their marks', async () => {

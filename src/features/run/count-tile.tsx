@@ -32,7 +32,7 @@ export interface CountTileProps {
   readonly tooShort?: boolean;
   readonly bestEver: number | null;
   readonly events: readonly TouchEvent[];
-  readonly onMark: (playerId: string, kind: CountKind, value?: number) => void;
+  readonly onMark: (playerId: string, kind: CountKind, value?: number, lateMs?: number) => void;
   /** An answer beside the mark of that id. */
   readonly onBeside: (playerId: string, markId: string, text: string) => void;
   readonly onType: (playerId: string) => void;
@@ -60,7 +60,8 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
   const [missed, sawMiss] = useMoment(missSeenMs);
-  const mark = (kind: CountKind, value?: number) => onMark(playerId, kind, value);
+  const mark = (kind: CountKind, value: number | undefined, lateMs: number) =>
+    onMark(playerId, kind, value, lateMs);
   const tries = result.touches + result.drops;
   const round = roundOf(props, tries);
   const { set, side } = wordsOfRound(dose, measure, round);
@@ -92,7 +93,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
             name={name}
             digit={digit}
             step={step}
-            onZone={(points) => mark(measure === 'grade' ? 'grade' : 'zone', points)}
+            onZone={(points, lateMs) => mark(measure === 'grade' ? 'grade' : 'zone', points, lateMs)}
           />
         </div>
         {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
@@ -103,7 +104,8 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const hold = measure === 'hold';
   const lap = measure === 'lap';
   const fullHoldS = dose.kind === 'hold' ? dose.holdS : 0;
-  const press = () => (hold ? mark('hold', fullHoldS) : mark(lap ? 'lap' : 'touch'));
+  const press = (lateMs: number) =>
+    hold ? mark('hold', fullHoldS, lateMs) : mark(lap ? 'lap' : 'touch', undefined, lateMs);
   return (
     <Frame {...props}>
       <PressZone
@@ -122,9 +124,9 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
       <div className="flex border-t-2 border-ink bg-chalk">
         <PressZone
           data-miss-of={digit}
-          onPress={() => {
+          onPress={(lateMs) => {
             sawMiss();
-            mark('drop', hold ? heldS : undefined);
+            mark('drop', hold ? heldS : undefined, lateMs);
           }}
           className={cx('min-h-16 flex-1 text-xl font-bold active:bg-line', missed && 'bg-stop text-paper')}
         >

@@ -6,6 +6,7 @@ import { tally } from '@/core/counting/tally';
 import { conditionWords } from './condition-words';
 import { padNumber } from './count-pad';
 import { plainSettings, readSettings } from './court-settings';
+import { lateBy } from './late-by';
 import { sentenceAfter } from './say';
 import { trimOffersInWords } from './trim-words';
 
@@ -17,6 +18,13 @@ test.each([
   ['7.3', 7.3],
   ['99999', null],
 ])('the pad’s "%s" is %p', (text, value) => expect(padNumber(text)).toBe(value));
+
+test.each([
+  ['as long as it waited', 1000, 1040, 40],
+  ['not at all when it is not late', 1000, 1000, 0],
+  ['not at all when the clocks are not the same', 1000, 990, 0],
+  ['not at all after a sleep', 1000, 9000, 0],
+])('a press is late %s', (_, timeStamp, nowMs, late) => expect(lateBy({ timeStamp }, nowMs)).toBe(late));
 
 describe('what is kept of the court’s settings', () => {
   test.each([null, '', '{', '[]', '7', '{"leftHanded":"yes"}'])('%p is taken as nothing kept', (text) => {

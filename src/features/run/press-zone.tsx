@@ -1,8 +1,10 @@
 import type { CSSProperties, ReactNode } from 'react';
 import { cx } from '@/ui/class-names';
+import { lateBy } from './late-by';
 
 export interface PressZoneProps {
-  readonly onPress: () => void;
+  /** @param lateMs how long ago the finger came down, milliseconds: a busy device tells of it late */
+  readonly onPress: (lateMs: number) => void;
   readonly className: string;
   readonly style?: CSSProperties;
   /** For a zone that is on or off. */
@@ -19,13 +21,13 @@ export function PressZone({ onPress, className, pressed, children, ...rest }: Pr
     <button
       type="button"
       onPointerDown={(event) => {
-        if (event.button === 0) onPress();
+        if (event.button === 0) onPress(lateBy(event.nativeEvent, performance.now()));
       }}
       // A finger leaves the focus where it was: the next key belongs to the screen, not to the zone that was touched last.
       onMouseDown={(event) => event.preventDefault()}
       onClick={(event) => {
         // Keys and assistive technology press without a pointer.
-        if (event.detail === 0) onPress();
+        if (event.detail === 0) onPress(lateBy(event.nativeEvent, performance.now()));
       }}
       aria-pressed={pressed}
       className={cx('touch-manipulation select-none', className)}

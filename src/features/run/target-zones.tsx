@@ -6,7 +6,7 @@ interface Props {
   readonly name: string;
   readonly digit: number;
   readonly step: Step;
-  readonly onZone: (points: number) => void;
+  readonly onZone: (points: number, lateMs: number) => void;
 }
 
 /** The zones of a step to press: a target as it lies on the floor, or quality marks one above the other. */
@@ -22,7 +22,7 @@ function Marks({ name, digit, step, onZone }: Props) {
         <PressZone
           key={zone.label}
           data-zone-of={index === 0 ? digit : undefined}
-          onPress={() => onZone(zone.points)}
+          onPress={(lateMs) => onZone(zone.points, lateMs)}
           className="min-h-16 min-w-0 flex-1 rounded-md border-2 border-ink bg-sheet px-1 leading-tight font-semibold active:bg-chalk @md:px-2"
         >
           <span className="sr-only">{name}: </span>
@@ -54,7 +54,7 @@ function FloorTarget({ name, digit, step, onZone }: Props) {
           <PressZone
             key={zone.label}
             data-zone-of={best ? digit : undefined}
-            onPress={() => onZone(zone.points)}
+            onPress={(lateMs) => onZone(zone.points, lateMs)}
             style={{ width: `${share}%`, height: `${share}%`, zIndex: index }}
             className={cx(
               'absolute right-0 bottom-0 min-h-16 min-w-16 border-ink text-left active:brightness-90',

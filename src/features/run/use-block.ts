@@ -53,7 +53,7 @@ export interface BlockRun {
   readonly tempoPerMin: number | null;
   readonly lastMark: TouchEvent | null;
   /** Logs a mark; says why when it counts nothing. */
-  readonly mark: (playerId: string, kind: CountKind, value?: number) => string | null;
+  readonly mark: (playerId: string, kind: CountKind, value?: number, lateMs?: number) => string | null;
   /** Logs anything else about this block. */
   readonly say: (fresh: Omit<NewEvent, 'blockId'>) => void;
   readonly undo: () => void;
@@ -180,12 +180,14 @@ export function useBlock(
   );
 
   const mark = useCallback(
-    (playerId: string, kind: CountKind, value: number | null = null): string | null => {
+    (playerId: string, kind: CountKind, value: number | null = null, lateMs = 0): string | null => {
       if (!block || !shared) return null;
       const { work } = playerNow(playerId);
       const { touches, drops, attempts } = tally(log.eventsOf(block.id, playerId), work.step.measure);
       const now = blockClock(log.events(block.id, null));
-      const passedS = elapsedS(now, steady.now());
+      // The mark belongs to the moment the finger came down: bounces and laps are timed by it.
+      const atMs = Math.round(steady.now() - lateMs);
+      const passedS = elapsedS(now, atMs);
       const attempt =
         kind === 'result' ? attempts.length + 1 : roundNow(work.dose, phases, passedS, touches + drops);
       if (attempt === null)
@@ -193,7 +195,7 @@ export function useBlock(
       const { step, dose } = work;
       const own =
         kind === 'lap' && value === null
-          ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, steady.now())
+          ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, atMs)
           : kind === 'touch' && step.lapParts
             ? shareOfLap(step.lapParts.parts)
             : value;
@@ -202,7 +204,7 @@ export function useBlock(
           ? partInText(routineAt(dose, positionAt(phases, passedS).phase.round).part, stretchesARound(dose))
           : // An answer comes a moment after its call, and is noted with it.
             (callAt(cues, passedS, answerS + lateTapS)?.word ?? null);
-      void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text });
+      void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text, atMs });
       return null;
     },
     [block, shared, playerNow, log, phases, cues, steady, view.helper],

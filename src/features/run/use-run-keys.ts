@@ -17,9 +17,12 @@ export interface RunKeys {
 }
 
 /** Presses a zone of a tile as a finger would, so that keys and fingers log the same. */
-function pressZone(name: 'touch' | 'miss', number: number): boolean {
+function pressZone(name: 'touch' | 'miss', number: number, atMs: number): boolean {
   const zone = document.querySelector<HTMLElement>(`[data-${name}-of="${number}"]`);
-  zone?.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, button: 0 }));
+  const press = new PointerEvent('pointerdown', { bubbles: true, button: 0 });
+  // The moment of the key, not of this line.
+  Object.defineProperty(press, 'timeStamp', { value: atMs });
+  zone?.dispatchEvent(press);
   return zone !== null;
 }
 
@@ -70,7 +73,7 @@ export function useRunKeys(keys: Partial<RunKeys>): void {
       if (event.repeat) return;
       if (number === undefined) return act!();
       if (keys.isSettled?.() === false) return;
-      if (pressZone(event.shiftKey ? 'miss' : 'touch', number)) return;
+      if (pressZone(event.shiftKey ? 'miss' : 'touch', number, event.timeStamp)) return;
       // Points have zones of their own: the number brings the first one to hand.
       const zone = document.querySelector<HTMLElement>(`[data-zone-of="${number}"]`);
       if (zone) zone.focus();

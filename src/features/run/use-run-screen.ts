@@ -45,7 +45,7 @@ export interface RunScreen<P extends CourtPlayer> {
   readonly showOthers: (() => void) | null;
   /** False for a moment after other tiles came to the screen. */
   readonly isSettled: () => boolean;
-  readonly mark: (playerId: string, kind: CountKind, value?: number) => void;
+  readonly mark: BlockRun['mark'];
   /** Why the last press counted nothing; null when it did, or that is long past. */
   readonly refusal: string | null;
   readonly sayRefusal: (text: string) => void;
@@ -130,9 +130,10 @@ export function useRunScreen<P extends CourtPlayer>(
   const [refusal, sayRefusal] = usePassing(saidForMs);
   const runMark = run?.mark;
   const mark = useCallback(
-    (playerId: string, kind: CountKind, value?: number) => {
-      const no = runMark?.(playerId, kind, value);
+    (...press: Parameters<BlockRun['mark']>) => {
+      const no = runMark?.(...press) ?? null;
       if (no) sayRefusal(no);
+      return no;
     },
     [runMark, sayRefusal],
   );
