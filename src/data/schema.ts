@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { attendances } from '../core/attendance';
+import { recapQuestions } from '../core/recap';
 import { surfaces } from '../core/place/place';
 
 /*
@@ -87,6 +88,17 @@ export const kitItem = sqliteTable('kit_item', {
 export const ownDrill = sqliteTable('own_drill', {
   id: text('id').primaryKey(),
   drill: text('drill').notNull(),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
+/** A session without its day and its children: blocks kept by name, to start from. */
+export const pattern = sqliteTable('pattern', {
+  id: text('id').primaryKey(),
+  title: text('title').notNull(),
+  bookedMin: integer('booked_min').notNull(),
+  /** Blocks of a plan as JSON, nobody's own part in them; checked on the way in. */
+  blocks: text('blocks').notNull(),
   createdAtMs: integer('created_at_ms').notNull(),
   removedAtMs: integer('removed_at_ms'),
 });
@@ -204,6 +216,28 @@ export const block = sqliteTable(
     setting: text('setting'),
   },
   (t) => [index('block_by_session').on(t.sessionId, t.position)],
+);
+
+/**
+ * Words of a coach about a session, one of its blocks, a player, or a player in a session. What was noted on court is in
+ * the log. An answer to a recap question carries the question's name.
+ */
+export const note = sqliteTable(
+  'note',
+  {
+    id: text('id').primaryKey(),
+    sessionId: text('session_id').references(() => session.id),
+    /** A block of that session. It may be taken out of the plan; its note then belongs to the session. */
+    blockId: text('block_id'),
+    playerId: text('player_id').references(() => player.id),
+    question: text('question', { enum: recapQuestions }),
+    text: text('text').notNull(),
+    atMs: integer('at_ms').notNull(),
+    /** Who wrote it; null for the session's coach. */
+    by: text('by'),
+    removedAtMs: integer('removed_at_ms'),
+  },
+  (t) => [index('note_by_session').on(t.sessionId), index('note_by_player').on(t.playerId, t.atMs)],
 );
 
 /**

@@ -1,6 +1,6 @@
 import { desc, isNotNull } from 'drizzle-orm';
 import type { Executor } from './database';
-import { feederSetting, ownDrill, place, player, session } from './schema';
+import { feederSetting, ownDrill, pattern, place, player, session } from './schema';
 
 /** What was taken off a list: still on record, and can come back. */
 export interface TakenOff {
@@ -18,10 +18,13 @@ const tables = {
   place: { table: place, name: place.name },
   feeder: { table: feederSetting, name: feederSetting.name },
   drill: { table: ownDrill, name: ownDrill.drill },
+  pattern: { table: pattern, name: pattern.title },
 } as const;
 
+export type TakenOffKind = keyof typeof tables;
+
 /** What was taken off one of the lists, the last first. The name of a drill stands in what it says. */
-export async function takenOff(db: Executor, kind: keyof typeof tables): Promise<TakenOff[]> {
+export async function takenOff(db: Executor, kind: TakenOffKind): Promise<TakenOff[]> {
   const { table, name } = tables[kind];
   const rows = await db
     .select({ id: table.id, name, removedAtMs: table.removedAtMs })

@@ -89,3 +89,13 @@ export const feeders: readonly FeederForm[] = [
     },
   },
 ];
+
+/** What the coach wrote about the sessions of the last week. */
+export const written = {
+  answers: { 'went well': 'quiet feet', 'was hard': 'the far lane', 'next time': 'start with the rope' },
+  onBlock: 'Set the cones out before they come: it took too long.',
+  onPlayer: 'Asked for the longer racket. Look at the grip first.',
+} as const;
+
+/** The name under which one plan is kept. */
+export const patternTitle = 'Strokes on a dry day';

@@ -13,7 +13,9 @@ import { normal, seededRandom, type Random } from '@/core/random';
 import { dayAfter } from '@/server/days';
 import type { Context } from '@/server/context';
 import { saveFeeder } from '@/server/house/benches';
+import { addNote, answerRecap } from '@/server/notes/notes';
 import { decide } from '@/server/sessions/decisions';
+import { keepPattern } from '@/server/sessions/patterns';
 import { ingestTouches } from '@/server/log/ingest';
 import type { DecisionForm } from '@/schemas/decision';
 import { createSession, finishSession, savePlan } from '@/server/sessions/sessions';
@@ -21,7 +23,7 @@ import { chooseSchool, saveKit, savePlace } from '@/server/house/house';
 import { bookFor } from '@/server/readers/book';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { feeders, kit, places, schools } from './house';
+import { feeders, kit, patternTitle, places, schools, written } from './house';
 import { coaches, squad, timetable, type Character, type Weekly } from './people';
 import { dropChance, playBlock, wholeBlock } from './player-log';
 
@@ -135,8 +137,23 @@ async function heldSession(
         !member.character.plateau || week < member.character.plateau[0] || week > member.character.plateau[1];
       member.practised.set(key, (member.practised.get(key) ?? 0) + (learning ? 1 : 0));
     }
+  if (newest) await writtenOn({ ...context, nowMs: endMs }, id, blocks, coming);
   if (!newest) await judge({ ...context, nowMs: endMs }, id, coming, random);
   return events.length;
+}
+
+/** The coach's recap of a session of the last week, and two notes on it. */
+async function writtenOn(
+  context: Context,
+  sessionId: string,
+  blocks: readonly PlanBlock[],
+  coming: readonly Member[],
+): Promise<void> {
+  const { answers, onBlock, onPlayer } = written;
+  for (const [question, text] of Object.entries(answers))
+    must(await answerRecap(context, sessionId, { question, text }));
+  must(await addNote(context, { sessionId, blockId: blocks[1]!.id, text: onBlock }));
+  must(await addNote(context, { sessionId, playerId: coming[0]!.id, text: onPlayer }));
 }
 
 /** What a member practises in a block: the drill and their own step. */
@@ -289,7 +306,9 @@ async function plannedSessions(
     [strokes, dayAfter(today, 2)],
     [counter, dayAfter(today, 3)],
   ];
-  for (const [weekly, day] of plans)
-    await planned(at(today, '08:00'), weekly, day, placeIds, group(weekly.sport));
+  for (const [weekly, day] of plans) {
+    const { id } = await planned(at(today, '08:00'), weekly, day, placeIds, group(weekly.sport));
+    if (weekly === strokes) must(await keepPattern(at(today, '08:00'), id, { title: patternTitle }));
+  }
   return plans.length;
 }

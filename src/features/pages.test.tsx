@@ -226,7 +226,7 @@ describe('the plan screen', () => {
       words(
         <DrillPicker
           book={makeBook()}
-          sport="table tennis"
+          sports={['table tennis']}
           players={3}
           view={view}
           placeId={placeId}

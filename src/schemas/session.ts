@@ -71,8 +71,18 @@ const playerIds = array()
     (ids) => new Set(ids).size === ids?.length,
   );
 
-/** A new session: the booking and who is coming. */
-export const sessionSchema = object({ ...fields, playerIds });
+/** A booking, and who is coming. */
+export const bookingSchema = object({ ...fields, playerIds });
+export type BookingForm = InferType<typeof bookingSchema>;
+
+/** A new session: its booking, and the pattern it starts from. */
+export const sessionSchema = bookingSchema.shape({
+  patternId: string()
+    .transform((value: unknown) => (value === '' ? null : value))
+    .nullable()
+    .default(null)
+    .matches(ulidPattern, { message: 'Pattern is not one of ours: choose again.', excludeEmptyString: true }),
+});
 export type SessionForm = InferType<typeof sessionSchema>;
 
 /** Days on which a session is planned again. */

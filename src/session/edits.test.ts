@@ -8,6 +8,7 @@ import {
   moveBlock,
   removeBlock,
   scaleBlock,
+  sameForAll,
   setDose,
   setOwn,
   setStep,
@@ -63,7 +64,13 @@ test('another step brings its own dose; another dose leaves the step and holds f
   expect(setStep(knows, started, 'b', 'bounce-20-s').blocks[1]!.dose.kind).toBe('timed');
   const dosed = setDose(started, 'b', { kind: 'row', target: 9, capS: 60 });
   expect(dosed.blocks[1]).toMatchObject({ stepId: 'row-20', dose: { target: 9 } });
-  expect(dosed.blocks[1]!.own.map((own) => own.amount)).toEqual([9, 9]);
+  // Their own amounts, by age and step, are only overwritten when that is asked for.
+  expect(dosed.blocks[1]!.own.map((own) => own.amount)).toEqual([8, 50]);
+  const alike = sameForAll(dosed, 'b');
+  expect(alike.blocks[1]!.own.map((own) => own.amount)).toEqual([9, 9]);
+  // Once they are alike, what is typed holds for both.
+  const typed = setDose(alike, 'b', { kind: 'row', target: 12, capS: 60 });
+  expect(typed.blocks[1]!.own.map((own) => own.amount)).toEqual([12, 12]);
   expect(dosed.blocks[0]).toBe(started.blocks[0]);
   // Another cap is the block's own: amounts stay.
   const capped = setDose(started, 'b', { ...(started.blocks[1]!.dose as object), capS: 90 } as never);

@@ -73,13 +73,34 @@ export function clearSetting<D extends PlanParts>(doc: D, id: string): D {
   return changed(doc, id, (block) => ({ ...block, setting: null }));
 }
 
-/** A dose of the coach's own: the amount that was typed holds for everybody. */
+/** Do the children of a block have amounts of their own that differ, by age or by hand? */
+export function amountsDiffer({ own }: PlanBlock): boolean {
+  return new Set(own.flatMap(({ amount, out }) => (out ? [] : [amount]))).size > 1;
+}
+
+/**
+ * A dose of the coach's own. The amount that was typed holds for everybody who did the same; where children have amounts
+ * of their own, those stay until the coach says otherwise (see {@link sameForAll}).
+ */
 export function setDose<D extends PlanParts>(doc: D, id: string, dose: Dose): D {
   return changed(doc, id, (block) => {
     const amount = amountOf(dose);
-    const typed = amount !== amountOf(block.dose);
+    const typed = amount !== amountOf(block.dose) && !amountsDiffer(block);
     return { ...block, dose, own: typed ? block.own.map((one) => ({ ...one, amount })) : block.own };
   });
+}
+
+/** One amount for every child of a block, whatever their age. */
+export function sameForAll<D extends PlanParts>(doc: D, id: string): D {
+  return changed(doc, id, (block) => {
+    const amount = amountOf(block.dose);
+    return { ...block, own: block.own.map((one) => ({ ...one, amount })) };
+  });
+}
+
+/** Puts another block in the place of one, as a tool has worked it out. */
+export function putBlock<D extends PlanParts>(doc: D, id: string, block: PlanBlock): D {
+  return changed(doc, id, () => block);
 }
 
 /** One player's own step, amount, or sitting out. Another step brings the amount of their age. */

@@ -88,7 +88,7 @@ export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
         {blocks.map((block, index) => (
           <span
             key={block.id}
-            className="absolute inset-y-0 overflow-hidden border-r-2 border-ink bg-chalk first:border-l-2"
+            className="@container absolute inset-y-0 overflow-hidden border-r-2 border-ink bg-chalk first:border-l-2"
             style={{
               left: `${(100 * block.startS) / lengthS}%`,
               width: `${(100 * block.totalS) / lengthS}%`,
@@ -100,7 +100,7 @@ export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
                 'relative m-1 inline-block max-w-[calc(100%-8px)] truncate rounded-sm bg-sheet px-1 text-sm font-semibold',
               )}
             >
-              {index + 1} {titles[index]}
+              {index + 1} <span className="sr-only @min-[5.5rem]:not-sr-only">{titles[index]}</span>
             </span>
           </span>
         ))}

@@ -2,11 +2,14 @@
 
 import { ArrowLeft, ArrowRight, Lock, Trash2, Wind } from 'lucide-react';
 import Link from 'next/link';
+import { useState } from 'react';
 import type { Book } from '@/drills';
 import { paceOn, rateOn } from '@/session/pace';
+import { amountsDiffer } from '@/session/edits';
 import { recordOf, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import type { Change } from '@/drills/types';
 import type { Mend, Warning } from '@/core/care/care';
+import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
 import { doseTime } from '@/core/dose/time';
 import { explainBlockTime, type DosePart } from '@/core/explanations/dose';
@@ -27,6 +30,7 @@ import { BlockPlayers } from './block-players';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
 import { decidedIn } from './in-view';
+import { LengthForm } from './length-form';
 import { SettingLine } from './setting-line';
 import { LabelledNumber } from './small-number';
 
@@ -48,6 +52,12 @@ export interface BlockEditorProps {
   readonly onStations: (stations: number) => void;
   readonly onBreak: (seconds: number) => void;
   readonly onClearSetting: () => void;
+  /** Gives it a length in seconds; false where it is as near as it can be. */
+  readonly onLength: (seconds: number) => boolean;
+  /** One amount for everybody, whatever their age. */
+  readonly onSameForAll: () => void;
+  /** Who works in it though it is a drill of the other game. */
+  readonly strangers: readonly PlayerFacts[];
   readonly onShorter: () => void;
   readonly onMend: (mend: Mend) => void;
   readonly onMove: (to: number) => void;
@@ -59,6 +69,8 @@ export function BlockEditor(props: BlockEditorProps) {
   const { view, book, block, time, fit, warnings, players } = props;
   const { drill, step } = workOf(book, block)!;
   const held = view.held.includes(block.id);
+  // The block in which an amount was typed while children have their own.
+  const [typed, setTyped] = useState<string | null>(null);
   const youngest = Math.min(...players.map((player) => player.age));
 
   const origins = {
@@ -112,6 +124,7 @@ export function BlockEditor(props: BlockEditorProps) {
         </p>
       )}
       {fit && <FitLine fit={fit} />}
+      {props.strangers.length > 0 && !held && <OtherGame {...props} sports={drill.sports} />}
       {warnings.length > 0 && <CareList warnings={warnings} held={view.held} onMend={props.onMend} />}
       <div className="flex items-end gap-4">
         <label className="min-w-0 flex-1 font-semibold">
@@ -146,7 +159,32 @@ export function BlockEditor(props: BlockEditorProps) {
           placeId={props.placeId}
           onClear={props.onClearSetting}
         />
-        <DoseFields key={`${block.id} ${step.id} ${held}`} dose={block.dose} onChange={props.onDose} />
+        <DoseFields
+          key={`${block.id} ${step.id} ${held}`}
+          dose={block.dose}
+          onChange={(dose, field) => {
+            const amount = amountOf(dose);
+            setTyped(amount !== amountOf(block.dose) && amountsDiffer(block) ? block.id : typed);
+            props.onDose(dose, field);
+          }}
+        />
+        {typed === block.id && amountsDiffer(block) && (
+          <p data-own-doses className="flex flex-wrap items-center gap-x-3 rounded-md bg-chalk px-3 text-sm">
+            <span>
+              Each child keeps their own dose:{' '}
+              {players
+                .flatMap(({ id, name }) => {
+                  const own = block.own.find((one) => one.playerId === id);
+                  return own?.amount ? [`${name} ${own.amount}`] : [];
+                })
+                .join(', ')}
+              .
+            </span>
+            <Button look="quiet" className="px-2 text-sm" onClick={props.onSameForAll}>
+              {amountOf(block.dose)} for everybody
+            </Button>
+          </p>
+        )}
       </fieldset>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-1 border-t-2 border-line pt-2">
         {time && (
@@ -162,9 +200,10 @@ export function BlockEditor(props: BlockEditorProps) {
             <span className="text-sm text-soft">{partsInWords(time)}</span>
           </div>
         )}
+        {time && <LengthForm key={block.id} totalS={time.totalS} disabled={held} onLength={props.onLength} />}
         <fieldset disabled={held} className="ml-auto flex flex-wrap items-center gap-4">
           <Button
-            className="min-h-8 px-2 text-sm"
+            className="px-2 text-sm"
             onClick={props.onShorter}
             title="Six tenths of the work, of the same shape"
           >
@@ -207,6 +246,41 @@ export function BlockEditor(props: BlockEditorProps) {
         <p className="text-soft">Everybody sits this block out: it takes no time. Undo brings them back.</p>
       )}
     </div>
+  );
+}
+
+/** Children at a drill of the other game: said, with what can be done about it. */
+function OtherGame({
+  strangers,
+  sports,
+  players,
+  onOwn,
+  onRemove,
+}: BlockEditorProps & { readonly sports: readonly string[] }) {
+  const names = strangers.map(({ name }) => name).join(', ');
+  return (
+    <p
+      data-other-game
+      className="flex flex-wrap items-center gap-x-3 rounded-md border-2 border-care bg-care-bg px-3 py-1 text-sm text-care"
+    >
+      <span>
+        This is a drill of {sports.join(' and ')}; {names} {strangers.length === 1 ? 'plays' : 'play'}{' '}
+        {[...new Set(strangers.map(({ sport }) => sport))].join(' and ')}.
+      </span>
+      {strangers.length < players.length && (
+        <Button
+          className="px-2 text-sm"
+          onClick={() => {
+            for (const { id } of strangers) onOwn(id, { out: true });
+          }}
+        >
+          {strangers.length === 1 ? `${names} sits it out` : 'They sit it out'}
+        </Button>
+      )}
+      <Button className="px-2 text-sm" onClick={onRemove}>
+        Take the block out
+      </Button>
+    </p>
   );
 }
 

@@ -3,14 +3,14 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm } from 'react-hook-form';
 import { BookingFields } from '@/features/sessions/booking-fields';
-import { sessionSchema, type SessionForm } from '@/schemas/session';
+import { bookingSchema, type BookingForm as Fields } from '@/schemas/session';
 import { Button } from '@/ui/button';
 import type { PlanDoc } from './plan-store';
 
 /** The fields of a booking, filled in. */
-export function BookingForm({ doc, onDone }: { doc: PlanDoc; onDone: (fields: SessionForm) => void }) {
+export function BookingForm({ doc, onDone }: { doc: PlanDoc; onDone: (fields: Fields) => void }) {
   const { blocks: _blocks, ...fields } = doc;
-  const form = useForm<SessionForm>({ resolver: yupResolver(sessionSchema) as never, defaultValues: fields });
+  const form = useForm<Fields>({ resolver: yupResolver(bookingSchema) as never, defaultValues: fields });
   return (
     <form onSubmit={form.handleSubmit(onDone)} noValidate className="grid grid-cols-2 gap-4">
       <BookingFields form={form} />

@@ -2,7 +2,7 @@
 
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
-import type { SessionForm } from '@/schemas/session';
+import type { BookingForm } from '@/schemas/session';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { usePart } from '@/ui/use-part';
@@ -11,7 +11,7 @@ import type { PlanDoc } from './plan-store';
 const loadForm = () => import('./booking-form');
 
 /** Changes the booking of a plan: title, day, time, minutes, place, coach. */
-export function Booking({ doc, onChange }: { doc: PlanDoc; onChange: (fields: SessionForm) => void }) {
+export function Booking({ doc, onChange }: { doc: PlanDoc; onChange: (fields: BookingForm) => void }) {
   const [open, setOpen] = useState(false);
   const form = usePart(loadForm, open);
   return (

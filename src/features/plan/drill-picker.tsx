@@ -18,7 +18,8 @@ const fitWords: Readonly<Record<Fit['verdict'], string>> = {
 
 interface Props {
   readonly book: Book;
-  readonly sport: Sport;
+  /** What the children who come play. */
+  readonly sports: readonly Sport[];
   readonly players: number;
   readonly view: Pick<SessionPlanView, 'grounds' | 'kit'>;
   readonly placeId: string | null;
@@ -26,10 +27,12 @@ interface Props {
 }
 
 /** The catalogue at hand: find a drill by words or sport, see whether it fits here, and add it to the end of the plan. */
-export function DrillPicker({ book, sport, players, view, placeId, onAdd }: Props) {
+export function DrillPicker({ book, sports: played, players, view, placeId, onAdd }: Props) {
   const hintId = useId();
   const [words, setWords] = useState('');
-  const [only, setOnly] = useState<Sport | 'both'>(sport);
+  // What they play is shown as long as nothing else was chosen.
+  const [chosen, setOnly] = useState<Sport | 'both' | null>(null);
+  const only = chosen ?? (played.length === 1 ? played[0]! : 'both');
   const found = book.drills.filter(
     (drill) => (only === 'both' || drill.sports.includes(only)) && matches(drill, words),
   );

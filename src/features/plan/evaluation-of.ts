@@ -3,10 +3,28 @@ import type { Book } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { evaluatePlan, type Evaluation } from '@/session/evaluate';
-import type { PlanBlock } from '@/session/plan';
+import type { TimeSetting } from '@/session/fit-time';
+import type { Ground, PlanBlock } from '@/session/plan';
 import type { PlanDoc } from './plan-store';
 
 const nothingBefore = { weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} };
+
+/** What the time of this plan's blocks hangs on: who comes, how they do, where it is. */
+export function timeSettingOf(
+  view: SessionPlanView,
+  book: Book,
+  { playerIds, placeId }: Pick<PlanDoc, 'playerIds' | 'placeId'>,
+): TimeSetting {
+  const players = playerIds.flatMap(
+    (id) => view.squad.find((one) => one.id === id && !view.absent.includes(id)) ?? [],
+  );
+  return { book, players, records: view.records, ground: groundOf(view, placeId) };
+}
+
+const groundOf = (view: SessionPlanView, placeId: string | null): Ground => ({
+  place: view.grounds.find((one) => one.id === placeId) ?? null,
+  atHand: kitAtHand(view.kit),
+});
 
 /** What a plan comes to: times, fit, care, shares. The plan screen and its paper ask here. */
 export function evaluationOf(
@@ -22,10 +40,9 @@ export function evaluationOf(
     const player = view.absent.includes(id) ? undefined : view.squad.find((one) => one.id === id);
     return player ? [{ ...player, ...(view.history[id] ?? nothingBefore) }] : [];
   });
-  const place = view.grounds.find((one) => one.id === placeId) ?? null;
   return evaluatePlan(blocks, {
     ...{ book, players, bookedMin, startTime, airC },
     records: view.records,
-    ground: { place, atHand: kitAtHand(view.kit) },
+    ground: groundOf(view, placeId),
   });
 }

@@ -85,7 +85,8 @@ export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onR
               key={block.id}
               block={block}
               lengthS={lengthS}
-              title={`${index + 1} ${titles[index]}`}
+              number={index + 1}
+              title={titles[index]!}
               warned={warned.has(block.id)}
               selected={selected === block.id}
               onSelect={() => onSelect(block.id)}
@@ -120,6 +121,7 @@ export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onR
 interface PieceProps {
   readonly block: BlockTime;
   readonly lengthS: number;
+  readonly number: number;
   readonly title: string;
   readonly warned: boolean;
   readonly selected: boolean;
@@ -128,7 +130,7 @@ interface PieceProps {
   readonly onKey: (event: KeyboardEvent) => boolean;
 }
 
-function Piece({ block, lengthS, title, warned, selected, onSelect, onKey }: PieceProps) {
+function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKey }: PieceProps) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
     id: block.id,
   });
@@ -152,15 +154,19 @@ function Piece({ block, lengthS, title, warned, selected, onSelect, onKey }: Pie
         transition,
       }}
       className={cx(
-        'absolute inset-y-0 touch-none overflow-hidden border-r-2 border-ink bg-chalk text-left',
+        '@container absolute inset-y-0 touch-none overflow-hidden border-r-2 border-ink bg-chalk text-left',
         selected && 'z-10 outline-3 -outline-offset-3 outline-now',
         isDragging && 'z-20 opacity-80',
       )}
     >
       <TapeParts time={block} />
       <span className="relative m-1 flex max-w-[calc(100%-8px)] flex-col items-start overflow-hidden">
-        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">{title}</span>{' '}
-        <span className="tabular mt-1 rounded-sm bg-sheet px-1 text-sm">{clockTime(block.totalS)}</span>
+        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">
+          {number} <span className="sr-only @min-[5.5rem]:not-sr-only">{title}</span>
+        </span>{' '}
+        <span className="tabular sr-only mt-1 rounded-sm bg-sheet px-1 text-sm @min-[3.5rem]:not-sr-only @min-[3.5rem]:px-1">
+          {clockTime(block.totalS)}
+        </span>
         {warned && (
           <span className="mt-0.5 rounded-sm bg-care-bg px-1 text-xs font-bold text-care">care</span>
         )}

@@ -1,15 +1,14 @@
 'use client';
 
-import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
+import { Play, Redo2, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mend } from '@/core/care/care';
 import { breathlessShare } from '@/core/dose/scale';
 import { inHalfMinutes } from '@/core/words';
-import { RemoveSession } from '@/features/sessions/remove-session';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { ErrorNote } from '@/ui/field';
@@ -18,17 +17,22 @@ import { useHydrated } from '@/ui/hydrated';
 import { packedPage } from '@/ui/packed-page';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
+import { BlockList } from './block-list';
 import { Booking } from './booking';
 import { Conflict } from './conflict';
 import { DrillPicker } from './drill-picker';
 import { CarePanel } from './care-panel';
 import { ComingList } from './coming-list';
+import { evaluationOf, timeSettingOf } from './evaluation-of';
+import { FitBooking } from './fit-booking';
 import {
   addBlock,
   applyMend,
   clearSetting,
   moveBlock,
+  putBlock,
   removeBlock,
+  sameForAll,
   scaleBlock,
   setBreak,
   setDose,
@@ -42,9 +46,14 @@ import { TypingProvider } from '@/ui/typing';
 import { placeName } from './in-view';
 import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';
+import { PlanMenu } from './plan-menu';
+import { PlanNotes } from './plan-notes';
 import { PlanRoom } from './plan-room';
 import { Retest } from './retest';
+import { toLength } from '@/session/fit-time';
+import { sportsPlayed, strangersIn } from '@/session/sport';
 import { useEvaluation, useKnows } from './use-evaluation';
+import type { PlanDoc } from './plan-store';
 import { PlanTape } from './plan-tape';
 import { usePlan } from './use-plan';
 
@@ -69,7 +78,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
   const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
   const [chosen, setChosen] = useState<string | null>(view.blocks[0]?.id ?? null);
   const hydrated = useHydrated();
-  const [side, setSide] = useState<'drills' | 'care'>('drills');
+  const [side, setSide] = useState<'drills' | 'care' | 'notes'>('drills');
   const titleOf = new Map(doc.blocks.map((block) => [block.id, book.drill(block.drillId)?.title ?? '']));
   const titles = time.blocks.map((block) => titleOf.get(block.id)!);
   const here = doc.playerIds.filter((id) => !view.absent.includes(id));
@@ -80,6 +89,18 @@ export function Plan({ view }: { view: SessionPlanView }) {
   );
   const block = doc.blocks[index];
   const warned = new Set(warnings.filter((one) => one.severity !== 'note').map((one) => one.blockId));
+
+  const setting = useMemo(() => timeSettingOf(view, book, doc), [view, book, doc]);
+  const evaluate = useCallback(
+    (blocks: PlanDoc['blocks']) => evaluationOf(view, book, { ...doc, blocks }),
+    [view, book, doc],
+  );
+  /** False where the block is as near to that length as it can be. */
+  const makeLength = (one: PlanDoc['blocks'][number], seconds: number) => {
+    const next = toLength(setting, one, seconds, one.id === time.blocks.at(-1)?.id);
+    if (next !== one) store.change((plan) => putBlock(plan, one.id, next));
+    return next !== one;
+  };
 
   const add = (drillId: string) => {
     const id = ulid();
@@ -114,10 +135,12 @@ export function Plan({ view }: { view: SessionPlanView }) {
               <Redo2 aria-hidden size={18} /> Redo
             </Button>
             <Booking doc={doc} onChange={(fields) => store.change((plan) => ({ ...plan, ...fields }))} />
-            <ButtonLink look="quiet" href={`/sessions/${view.session.id}/paper`}>
-              <Printer aria-hidden size={18} /> On paper
-            </ButtonLink>
-            <RemoveSession id={view.session.id} title={doc.title} removed={view.session.removed} />
+            <PlanMenu
+              session={view.session}
+              title={doc.title}
+              today={view.today}
+              flush={() => store.flush()}
+            />
             <Button look="now" onClick={() => void run()} disabled={doc.blocks.length === 0}>
               <Play aria-hidden size={18} /> {view.session.state === 'planned' ? 'Run' : 'Back on court'}
             </Button>
@@ -136,13 +159,25 @@ export function Plan({ view }: { view: SessionPlanView }) {
       <Conflict store={store} open={state.conflict} />
       {left && <LeftOver {...left} />}
 
-      <div className="mb-1 flex items-baseline justify-between gap-4">
-        <p className="text-lg whitespace-nowrap">
+      <div className="mb-1 flex flex-wrap items-center justify-between gap-x-4 gap-y-1">
+        <p className="text-lg">
           <span className="tabular">
             {inHalfMinutes(time.totalS)} of {doc.bookedMin} min
           </span>{' '}
           <PlanRoom time={time} titles={titles} />
         </p>
+        {doc.blocks.length > 0 && (
+          <FitBooking
+            setting={setting}
+            blocks={doc.blocks}
+            titles={titleOf}
+            bookedMin={doc.bookedMin}
+            totalS={time.totalS}
+            held={view.held}
+            evaluate={evaluate}
+            onFit={(blocks) => store.change((plan) => ({ ...plan, blocks: [...blocks] }))}
+          />
+        )}
         <p aria-hidden className="flex items-center gap-3 text-sm text-soft">
           <Key look="hatch-setup" text="set-up" />
           <Key look="bg-sheet" text="work" />
@@ -161,8 +196,17 @@ export function Plan({ view }: { view: SessionPlanView }) {
       />
       <PhaseBar phases={phases} />
 
-      <div className="mt-2 grid gap-3 lg:h-[470px] lg:grid-cols-[13.5rem_1fr_20rem] lg:grid-rows-[minmax(0,1fr)]">
-        <Sheet className="overflow-y-auto p-3" aria-label="Players">
+      <div className="mt-2 grid gap-3 lg:h-[470px] lg:grid-cols-[15rem_1fr_19rem] lg:grid-rows-[minmax(0,1fr)]">
+        <Sheet className="overflow-y-auto p-3" aria-label="Blocks and players">
+          <BlockList
+            book={book}
+            blocks={doc.blocks}
+            time={time}
+            players={players}
+            warned={warned}
+            selected={block?.id ?? null}
+            onSelect={setChosen}
+          />
           <ComingList
             squad={view.squad}
             playerIds={doc.playerIds}
@@ -202,6 +246,9 @@ export function Plan({ view }: { view: SessionPlanView }) {
                 store.change((plan) => setBreak(plan, block.id, seconds), `${block.id} break`)
               }
               onClearSetting={() => store.change((plan) => clearSetting(plan, block.id))}
+              onLength={(seconds) => makeLength(block, seconds)}
+              onSameForAll={() => store.change((plan) => sameForAll(plan, block.id))}
+              strangers={strangersIn(book, block, players)}
               onShorter={() => store.change((plan) => scaleBlock(plan, block.id, breathlessShare))}
               onMend={mend}
               onMove={(to) => store.change((plan) => moveBlock(plan, block.id, to))}
@@ -223,16 +270,23 @@ export function Plan({ view }: { view: SessionPlanView }) {
               warn={warned.size > 0}
               onPress={() => setSide('care')}
             />
+            <SideButton
+              text={view.before ? 'Notes •' : 'Notes'}
+              on={side === 'notes'}
+              onPress={() => setSide('notes')}
+            />
           </div>
           {side === 'care' ? (
             <CarePanel warnings={warnings} held={view.held} onMend={mend} />
+          ) : side === 'notes' ? (
+            <PlanNotes view={view} book={book} playerIds={doc.playerIds} blocks={doc.blocks} block={block} />
           ) : (
             <>
               <Retest view={view} book={book} knows={knows} store={store} onAdded={setChosen} />
               {hydrated && whole && (
                 <DrillPicker
                   book={book}
-                  sport={players[0]?.sport ?? 'tennis'}
+                  sports={sportsPlayed(players)}
                   players={players.length}
                   view={view}
                   placeId={doc.placeId}
@@ -261,7 +315,7 @@ function SideButton({ text, on, warn = false, onPress }: SideButtonProps) {
       aria-pressed={on}
       onClick={onPress}
       className={cx(
-        'min-h-9 flex-1 rounded-md border-2 px-2 font-semibold',
+        'min-h-11 flex-1 rounded-md border-2 px-2 font-semibold',
         on ? 'border-ink bg-chalk' : 'border-transparent hover:bg-chalk',
         warn && 'text-care',
       )}

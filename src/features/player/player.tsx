@@ -11,6 +11,7 @@ import { useWholeBook } from '@/ui/whole-book';
 import { StageBall } from '@/ui/stage-ball';
 import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
+import { PlayerNotes } from './player-notes';
 import { Standing } from './standing';
 
 const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
@@ -78,6 +79,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
               </p>
             )}
           </Sheet>
+          <PlayerNotes view={view} />
           <div className="grid gap-4 md:grid-cols-2">
             <Sheet className="p-3" aria-label="Last decisions">
               <h2 className="text-lg">Last decisions</h2>

@@ -24,6 +24,7 @@ import { PlanAgain } from '@/features/sessions/again';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
+import { ReviewNotes } from './review-notes';
 
 /** The review as its page gives it. */
 export const ReviewPage = packedPage<SessionReviewView, { at?: string }>(Review);
@@ -103,37 +104,40 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
         </Sheet>
       ) : (
         <div className="grid items-start gap-4 lg:grid-cols-[17rem_1fr]">
-          <nav aria-label="Blocks">
-            <ol>
-              {blocks.map((one, index) => (
-                <li key={one.id}>
-                  <button
-                    type="button"
-                    aria-current={one.id === chosen ? 'true' : undefined}
-                    onClick={() => setChosen(one.id)}
-                    className={cx(
-                      'flex min-h-14 w-full items-center gap-3 border-2 border-b-0 border-line px-3 text-left last:border-b-2 hover:bg-chalk',
-                      one.id === chosen ? 'border-l-8 border-l-now bg-chalk' : 'bg-sheet',
-                    )}
-                  >
-                    <span className="tabular font-head text-xl font-bold">{index + 1}</span>
-                    <span className="min-w-0">
-                      <span className="block truncate font-semibold">{book.drill(one.drillId)?.title}</span>
-                      <span className="block text-sm text-soft">{progress(one)}</span>
-                    </span>
-                    {one.lines.some((line) => line.bestEver) && (
-                      <Trophy
-                        role="img"
-                        aria-label="with a best ever"
-                        size={20}
-                        className="ml-auto shrink-0 text-now"
-                      />
-                    )}
-                  </button>
-                </li>
-              ))}
-            </ol>
-          </nav>
+          <div>
+            <nav aria-label="Blocks">
+              <ol>
+                {blocks.map((one, index) => (
+                  <li key={one.id}>
+                    <button
+                      type="button"
+                      aria-current={one.id === chosen ? 'true' : undefined}
+                      onClick={() => setChosen(one.id)}
+                      className={cx(
+                        'flex min-h-14 w-full items-center gap-3 border-2 border-b-0 border-line px-3 text-left last:border-b-2 hover:bg-chalk',
+                        one.id === chosen ? 'border-l-8 border-l-now bg-chalk' : 'bg-sheet',
+                      )}
+                    >
+                      <span className="tabular font-head text-xl font-bold">{index + 1}</span>
+                      <span className="min-w-0">
+                        <span className="block truncate font-semibold">{book.drill(one.drillId)?.title}</span>
+                        <span className="block text-sm text-soft">{progress(one)}</span>
+                      </span>
+                      {one.lines.some((line) => line.bestEver) && (
+                        <Trophy
+                          role="img"
+                          aria-label="with a best ever"
+                          size={20}
+                          className="ml-auto shrink-0 text-now"
+                        />
+                      )}
+                    </button>
+                  </li>
+                ))}
+              </ol>
+            </nav>
+            <ReviewNotes view={view} book={book} block={block} />
+          </div>
           {block && <BlockReview key={block.id} view={view} book={book} block={block} onDecide={decide} />}
         </div>
       )}

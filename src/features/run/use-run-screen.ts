@@ -1,7 +1,6 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { CountKind } from '@/core/counting/event';
 import { courtChanges } from '@/core/run/court-changes';
 import { blocksInOrder, blockToOpen } from '@/court/first-block';
 import type { RunBlock } from '@/server/views/session-run';

@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
+import { SomebodyElse } from './somebody-else';
 
 interface Props {
   readonly sessionId: string;
@@ -55,6 +56,7 @@ export function WhoIsHere(props: Props) {
 
 function AttendanceList({ sessionId, players, said }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
+  const [joined, setJoined] = useState('');
   // Shown at once; the page that comes back says the same.
   const [now, setNow] = useState<Readonly<Record<string, Attendance | null>>>(said);
   const say = async (playerIds: readonly string[], attendance: Attendance | null) => {
@@ -64,7 +66,9 @@ function AttendanceList({ sessionId, players, said }: Props) {
     setProblem(outcome.ok ? null : outcome.problems.map((one) => one.message).join(' '));
     if (!outcome.ok) setNow(before);
   };
-  const open = players.filter(({ id }) => !now[id]).map(({ id }) => id);
+  // Who has joined since this list was opened is here.
+  const saidOf = (id: string) => (id in now ? now[id] : said[id]);
+  const open = players.filter(({ id }) => !saidOf(id)).map(({ id }) => id);
   return (
     <>
       <ul className="space-y-1">
@@ -76,11 +80,11 @@ function AttendanceList({ sessionId, players, said }: Props) {
                 <button
                   key={choice}
                   type="button"
-                  aria-pressed={now[id] === choice}
-                  onClick={() => void say([id], now[id] === choice ? null : choice)}
+                  aria-pressed={saidOf(id) === choice}
+                  onClick={() => void say([id], saidOf(id) === choice ? null : choice)}
                   className={cx(
                     'min-h-11 border-2 border-l-0 border-edge px-2.5 text-sm font-semibold first:rounded-l-md first:border-l-2 last:rounded-r-md',
-                    now[id] === choice ? 'bg-ink text-paper' : 'bg-sheet hover:bg-chalk',
+                    saidOf(id) === choice ? 'bg-ink text-paper' : 'bg-sheet hover:bg-chalk',
                   )}
                 >
                   {attendanceWords[choice]}
@@ -93,6 +97,13 @@ function AttendanceList({ sessionId, players, said }: Props) {
       <Button className="mt-3" disabled={open.length === 0} onClick={() => void say(open, 'here')}>
         {open.length === players.length ? 'Everybody is here' : 'All the others are here'}
       </Button>
+      <SomebodyElse
+        sessionId={sessionId}
+        onJoined={(name) => setJoined(`${name} has joined: a part in every block that is still to come.`)}
+      />
+      <p role="status" className="mt-2 font-semibold text-safe">
+        {joined}
+      </p>
       {problem && (
         <div className="mt-3">
           <ErrorNote>{problem}</ErrorNote>

@@ -1,11 +1,14 @@
 import type { UseFormReturn } from 'react-hook-form';
-import type { SessionForm } from '@/schemas/session';
+import type { BookingForm } from '@/schemas/session';
 import type { PlayerName } from '@/server/views/facts';
 import { Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';
 
+/** A form with a booking in it, whatever else it asks. */
+export type BookingInHand = UseFormReturn<BookingForm>;
+
 /** The booking of a session: title, day, time, minutes, coach and place. */
-export function BookingFields({ form }: { form: UseFormReturn<SessionForm> }) {
+export function BookingFields({ form }: { form: BookingInHand }) {
   const { register, formState } = form;
   const { errors } = formState;
   return (
@@ -34,7 +37,7 @@ export function BookingFields({ form }: { form: UseFormReturn<SessionForm> }) {
 }
 
 /** One of the places on the list, or any other by its name. */
-function PlaceField({ form }: { form: UseFormReturn<SessionForm> }) {
+function PlaceField({ form }: { form: BookingInHand }) {
   const { places } = useHouse();
   const { errors } = form.formState;
   const elsewhere = !form.watch('placeId');
@@ -65,13 +68,7 @@ function PlaceField({ form }: { form: UseFormReturn<SessionForm> }) {
 }
 
 /** Who is coming. */
-export function PlayersField({
-  form,
-  squad,
-}: {
-  form: UseFormReturn<SessionForm>;
-  squad: readonly PlayerName[];
-}) {
+export function PlayersField({ form, squad }: { form: BookingInHand; squad: readonly PlayerName[] }) {
   const error = form.formState.errors.playerIds?.message;
   return (
     <fieldset className="col-span-2" aria-describedby={error ? 'players-error' : undefined}>

@@ -6,39 +6,46 @@ import { useForm } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
 import { sessionSchema, type SessionForm } from '@/schemas/session';
 import type { Group } from '@/server/views/groups';
-import type { PlayerName } from '@/server/views/facts';
+import type { Pattern, PlayerName } from '@/server/views/facts';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';
-import { BookingFields, PlayersField } from './booking-fields';
+import { BookingFields, PlayersField, type BookingInHand } from './booking-fields';
 
 /** The booking of a new session and who is coming; it opens the plan. */
 export function NewSessionForm({
   today,
   squad,
   groups,
+  patterns,
+  patternId,
 }: {
   today: string;
   squad: readonly PlayerName[];
   groups: readonly Group[];
+  patterns: readonly Pattern[];
+  /** The pattern that is chosen at first. */
+  patternId: string | null;
 }) {
   const router = useRouter();
   const { places } = useHouse();
   // What was the same the last time is filled in; the only place there is, too.
   const last = groups[0];
+  const chosen = patterns.find(({ id }) => id === patternId);
   const form = useForm<SessionForm>({
     resolver: yupResolver(sessionSchema) as never,
     defaultValues: {
       title: '',
       day: today,
       startTime: last?.startTime ?? '16:30',
-      bookedMin: last?.bookedMin ?? 60,
+      bookedMin: chosen?.bookedMin ?? last?.bookedMin ?? 60,
       coach: last?.coach ?? '',
       placeName: '',
       placeId: (places.length === 1 ? places[0]!.id : last?.placeId) ?? null,
       airC: null,
       playerIds: [],
+      patternId,
     },
   });
   const { errors, isSubmitting } = form.formState;
@@ -63,8 +70,9 @@ export function NewSessionForm({
             defaultValue=""
             onChange={(event) => {
               const group = groups.find(({ title }) => title === event.target.value);
-              const { day, airC } = form.getValues();
-              if (group) form.reset({ ...group, playerIds: [...group.playerIds], day, airC });
+              const { day, airC, patternId: from } = form.getValues();
+              if (group)
+                form.reset({ ...group, playerIds: [...group.playerIds], day, airC, patternId: from });
             }}
           >
             <option value="">a new group</option>
@@ -74,8 +82,24 @@ export function NewSessionForm({
           </select>
         </Field>
       )}
-      <BookingFields form={form} />
-      <PlayersField form={form} squad={squad} />
+      {patterns.length > 0 && (
+        <Field
+          label="Start from"
+          hint="Its blocks, everybody on their own step."
+          error={errors.patternId?.message}
+        >
+          <select {...form.register('patternId')}>
+            <option value="">an empty plan</option>
+            {patterns.map(({ id, title }) => (
+              <option key={id} value={id}>
+                {title}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
+      <BookingFields form={form as unknown as BookingInHand} />
+      <PlayersField form={form as unknown as BookingInHand} squad={squad} />
       <div className="col-span-2 flex justify-end">
         <Button type="submit" look="now" disabled={isSubmitting}>
           Open the plan

@@ -2,30 +2,38 @@
 
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
-import { groupsAction } from '@/server/actions';
-import type { Group } from '@/server/views/groups';
+import { startsAction } from '@/server/actions';
 import type { PlayerName } from '@/server/views/facts';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { usePart } from '@/ui/use-part';
 
-/** The form, and the groups it can begin with; without them it begins empty. */
+/** The form, and the groups and patterns it can begin with; without them it begins empty. */
 const loadForm = async () => {
-  const [form, groups] = await Promise.all([
+  const [form, starts] = await Promise.all([
     import('./new-session-form'),
-    groupsAction().catch((): readonly Group[] => []),
+    startsAction().catch(() => ({ groups: [], patterns: [] })),
   ]);
-  return { Form: form.NewSessionForm, groups };
+  return { Form: form.NewSessionForm, ...starts };
 };
 
-/** Books a session and opens its empty plan. */
-export function NewSession({ today, squad }: { today: string; squad: readonly PlayerName[] }) {
+interface Props {
+  readonly today: string;
+  readonly squad: readonly PlayerName[];
+  /** The pattern it starts from, where one was chosen. */
+  readonly patternId?: string | null;
+  /** What the button says, where it is not the one on top of a page. */
+  readonly button?: string;
+}
+
+/** Books a session and opens its plan. */
+export function NewSession({ today, squad, patternId = null, button }: Props) {
   const [open, setOpen] = useState(false);
   const form = usePart(loadForm, open);
   return (
     <>
-      <Button look="now" onClick={() => setOpen(true)}>
-        <CalendarPlus aria-hidden size={18} /> Plan a session
+      <Button look={button ? 'plain' : 'now'} onClick={() => setOpen(true)}>
+        <CalendarPlus aria-hidden size={18} /> {button ?? 'Plan a session'}
       </Button>
       <Dialog
         open={open && form !== null}
@@ -33,7 +41,15 @@ export function NewSession({ today, squad }: { today: string; squad: readonly Pl
         title="Plan a session"
         intro="First the booking and who is coming; the blocks come next."
       >
-        {form && <form.Form today={today} squad={squad} groups={form.groups} />}
+        {form && (
+          <form.Form
+            today={today}
+            squad={squad}
+            groups={form.groups}
+            patterns={form.patterns}
+            patternId={patternId}
+          />
+        )}
       </Dialog>
     </>
   );

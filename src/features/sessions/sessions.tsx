@@ -5,6 +5,7 @@ import { ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { WhatHappened } from './what-happened';
+import { Patterns } from './patterns';
 import { SessionLines } from './session-lines';
 
 /** All sessions: what is to come, and what has been. */
@@ -36,6 +37,7 @@ export function Sessions({ view }: { view: SessionsView }) {
           </nav>
         </div>
       </div>
+      <Patterns patterns={view.patterns} today={view.today} squad={view.squad} />
       <TakenOffList items={view.takenOff} setRemoved={removeSessionAction} />
     </>
   );

@@ -19,8 +19,13 @@ import type { BlockSetting } from '@/core/setting';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { groupsView, type Group } from '../views/groups';
+import { whoElse, type WhoElse } from '../views/who-else';
 import { addToSession } from '../sessions/add-to-session';
 import { planAgain, type Again } from '../sessions/again';
+import { joinSession } from '../sessions/join';
+import { keepPattern, removePattern } from '../sessions/patterns';
+import { patternsView, type Pattern } from '../readers/patterns';
+import { addNote, answerRecap, removeNote } from '../notes/notes';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
@@ -51,9 +56,45 @@ export async function removePlayerAction(id: string, removed: boolean): Promise<
   return changed(await removePlayer(await requestContext(), asId(id), removed === true));
 }
 
-/** The groups a new session can begin with: read when its form opens. */
-export async function groupsAction(): Promise<readonly Group[]> {
-  return groupsView(await requestContext());
+/** The groups and patterns a new session can begin with: read when its form opens. */
+export async function startsAction(): Promise<{
+  readonly groups: readonly Group[];
+  readonly patterns: readonly Pattern[];
+}> {
+  const context = await requestContext();
+  const [groups, patterns] = await Promise.all([groupsView(context), patternsView(context)]);
+  return { groups, patterns };
+}
+
+export async function keepPatternAction(sessionId: string, input: unknown): Promise<Outcome<{ id: string }>> {
+  return changed(await keepPattern(await requestContext(), asId(sessionId), input));
+}
+
+export async function removePatternAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return changed(await removePattern(await requestContext(), asId(id), removed === true));
+}
+
+export async function joinSessionAction(
+  sessionId: string,
+  input: unknown,
+): Promise<Outcome<{ playerId: string; name: string }>> {
+  return changed(await joinSession(await requestContext(), asId(sessionId), input));
+}
+
+export async function whoElseAction(sessionId: string): Promise<WhoElse> {
+  return whoElse(await requestContext(), asId(sessionId));
+}
+
+export async function addNoteAction(input: unknown): Promise<Outcome<{ id: string }>> {
+  return changed(await addNote(await requestContext(), input));
+}
+
+export async function removeNoteAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return changed(await removeNote(await requestContext(), asId(id), removed === true));
+}
+
+export async function answerRecapAction(sessionId: string, input: unknown): Promise<Outcome<null>> {
+  return changed(await answerRecap(await requestContext(), asId(sessionId), input));
 }
 
 export async function planAgainAction(id: string, input: unknown): Promise<Outcome<Again>> {

@@ -1,9 +1,8 @@
 import { makeBook } from '@/drills';
-import { blockAgain } from '@/session/again';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { insertSession, getSession, playersOfSessions, setSessionPlayers } from '@/data/session';
 import { getPlace } from '@/data/places';
-import { getPlayers, placesOf } from '@/data/squad';
+import { getPlayers } from '@/data/squad';
 import { write } from '@/data/write';
 import { againSchema } from '@/schemas/session';
 import { check } from '@/schemas/check';
@@ -11,7 +10,8 @@ import type { Context } from '../context';
 import { asPlanForm, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
-import { putPlan, unknownSession } from './sessions';
+import { placeAgain } from './place-again';
+import { unknownSession } from './sessions';
 
 /** A session planned again, and what could not come along. */
 export interface Again {
@@ -39,7 +39,6 @@ export async function planAgain(context: Context, id: string, input: unknown): P
     if (players.length === 0)
       return refused('playerIds', 'Nobody of that session is on the squad any more: plan a new one.');
     const ids = players.map((player) => player.id);
-    const places = await placesOf(tx, ids);
     const book = makeBook(contents, session.coach);
     const { title, startTime, bookedMin, coach, placeName } = session;
     // A place that was taken off the list keeps its name.
@@ -49,12 +48,6 @@ export async function planAgain(context: Context, id: string, input: unknown): P
     let leftOut = 0;
     for (const day of checked.value.days) {
       const next = context.newId();
-      const blocks = before.flatMap((block) => {
-        const standsOn = (playerId: string) =>
-          places.find((one) => one.playerId === playerId && one.drillId === block.drillId)?.stepId;
-        return blockAgain(book, asPlanForm(block), players, standsOn, context.newId()) ?? [];
-      });
-      leftOut = before.length - blocks.length;
       await insertSession(
         tx,
         next,
@@ -62,7 +55,7 @@ export async function planAgain(context: Context, id: string, input: unknown): P
         context.nowMs,
       );
       await setSessionPlayers(tx, next, ids);
-      await putPlan(tx, book, next, ids, blocks);
+      leftOut = await placeAgain(tx, context, book, next, players, before.map(asPlanForm));
       made.push(next);
     }
     return done({ ids: made, leftOut });

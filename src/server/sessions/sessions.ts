@@ -1,6 +1,6 @@
-import { makeBook, type Book } from '@/drills';
+import { makeBook } from '@/drills';
 import { asBegun } from '@/session/begun';
-import { workOf, type PlanBlock } from '@/session/plan';
+import type { PlanBlock } from '@/session/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
 import {
@@ -10,13 +10,12 @@ import {
   insertSession,
   loggedPairs,
   playersOfSessions,
-  putBlockPlayers,
-  putBlocks,
   setSessionPlayers,
   updateSession,
   type SessionFields,
   type SessionRow,
 } from '@/data/session';
+import { getPattern } from '@/data/patterns';
 import { getPlace } from '@/data/places';
 import { getPlayers } from '@/data/squad';
 import { write } from '@/data/write';
@@ -26,7 +25,11 @@ import { refreshAttempts } from '../log/results';
 import { check } from '@/schemas/check';
 import { asPlanForm, begunBlocks, plannedBlocks, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
+import { patternBlocks, unknownPattern } from '../readers/patterns';
+import { playerFacts } from '../readers/player-facts';
 import { changesHistory, keptAsHeld } from './held-plan';
+import { placeAgain } from './place-again';
+import { putPlan } from './put-plan';
 import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
 
 export const unknownSession = refused(
@@ -34,19 +37,26 @@ export const unknownSession = refused(
   'This session is not on record (any more): go back to the sessions.',
 );
 
-/** Books a session with the players who are coming; its plan is empty at first. */
+/** Books a session with the players who are coming; its plan is a pattern's, or empty at first. */
 export async function createSession(context: Context, input: unknown): Promise<Outcome<{ id: string }>> {
   const checked = check(sessionSchema, input);
   if (!checked.ok) return checked;
-  const { playerIds, ...fields } = checked.value;
+  const { playerIds, patternId, ...fields } = checked.value;
+  const contents = await bookContents(context.db);
   return write(context.db, async (tx) => {
     const missing = await missingPlayers(tx, playerIds);
     if (missing) return missing;
     const id = context.newId();
     const unknown = await missingPlace(tx, fields.placeId);
     if (unknown) return unknown;
+    const pattern = patternId === null ? undefined : await getPattern(tx, patternId);
+    if (patternId !== null && !pattern) return unknownPattern;
     await insertSession(tx, id, await withPlaceName(tx, fields), context.nowMs);
     await setSessionPlayers(tx, id, playerIds);
+    if (pattern) {
+      const players = (await getPlayers(tx, playerIds)).map((one) => playerFacts(one, context.today));
+      await placeAgain(tx, context, makeBook(contents, fields.coach), id, players, patternBlocks(pattern));
+    }
     return done({ id });
   });
 }
@@ -121,51 +131,6 @@ export async function loadPlan({ db }: Context, id: string): Promise<Outcome<Pla
     playerIds: players.get(id) ?? [],
     blocks: blocks.map(asPlanForm),
   });
-}
-
-/** The blocks of a plan and everybody's part in them, in their order. */
-export async function putPlan(
-  tx: Executor,
-  book: Book,
-  id: string,
-  playerIds: readonly string[],
-  blocks: readonly PlanBlock[],
-): Promise<void> {
-  await putBlocks(
-    tx,
-    id,
-    blocks.map(({ own: _own, ...block }, position) => ({
-      ...block,
-      sessionId: id,
-      position,
-      dose: JSON.stringify(block.dose),
-      changes: JSON.stringify(block.changes),
-      setting: block.setting ? JSON.stringify(block.setting) : null,
-    })),
-  );
-  await putParts(tx, book, playerIds, blocks);
-}
-
-/** Each player's part in each block: their own step and amount, and whether they sit it out. */
-async function putParts(
-  tx: Executor,
-  book: Book,
-  playerIds: readonly string[],
-  blocks: readonly PlanBlock[],
-): Promise<void> {
-  for (const block of blocks) {
-    const parts = playerIds.map((playerId) => {
-      const own = block.own.find((one) => one.playerId === playerId);
-      const stepId = workOf(book, block, playerId)!.step.id;
-      return {
-        playerId,
-        stepId: own ? stepId : null,
-        amount: own?.amount ?? null,
-        sitsOut: own?.out ?? false,
-      };
-    });
-    await putBlockPlayers(tx, block.id, parts);
-  }
 }
 
 /** A session held at a place of the list is called by that place's name. */

@@ -8,6 +8,9 @@ import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/
 import type { Context } from '../context';
 import { bookFor } from '../readers/book';
 import { recentSince } from '../days';
+import { plannedBlocks } from '../readers/blocks';
+import { playerNotes, type Note } from '../readers/notes';
+import { remarksOf } from '../readers/remarks';
 import { resultsReady } from '../log/results';
 import type { PlayerForm } from '@/schemas/player';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
@@ -48,6 +51,9 @@ export interface PlayerView {
     readonly reason: string;
     readonly atMs: number;
   }[];
+  /** The newest notes on them, and what was noted about them on court lately. */
+  readonly notes: readonly Note[];
+  readonly onCourt: readonly { readonly day: string; readonly drillId: string; readonly text: string }[];
   readonly chart: {
     readonly drillId: string;
     readonly attempts: readonly ChartAttempt[];
@@ -79,14 +85,16 @@ export async function playerView(
   const player = await getPlayer(db, id);
   if (!player) return null;
   await resultsReady(db);
-  const [totals, places, sessions, decisions, book, overrides] = await Promise.all([
+  const [totals, places, sessions, decisions, book, overrides, notes] = await Promise.all([
     totalsOfPlayer(db, id),
     placesOf(db, [id]),
     sessionsOfPlayer(db, id, 6),
     decisionsOfPlayer(db, id, 6),
     bookFor(db),
     fitOverridesOf(db, [id]),
+    playerNotes(db, [id], 0, mostNotes),
   ]);
+  const onCourt = await notedOnCourt(db, id, sessions);
   const bests = totals
     .flatMap<StepBest>(({ highest, lowest, ...rest }) => {
       const step = book.step(rest.drillId, rest.stepId, id);
@@ -112,6 +120,8 @@ export async function playerView(
       reason: d.reason,
       atMs: d.decidedAtMs,
     })),
+    notes,
+    onCourt,
     chart: shown
       ? {
           drillId: shown,
@@ -120,4 +130,30 @@ export async function playerView(
         }
       : null,
   };
+}
+
+/** So many notes stand on a player's page: ours. */
+const mostNotes = 20;
+
+/** What was noted about a player on court in sessions, the newest first. */
+async function notedOnCourt(
+  db: Context['db'],
+  playerId: string,
+  sessions: readonly { readonly id: string; readonly day: string }[],
+): Promise<PlayerView['onCourt']> {
+  const blocks = await plannedBlocks(
+    db,
+    sessions.map((session) => session.id),
+  );
+  const of = new Map(blocks.map((block) => [block.id, block]));
+  const remarks = await remarksOf(db, [...of.keys()]);
+  return remarks
+    .filter((remark) => remark.kind === 'note' && remark.playerId === playerId)
+    .flatMap(({ blockId, text }) => {
+      const block = of.get(blockId)!;
+      const day = sessions.find((session) => session.id === block.sessionId)!.day;
+      return [{ day, drillId: block.drillId, text }];
+    })
+    .sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0))
+    .slice(0, mostNotes);
 }

@@ -19,6 +19,7 @@ import { runBlocks } from '../readers/blocks';
 import { saidIn } from '../readers/attendance';
 import { bookFor } from '../readers/book';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
+import { sessionNotes, type SessionNotes } from '../readers/notes';
 import { remarksOf, type Remark } from '../readers/remarks';
 import { recentSince } from '../days';
 import { resultsReady } from '../log/results';
@@ -69,6 +70,8 @@ export interface SessionReviewView {
   readonly session: SessionFacts;
   readonly players: readonly PlayerFacts[];
   readonly blocks: readonly ReviewBlock[];
+  /** What was written about it at the desk, and how its questions were answered. */
+  readonly written: SessionNotes;
 }
 
 export async function sessionReviewView(context: Context, id: string): Promise<SessionReviewView | null> {
@@ -83,12 +86,13 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
-  const [people, attempts, decisions, said, attendance] = await Promise.all([
+  const [people, attempts, decisions, said, attendance, written] = await Promise.all([
     getPlayers(db, playerIds),
     attemptsOfBlocks(db, blockIds),
     decisionsOfBlocks(db, blockIds),
     remarksOf(db, blockIds),
     attendanceOf(db, [id]),
+    sessionNotes(db, id),
   ]);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
@@ -154,6 +158,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
     session: sessionFacts(session),
     attendance: saidIn(attendance, id),
     players: coming,
+    written,
     blocks: planned.map(reviewBlock),
   };
 }

@@ -9,6 +9,7 @@ import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Context } from '../context';
 import { playerName, type PlayerName } from '../readers/player-facts';
+import { patternsView, type Pattern } from '../readers/patterns';
 import { sessionFacts } from './session-facts';
 import type { SessionLine } from './today';
 
@@ -24,17 +25,19 @@ export interface SessionsView {
   readonly page: number;
   readonly more: boolean;
   readonly takenOff: readonly TakenOff[];
+  readonly patterns: readonly Pattern[];
 }
 
 /** All sessions: what is to come, and what has been, page by page. */
 export async function sessionsView(context: Context, page: number): Promise<SessionsView> {
   const { db, today } = context;
-  const [squad, fromToday, before, unsaid, gone] = await Promise.all([
+  const [squad, fromToday, before, unsaid, gone, patterns] = await Promise.all([
     listPlayers(db),
     sessionsBetween(db, today, '9999-12-31'),
     sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage),
     sessionsUnsaid(db, today),
     takenOff(db, 'session'),
+    patternsView(context),
   ]);
   const coming = fromToday.filter((session) => session.state !== 'finished');
   // What was held today, or before its day, stands first among what was held.
@@ -60,5 +63,6 @@ export async function sessionsView(context: Context, page: number): Promise<Sess
     page,
     more: before.length > sessionsAPage,
     takenOff: gone,
+    patterns,
   };
 }
