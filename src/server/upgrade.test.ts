@@ -8,6 +8,9 @@ import { getSession } from '@/data/session';
 import { getPlayer } from '@/data/squad';
 import { upgradeRecords } from './log/complete-records';
 import { refreshAttempts } from './log/results';
+import { addNote } from './notes/notes';
+import { patternsView } from './readers/patterns';
+import { keepPattern } from './sessions/patterns';
 import { loadPlan, savePlan } from './sessions/sessions';
 import { value } from './testing/scratch';
 import { sessionPlanView } from './views/session-plan';
@@ -263,5 +266,27 @@ test('half a character that was stored before is put right before anything is re
     { seq: 14, text: 'Soft \ufffd', by: 'Joss' },
     { seq: 21, text: 'Whole \ud83c\udfbe', by: 'Joss' },
   ]);
+  db.$client.close();
+});
+
+test('a book of before patterns and notes: its plans can be kept, and its sessions written on', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'every-day.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(7) });
+  const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+    sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${block}, ${session}, 0, 'palm-up-bounce', 'row-20', ${dose})`,
+    sql`insert into block_player (block_id, player_id) values (${block}, ${player})`,
+  ])
+    await db.run(row);
+  await migrateDatabase(db);
+  let next = 50;
+  const context = { db, nowMs: 0, today: '2026-11-24', newId: () => id((next += 1)) };
+  value(await keepPattern(context, session, { title: 'Old ways' }));
+  value(await addNote(context, { sessionId: session, blockId: block, text: 'Too fast' }));
+  expect((await sessionReviewView(context, session))!.written.notes).toMatchObject([{ text: 'Too fast' }]);
+  expect(await patternsView(context)).toMatchObject([{ title: 'Old ways', drills: ['Palm-up bounce'] }]);
   db.$client.close();
 });

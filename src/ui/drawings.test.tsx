@@ -4,7 +4,8 @@ import { timeBlocks } from '@/core/planning/plan-time';
 import { Field } from './field';
 import { StageBall } from './stage-ball';
 import { Stairs } from './stairs';
-import { Tape, tapeLengthS } from './tape';
+import { tapeLengthS } from '@/core/planning/tape';
+import { Tape } from './tape';
 
 const pace = { perTouchS: 2, dropCostS: 0, successRate: 1, setUpS: 30, showS: 0, changeoverS: 0 };
 const minute = { kind: 'timed', rounds: 1, workS: 30, restS: 0 } as const;

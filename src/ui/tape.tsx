@@ -1,4 +1,5 @@
 import type { DrawnBlock } from '@/core/planning/plan-time';
+import { tapeLengthS } from '@/core/planning/tape';
 import { cx } from './class-names';
 
 /** One block's own parts, drawn to scale inside its piece of tape. */
@@ -21,11 +22,6 @@ export function TapeParts({ time }: { time: DrawnBlock }) {
       ))}
     </span>
   );
-}
-
-/** The whole length drawn: the booking, or more when the plan runs over it. A little air at the end. */
-export function tapeLengthS(totalS: number, bookedS: number): number {
-  return Math.max(totalS, bookedS) * 1.015;
 }
 
 /** Minutes along the tape, every so many that they do not crowd. */

@@ -1,14 +1,12 @@
-import { clockTime, inHalfMinutes } from '@/core/words';
-import { deferral } from '@/core/care/care';
+import { FileDown } from 'lucide-react';
+import { clockTime } from '@/core/words';
 import type { Book } from '@/drills';
-import { evaluationOf } from '@/features/plan/evaluation-of';
-import { decidedIn, placeName } from '@/features/plan/in-view';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { paperOf, type PaperBlock } from '@/session/paper';
-import { ButtonLink } from '@/ui/button';
-import { longDay } from '@/ui/dates';
+import type { PaperBlock } from '@/session/paper';
+import { buttonClass, ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
 import { Tape } from '@/ui/tape';
+import { paperParts } from './paper-parts';
 import { PrintButton } from './print-button';
 
 /** Boxes to count in beside a name: as many tries as fit on a line. */
@@ -16,15 +14,9 @@ const boxes = 5;
 
 /** A session on paper: what the coach reads at the court when nothing else is at hand, with room to count. */
 export function SessionPaper({ view, book }: { view: SessionPlanView; book: Book }) {
-  const { session, playerIds } = view;
-  const here = playerIds.filter((id) => !view.absent.includes(id));
-  const players = here.flatMap((id) => view.squad.find((player) => player.id === id) ?? []);
-  const names = new Map(players.map((player) => [player.id, player.name]));
-  const blocks = view.blocks.map((block) => ({ ...block, ...view.heldAs[block.id] }));
-  const evaluation = evaluationOf(view, book, { ...session, blocks, playerIds });
-  const { time, warnings } = evaluation;
-  const paper = paperOf(book, blocks, players, evaluation, (...on) => decidedIn(view, ...on));
-  const general = warnings.filter((one) => one.blockId === null);
+  const { session } = view;
+  const parts = paperParts(view, book);
+  const { time, blocks, names, care, notes } = parts;
   return (
     <>
       <PageHead
@@ -32,40 +24,39 @@ export function SessionPaper({ view, book }: { view: SessionPlanView; book: Book
         actions={
           <>
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
+            <a className={buttonClass()} href={`/sessions/${session.id}/paper.pdf`} download>
+              <FileDown aria-hidden size={18} /> PDF
+            </a>
             <PrintButton />
           </>
         }
       >
-        {[
-          `${longDay(session.day)}, ${session.startTime}`,
-          placeName(view, session),
-          session.coach,
-          `${inHalfMinutes(time.totalS)} of ${session.bookedMin} min`,
-        ]
-          .filter(Boolean)
-          .join(' · ')}
+        {parts.about}
       </PageHead>
-      {paper.length === 0 ? (
+      {blocks.length === 0 ? (
         <p>The plan is empty: open it and add the first block.</p>
       ) : (
         <>
           <Tape
             blocks={time.blocks}
-            titles={paper.map((block) => block.drill.title)}
+            titles={blocks.map((block) => block.drill.title)}
             totalS={time.totalS}
             bookedS={time.bookedS}
           />
-          {general.length > 0 && (
-            <p className="my-2 border-2 border-ink px-2 py-1 text-sm">
-              {general.map((one) => one.text).join(' ')} {deferral}
-            </p>
-          )}
+          {care && <p className="my-2 border-2 border-ink px-2 py-1 text-sm">{care}</p>}
+          <Written texts={notes.get('')} />
           <ol className="mt-2 space-y-2 print:mt-1 print:space-y-1">
-            {paper.map((block, index) => (
-              <OnPaper key={block.id} block={block} number={index + 1} names={names} />
+            {blocks.map((block, index) => (
+              <OnPaper
+                key={block.id}
+                block={block}
+                number={index + 1}
+                names={names}
+                notes={notes.get(block.id)}
+              />
             ))}
           </ol>
-          <Recap blocks={paper} />
+          <Recap questions={parts.questions} />
         </>
       )}
     </>
@@ -76,10 +67,12 @@ function OnPaper({
   block,
   number,
   names,
+  notes,
 }: {
   block: PaperBlock;
   number: number;
   names: ReadonlyMap<string, string>;
+  notes: readonly string[] | undefined;
 }) {
   const { drill } = block;
   return (
@@ -104,6 +97,7 @@ function OnPaper({
           <p className="font-bold">“{block.cue}”</p>
           <p>{drill.checkpoints.join(' · ')}</p>
           {block.care.length > 0 && <p className="font-semibold">Care: {block.care.join(' ')}</p>}
+          <Written texts={notes} />
         </div>
         {block.together ? (
           <p>
@@ -151,19 +145,23 @@ function OnPaper({
   );
 }
 
+/** Notes of the coach's own, written while planning. */
+const Written = ({ texts = [] }: { texts?: readonly string[] }) =>
+  texts.map((text) => (
+    <p key={text} className="font-bold">
+      Note: {text}
+    </p>
+  ));
+
 const Box = () => <span aria-hidden className="inline-block size-5 border-2 border-ink print:size-4" />;
 
 /** What to ask at the end, one question of each of the last drills, and room to write. */
-function Recap({ blocks }: { blocks: readonly PaperBlock[] }) {
-  const asked = blocks
-    .filter((block) => !block.together)
-    .slice(-3)
-    .map((block) => block.drill.recap.questions[0]!);
+function Recap({ questions }: { questions: readonly string[] }) {
   return (
     <section aria-label="Recap" className="mt-2 break-inside-avoid text-sm print:leading-tight">
       <h2 className="text-lg">To ask at the end</h2>
       <ul className="space-y-1">
-        {[...new Set(asked)].map((question) => (
+        {questions.map((question) => (
           <li key={question} className="border-b border-edge pb-4 print:pb-3">
             {question}
           </li>

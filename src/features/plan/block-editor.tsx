@@ -307,7 +307,7 @@ interface HeadProps extends BlockEditorProps {
 function Head({ title, about, held, href, place, block, onMove, onRemove }: HeadProps) {
   return (
     <div className="flex flex-wrap items-start justify-between gap-2">
-      <div className="min-w-0">
+      <div className="min-w-0 flex-1 basis-52">
         <h2 className="text-xl">
           {place.index + 1}. {title} {block.retest && <span className="text-sm text-soft">(retest)</span>}
         </h2>

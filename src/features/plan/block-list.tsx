@@ -59,24 +59,31 @@ export function BlockList({ book, blocks, time, players, warned, selected, onSel
   );
 }
 
-/** Who stands on another step than the block's, and who sits it out; empty where everybody does the same. */
+/** Who stands on which step, where they differ, and who sits it out: "step 2: Ada, Bo · 1: Cy". */
 function whoWorksAtWhat(book: Book, block: PlanBlock, players: readonly PlayerFacts[]): string {
-  const works = players.flatMap(({ id, name }) => {
-    const work = workOf(book, block, id);
-    return work ? [{ name, ...work }] : [];
-  });
-  const at = (stepId: string) => works.filter((one) => !one.out && one.step.id === stepId);
-  const out = works.filter((one) => one.out).map(({ name }) => name);
-  const steps = [...new Set(works.filter((one) => !one.out).map((one) => one.step))];
+  const steps = new Map<number, string[]>();
+  const out: string[] = [];
+  for (const player of players) {
+    const work = workOf(book, block, player.id);
+    if (!work) continue;
+    const name = shortName(player, players);
+    if (work.out) out.push(name);
+    else {
+      const number = work.drill.steps.indexOf(work.step) + 1;
+      steps.set(number, [...(steps.get(number) ?? []), name]);
+    }
+  }
+  const differ = [...steps]
+    .sort((a, b) => b[0] - a[0])
+    .map(([step, names]) => `${step}: ${names.join(', ')}`);
   return [
-    ...(steps.length > 1
-      ? steps.map(
-          ({ id, title }) =>
-            `${at(id)
-              .map(({ name }) => name)
-              .join(', ')}: ${title}`,
-        )
-      : []),
-    ...(out.length > 0 ? [`${out.join(', ')} ${out.length === 1 ? 'sits' : 'sit'} out`] : []),
-  ].join('; ');
+    ...(differ.length > 1 ? [`step ${differ.join(' · ')}`] : []),
+    ...(out.length > 0 ? [`out: ${out.join(', ')}`] : []),
+  ].join(' · ');
+}
+
+/** The first name, where it is nobody else's. */
+function shortName({ name }: PlayerFacts, players: readonly PlayerFacts[]): string {
+  const first = (full: string) => full.split(' ')[0]!;
+  return players.filter((one) => first(one.name) === first(name)).length > 1 ? name : first(name);
 }

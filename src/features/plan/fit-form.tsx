@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { fitToBooking, type FitHow, type TimeSetting } from '@/session/fit-time';
 import type { Evaluation } from '@/session/evaluate';
 import type { PlanBlock } from '@/session/plan';
-import { counted, inHalfMinutes } from '@/core/words';
+import { counted, inHalfMinutes, inMinutes } from '@/core/words';
 import { Button } from '@/ui/button';
 
 export interface FitFormProps {
@@ -77,10 +77,10 @@ export function FitForm(props: FitFormProps) {
                   {index + 1} {titles.get(blockId)}
                 </th>
                 <td className="pr-3 text-soft">
-                  {before.dose}, {inHalfMinutes(before.totalS)} min
+                  {before.dose}; <span className="whitespace-nowrap">{inMinutes(before.totalS)}</span>
                 </td>
                 <td>
-                  {after.dose}, {inHalfMinutes(after.totalS)} min
+                  {after.dose}; <span className="whitespace-nowrap">{inMinutes(after.totalS)}</span>
                 </td>
               </tr>
             ))}

@@ -18,9 +18,10 @@ import {
 } from '@dnd-kit/sortable';
 import type { KeyboardEvent } from 'react';
 import type { BlockTime, PlanTime } from '@/core/planning/plan-time';
+import { tapeLengthS } from '@/core/planning/tape';
 import { clockTime } from '@/core/words';
 import { cx } from '@/ui/class-names';
-import { TapeEdge, tapeLengthS, TapeParts, TapeScale } from '@/ui/tape';
+import { TapeEdge, TapeParts, TapeScale } from '@/ui/tape';
 
 export interface PlanTapeProps {
   readonly time: PlanTime;

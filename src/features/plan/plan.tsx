@@ -315,7 +315,7 @@ function SideButton({ text, on, warn = false, onPress }: SideButtonProps) {
       aria-pressed={on}
       onClick={onPress}
       className={cx(
-        'min-h-11 flex-1 rounded-md border-2 px-2 font-semibold',
+        'min-h-11 flex-auto rounded-md border-2 px-2 text-sm font-semibold whitespace-nowrap',
         on ? 'border-ink bg-chalk' : 'border-transparent hover:bg-chalk',
         warn && 'text-care',
       )}

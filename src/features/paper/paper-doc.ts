@@ -1,0 +1,178 @@
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { DrawnTime } from '@/core/planning/plan-time';
+import { tapeLengthS } from '@/core/planning/tape';
+import { clockTime } from '@/core/words';
+import type { PaperBlock } from '@/session/paper';
+import type { PaperParts } from './paper-parts';
+
+/* The sheet of a session as a document: A4, black on white, in points. */
+const margin = 28;
+const width = 595.28 - 2 * margin;
+const boxes = 5;
+const box = 9;
+
+/** The whole sheet: what {@link PaperParts} say, and nothing else. */
+export function paperDocument(parts: PaperParts): TDocumentDefinitions {
+  const { title, about, blocks, care, questions, notes } = parts;
+  return {
+    pageSize: 'A4',
+    pageMargins: [margin, margin, margin, margin + 8],
+    info: { title, subject: about },
+    defaultStyle: { font: 'Body', fontSize: 8.5, lineHeight: 1.05 },
+    footer: (page, pages) => ({
+      text: `${title}, page ${page} of ${pages}`,
+      fontSize: 7.5,
+      margin: [margin, 4, margin, 0],
+    }),
+    content: [
+      { text: title, bold: true, fontSize: 17 },
+      { text: about, margin: [0, 0, 0, 4] },
+      blocks.length === 0 ? 'The plan is empty.' : tape(parts.time),
+      ...(care ? [boxed([{ text: care }])] : []),
+      ...written(notes.get('')),
+      ...blocks.map((block, index) => blockOnPaper(block, index + 1, parts)),
+      ...(blocks.length > 0 ? [atTheEnd(questions)] : []),
+    ],
+  };
+}
+
+const written = (texts: readonly string[] = []): Content[] =>
+  texts.map((text) => ({ text: `Note: ${text}`, bold: true, margin: [0, 2, 0, 0] }));
+
+function boxed(content: Content[]): Content {
+  return {
+    table: { widths: ['*'], body: [[{ stack: content }]] },
+    layout: { hLineWidth: () => 0.8, vLineWidth: () => 0.8, paddingTop: () => 2, paddingBottom: () => 2 },
+    margin: [0, 3, 0, 0],
+  };
+}
+
+/** The blocks to scale, each under its number, and where the booking ends. */
+function tape(time: DrawnTime): Content {
+  const x = (seconds: number) => (seconds / tapeLengthS(time.totalS, time.bookedS)) * width;
+  return {
+    stack: [
+      {
+        canvas: [
+          ...time.blocks.map((block) => ({
+            type: 'rect' as const,
+            x: x(block.startS),
+            y: 0,
+            w: x(block.totalS),
+            h: 16,
+            lineWidth: 0.8,
+          })),
+          { type: 'rect', x: x(time.bookedS) - 1, y: -2, w: 2, h: 20, color: 'black' },
+        ],
+      },
+      {
+        columns: time.blocks.map((block, index) => ({
+          text: String(index + 1),
+          width: x(block.totalS),
+          bold: true,
+        })),
+        columnGap: 0,
+        relativePosition: { x: 3, y: -14 },
+      },
+    ],
+    margin: [0, 2, 0, 4],
+  };
+}
+
+function blockOnPaper(block: PaperBlock, number: number, parts: PaperParts): Content {
+  const { drill } = block;
+  const kit = drill.kit.map(({ count, item }) => `${count} × ${item}`).join(', ');
+  return {
+    ...(boxed([
+      {
+        columns: [
+          { text: `${number}. ${drill.title}: ${block.step}`, bold: true, fontSize: 10.5, width: '*' },
+          {
+            text: `from ${clockTime(block.fromS)} · ${clockTime(block.totalS)} min · ${block.dose}`,
+            bold: true,
+            width: 'auto',
+          },
+        ],
+        columnGap: 8,
+      },
+      {
+        columns: [
+          {
+            width: '*',
+            stack: [
+              block.task,
+              [drill.setUp, kit].filter(Boolean).join(' '),
+              { text: `“${block.cue}”`, bold: true },
+              drill.checkpoints.join(' · '),
+              ...(block.care.length > 0 ? [{ text: `Care: ${block.care.join(' ')}`, bold: true }] : []),
+              ...written(parts.notes.get(block.id)),
+            ],
+          },
+          { width: '*', stack: [block.together ? together(block, parts) : counts(block, parts)] },
+        ],
+        columnGap: 10,
+      },
+    ]) as object),
+    unbreakable: true,
+  } as Content;
+}
+
+const square = { type: 'rect' as const, y: 0, w: box, h: box, lineWidth: 0.8 };
+
+function together({ lines }: PaperBlock, { names }: PaperParts): Content {
+  return {
+    stack: [
+      'All together, by the clock. Done:',
+      ...lines.map(({ playerId }) => ({
+        columns: [
+          { canvas: [{ ...square, x: 0 }], width: box + 4 },
+          { text: names.get(playerId) ?? '', width: '*' },
+        ],
+      })),
+    ],
+  };
+}
+
+function counts({ lines }: PaperBlock, { names }: PaperParts): Content {
+  const head: TableCell[] = ['Name', 'Dose, aim', 'Counts'].map((text) => ({ text, bold: true }));
+  return {
+    table: {
+      headerRows: 1,
+      widths: ['*', '*', boxes * (box + 3)],
+      body: [
+        head,
+        ...lines.map(({ playerId, ownStep, dose, aim }): TableCell[] => [
+          { text: [{ text: names.get(playerId) ?? '', bold: true }, ownStep ? ` ${ownStep}` : ''] },
+          { text: [dose ? `${dose}, ` : '', { text: `aim ${aim}`, bold: true }] },
+          { canvas: Array.from({ length: boxes }, (_, at) => ({ ...square, x: at * (box + 3) })) },
+        ]),
+      ],
+    },
+    layout: {
+      hLineWidth: (at) => (at === 1 ? 0.8 : 0.3),
+      vLineWidth: () => 0,
+      paddingLeft: () => 0,
+      paddingRight: () => 4,
+      paddingTop: () => 1,
+      paddingBottom: () => 1,
+    },
+  };
+}
+
+function atTheEnd(questions: readonly string[]): Content {
+  const line: Content = {
+    canvas: [{ type: 'line', x1: 0, y1: 14, x2: width, y2: 14, lineWidth: 0.5 }],
+    margin: [0, 0, 0, 2],
+  };
+  return {
+    unbreakable: true,
+    margin: [0, 6, 0, 0],
+    stack: [
+      { text: 'To ask at the end', bold: true, fontSize: 10.5 },
+      ...questions.flatMap((text) => [text, line]),
+      'Notes',
+      line,
+      line,
+    ],
+  };
+}
