@@ -190,7 +190,7 @@ test('toss and tap: height and tempo are one dial each way, and a ceiling is a l
 test('over the net: the straight line is hidden, the arc is not', async () => {
   await browser.driver.get(`${app.url}/benches/net?player=${ids.nessa}`);
   await page.sees('On a straight line nothing of the far side can be hit from here');
-  await dial('Met so far from the net', '1.5');
+  await dial('Hit so far from the net', '1.5');
   await dial('Height over the floor', '2.4');
   await page.sees(/On a straight line \d+\s% of the far side/);
   await page.choose('Court', 'table');
@@ -230,7 +230,7 @@ describe('the feeder', () => {
     await page.press('Short and high');
     await page.becomes(`${sentence}.includes('lands 1.5 m in front')`, true);
     await page.press('Remove Short and high');
-    await page.sees('“Short and high” is off the list.');
+    await page.sees('“Short and high” was removed.');
     expect((await rows())[0]!.removed_at_ms).not.toBeNull();
     await page.press('Undo');
     await page.becomes(

@@ -178,8 +178,8 @@ test('a drill is varied, taken away as a file and brought back', async () => {
     drills: [{ id, title: 'Carry on the slipway' }],
   });
 
-  await page.press('Take off the list');
-  await page.sees('your own, off the list');
+  await page.press('Remove');
+  await page.sees('your own, removed');
   await browser.driver.get(`${app.url}/drills`);
   await page.sees(`${catalogue.length} drills`);
   await bringIn('drills.json', file.replace('"purpose": "', '"purpose": "", "was": "'));

@@ -205,7 +205,7 @@ test('a profile with a slip keeps what was typed', async () => {
 
 test('a player taken off the squad comes back by undo', async () => {
   await browser.driver.get(`${app.url}/players/${playerId}`);
-  await page.press('Take off the squad');
+  await page.press('Remove from the squad');
   await page.sees('8 players.');
   await page.press('Undo');
   await page.sees('9 players.');

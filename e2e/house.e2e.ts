@@ -32,7 +32,7 @@ test('a place is changed; one that is taken off comes back by undo', async () =>
   await page.sees('2.6 m clear');
   const before = await browser.driver.executeScript<string[]>(`return ${places}`);
   await page.press('Take off Living room at home');
-  await page.sees('Living room at home is off the list.');
+  await page.sees('Living room at home was removed.');
   await page.becomes(`${places}.includes('Living room at home')`, false);
   await page.press('Undo');
   await page.becomes(places, before);
@@ -40,9 +40,9 @@ test('a place is changed; one that is taken off comes back by undo', async () =>
 
 test('what was taken off a list can be brought back much later', async () => {
   await page.press('Take off Living room at home');
-  await page.sees('Living room at home is off the list.');
+  await page.sees('Living room at home was removed.');
   await browser.driver.navigate().refresh();
-  await page.press('Taken off the list: 1');
+  await page.press('Removed: 1');
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Bring back Living room at home');
   await page.becomes(`${places}.includes('Living room at home')`, true);
@@ -56,7 +56,7 @@ test('what was taken off a list can be brought back much later', async () => {
     const [row] = await app.query(`select id, ${name} as name from ${table} limit 1`);
     await app.query(`update ${table} set removed_at_ms = 5 where id = ?`, [row!.id as string]);
     await browser.driver.get(app.url + path);
-    await page.press('Taken off the list: 1');
+    await page.press('Removed: 1');
     await page.press('Bring back');
     await page.sees(`${row!.name as string} is back on the list.`);
     expect(await app.query(`select id from ${table} where removed_at_ms is not null`)).toEqual([]);
@@ -134,8 +134,8 @@ test('a step that stands in a plan is not pulled from under it', async () => {
   await page.press('Save drill');
   await page.sees('Step “The other way round” is in a plan or has counts: keep it');
   await page.press('Leave');
-  await page.press('Take off the list');
-  await page.sees('Rim roll on the pier is off the list.');
+  await page.press('Remove');
+  await page.sees('Rim roll on the pier was removed.');
   // The plan still has it.
   const [{ id }] = (await app.query(`select session_id as id from block where drill_id like 'own-%'`)) as [
     { id: string },

@@ -17,8 +17,8 @@ export interface Sourced {
 const inWords: Record<Origin, string> = {
   published: 'published',
   practice: 'common practice',
-  ours: 'our own cautious choice',
-  memory: 'published, written down from memory',
+  ours: 'a cautious choice of this book',
+  memory: 'published, quoted from memory',
 };
 
 /** The origin as a person reads it, with the note where there is one. */

@@ -1,4 +1,19 @@
-import { and, asc, desc, eq, gte, inArray, isNull, lt, lte, notInArray, sql } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  desc,
+  eq,
+  gte,
+  inArray,
+  isNull,
+  lt,
+  lte,
+  ne,
+  notInArray,
+  or,
+  sql,
+  type SQLWrapper,
+} from 'drizzle-orm';
 import type { Attendance } from '@/core/attendance';
 import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
@@ -28,12 +43,90 @@ export async function updateSession(db: Executor, id: string, changes: Partial<S
   await db.update(session).set(changes).where(eq(session.id, id));
 }
 
-/** Sessions of a span of days, both ends included, in order. */
-export async function sessionsBetween(db: Executor, from: string, to: string): Promise<SessionRow[]> {
+/** Was any session ever begun? */
+export async function anySessionBegun(db: Executor): Promise<boolean> {
+  const rows = await db.select({ id: session.id }).from(session).where(ne(session.state, 'planned')).limit(1);
+  return rows.length > 0;
+}
+
+/** What sessions are narrowed to; what is empty is open. */
+export interface SessionFilter {
+  readonly place: string;
+  readonly coach: string;
+  readonly sport: string;
+  /** The first and the last day of it, local ISO; null for any. */
+  readonly days: readonly [from: string, to: string] | null;
+}
+
+function narrowed(filter: SessionFilter | undefined) {
+  if (!filter) return undefined;
+  const { place, coach, sport, days } = filter;
+  return and(
+    place ? eq(session.placeName, place) : undefined,
+    coach ? eq(session.coach, coach) : undefined,
+    sport
+      ? sql`exists (select 1 from session_player sp join player p on p.id = sp.player_id
+                    where sp.session_id = ${session.id} and p.sport = ${sport})`
+      : undefined,
+    days ? and(gte(session.day, days[0]), lte(session.day, days[1])) : undefined,
+  );
+}
+
+/** Players on the list of a session like that, since a day. */
+export async function playersInSessions(
+  db: Executor,
+  since: string,
+  filter: SessionFilter,
+): Promise<Set<string>> {
+  const rows = await db
+    .selectDistinct({ id: sessionPlayer.playerId })
+    .from(sessionPlayer)
+    .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
+    .where(
+      and(isNull(session.removedAtMs), filter.days ? undefined : gte(session.day, since), narrowed(filter)),
+    );
+  return new Set(rows.map((row) => row.id));
+}
+
+/** The places and coaches that stand on sessions since a day, in order. */
+export async function namesOnSessions(
+  db: Executor,
+  since: string,
+): Promise<{ readonly places: string[]; readonly coaches: string[] }> {
+  const rows = await db
+    .selectDistinct({ place: session.placeName, coach: session.coach })
+    .from(session)
+    .where(and(isNull(session.removedAtMs), gte(session.day, since)));
+  const names = (of: (row: (typeof rows)[number]) => string) =>
+    [...new Set(rows.map(of))].filter(Boolean).sort((a, b) => a.localeCompare(b));
+  return { places: names((row) => row.place), coaches: names((row) => row.coach) };
+}
+
+/** Sessions with a stretch of text in their title, place or coach, whatever its case, the newest first. */
+export async function sessionsWith(db: Executor, text: string, limit: number): Promise<SessionRow[]> {
+  const part = `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+  const has = (column: SQLWrapper) => sql`${column} like ${part} escape '\\'`;
   return db
     .select()
     .from(session)
-    .where(and(isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to)))
+    .where(
+      and(isNull(session.removedAtMs), or(has(session.title), has(session.placeName), has(session.coach))),
+    )
+    .orderBy(desc(session.day), desc(session.startTime))
+    .limit(limit);
+}
+
+/** Sessions of a span of days, both ends included, in order. */
+export async function sessionsBetween(
+  db: Executor,
+  from: string,
+  to: string,
+  filter?: SessionFilter,
+): Promise<SessionRow[]> {
+  return db
+    .select()
+    .from(session)
+    .where(and(isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to), narrowed(filter)))
     .orderBy(asc(session.day), asc(session.startTime));
 }
 
@@ -43,11 +136,12 @@ export async function sessionsBefore(
   day: string,
   limit: number,
   offset = 0,
+  filter?: SessionFilter,
 ): Promise<SessionRow[]> {
   return db
     .select()
     .from(session)
-    .where(and(isNull(session.removedAtMs), lt(session.day, day)))
+    .where(and(isNull(session.removedAtMs), lt(session.day, day), narrowed(filter)))
     .orderBy(desc(session.day), desc(session.startTime))
     .limit(limit)
     .offset(offset);

@@ -254,7 +254,7 @@ export const bouncePace = (heightCm: number, dropCostS: number, usualRate: numbe
     hundredths(tapping('yellow', 'strings', heightCm / 100).periodS),
     dropCostS,
     usualRate,
-    `a bounce of ${heightCm} cm on strings takes so long (toss and tap bench)`,
+    `a bounce of ${heightCm} cm on strings takes so long (toss and tap calculator)`,
   );
 
 /** Claps a second of a practised child, and seconds to catch, breathe and toss again: common practice. */
@@ -266,7 +266,7 @@ export const clapPace = (n: number, dropCostS: number, usualRate: number): Paced
     hundredths(clapsS(n, clapsAS) + tossAgainS),
     dropCostS,
     usualRate,
-    `${n === 1 ? 'one clap' : `${n} claps`} at ${clapsAS} a second and one beat to get ready (toss and tap bench), ${tossAgainS} s to catch and toss again`,
+    `${n === 1 ? 'one clap' : `${n} claps`} at ${clapsAS} a second and one beat to get ready (toss and tap calculator), ${tossAgainS} s to catch and toss again`,
   ),
   ...claps(n),
 });

@@ -18,6 +18,7 @@ import { DrillForm } from './drills/drill-form';
 import { DrillPage } from './drills/drill-page';
 import { Drills } from './drills/drills';
 import { Places } from './places/places';
+import { noFilter } from '@/schemas/filter';
 import { ActingSchools } from './plan/acting-schools';
 import { CareList } from './plan/care-panel';
 import { DrillPicker } from './plan/drill-picker';
@@ -30,7 +31,10 @@ import { SessionLines } from './sessions/session-lines';
 import { Squad } from './squad/squad';
 
 jest.mock('next/cache', () => ({ revalidatePath: () => undefined }));
-jest.mock('next/navigation', () => ({ useRouter: () => ({}) }));
+jest.mock('next/navigation', () => ({
+  useRouter: () => ({}),
+  useSearchParams: () => new URLSearchParams(),
+}));
 
 /* Screens drawn from the demo's own views: what a coach reads on them. */
 let context: Context;
@@ -66,9 +70,16 @@ test('squad: everybody, with care in full and touches that open', async () => {
 });
 
 test('an empty squad says what goes there', () => {
-  expect(words(<Squad view={{ players: [], takenOff: [], year: 2026 }} />)).toContain(
-    'Press “Add a player” to begin.',
-  );
+  expect(
+    words(
+      <Squad
+        view={{
+          ...{ players: [], takenOff: [], year: 2026, all: 0, filter: noFilter },
+          choices: { places: [], coaches: [], weeks: [] },
+        }}
+      />,
+    ),
+  ).toContain('Press “Add a player” to begin.');
 });
 
 test('sessions lead to their plan, or to their review when they were held', async () => {
@@ -148,7 +159,7 @@ describe('drills, places and schools', () => {
     expect(text).toContain('under the sky');
     expect(text).toMatch(/With 4 players \d+ drills fit/);
     expect(words(<Places view={{ places: [], takenOff: [], kit: {} }} />)).toContain(
-      'everything is taken as there',
+      'assumes that everything is there',
     );
   });
 
@@ -264,7 +275,7 @@ describe('the plan screen', () => {
     const list = (held: readonly string[]) =>
       words(<CareList warnings={[warning]} held={held} onMend={() => undefined} />);
     expect(list([])).toBe(
-      'Care Too many landings. (load caps; published, written down from memory: a handbook) Shorten it',
+      'Care Too many landings. (load caps; published, quoted from memory: a handbook) Shorten it',
     );
     expect(list(['b'])).not.toContain('Shorten it');
   });

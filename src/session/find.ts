@@ -3,9 +3,10 @@ import { doseTime } from '@/core/dose/time';
 import type { Fit } from '@/core/place/fits';
 import { ageBandOf } from '@/drills/age-band';
 import { paceOn } from './pace';
+import { alike } from '@/drills/thesaurus';
 import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
-/** Does a drill have all of these words, in any order, anywhere a coach would look? */
+/** Does a drill have all of these words, or others that mean the same, in any order, anywhere a coach would look? */
 export function matches(drill: Drill, words: string): boolean {
   const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean);
   if (wanted.length === 0) return true;
@@ -20,8 +21,11 @@ export function matches(drill: Drill, words: string): boolean {
   ]
     .join(' ')
     .toLowerCase();
-  return wanted.every((word) => text.includes(word));
+  return wanted.every((word) => text.includes(word) || alike(word).some((other) => hasWord(text, other)));
 }
+
+/** A word of the thesaurus counts where it stands on its own: "cut" is not in "execute". */
+const hasWord = (text: string, word: string): boolean => new RegExp(`(?<![a-z])${word}(?![a-z])`).test(text);
 
 /** What a coach looks for; what is null is open. */
 export interface Wanted {

@@ -15,11 +15,25 @@ interface Props {
   readonly setRemoved: (id: string, removed: boolean) => Promise<Outcome<unknown>>;
 }
 
-/** What was taken off a list, whenever that was: each can be brought back. Nothing stands here while there is nothing. */
-export function TakenOffList({ items, setRemoved }: Props) {
+/** What was removed from a list, whenever that was: each can be brought back. Nothing stands here while there is nothing. */
+export function TakenOffList(props: Props) {
+  if (props.items.length === 0) return null;
+  return (
+    <Sheet className="mt-4 p-3 print:hidden" aria-label="Removed">
+      <details>
+        <summary className="min-h-11 cursor-pointer content-center font-semibold">
+          Removed: {props.items.length}
+        </summary>
+        <TakenOffRows {...props} />
+      </details>
+    </Sheet>
+  );
+}
+
+/** One row for each thing removed. */
+export function TakenOffRows({ items, setRemoved }: Props) {
   const notice = useNotice();
   const router = useRouter();
-  if (items.length === 0) return null;
   const back = async (id: string, name: string) => {
     const outcome = await ask(() => setRemoved(id, false));
     if (!outcome.ok) return notice({ text: problemsText(outcome), tone: 'stop' });
@@ -27,22 +41,17 @@ export function TakenOffList({ items, setRemoved }: Props) {
     router.refresh();
   };
   return (
-    <Sheet className="mt-4 p-3" aria-label="Taken off the list">
-      <details>
-        <summary className="min-h-8 cursor-pointer font-semibold">Taken off the list: {items.length}</summary>
-        <ul className="mt-2">
-          {items.map(({ id, name, removedAtMs }) => (
-            <li key={id} className="flex items-center gap-3 border-t border-line py-1">
-              <span className="flex-1">
-                {name} <span className="text-sm text-soft">off since {dayAt(removedAtMs)}</span>
-              </span>
-              <Button look="quiet" onClick={() => void back(id, name)}>
-                <ArchiveRestore aria-hidden size={18} /> Bring back <span className="sr-only">{name}</span>
-              </Button>
-            </li>
-          ))}
-        </ul>
-      </details>
-    </Sheet>
+    <ul className="mt-2">
+      {items.map(({ id, name, removedAtMs }) => (
+        <li key={id} className="flex items-center gap-3 border-t border-line py-1">
+          <span className="flex-1">
+            {name} <span className="text-sm text-soft">removed {dayAt(removedAtMs)}</span>
+          </span>
+          <Button look="quiet" onClick={() => void back(id, name)}>
+            <ArchiveRestore aria-hidden size={18} /> Bring back <span className="sr-only">{name}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }

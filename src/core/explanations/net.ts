@@ -22,7 +22,7 @@ export const netLaw = {
   formula:
     'Straight: the line from the contact point just over the net meets the far side at d · n / (h − n); d is the way to the net, h the height of contact, n the net with the clearance wanted, both over the ground. Flown: every elevation is flown at the speed and spin, half a degree apart, and counts when it clears the net by the clearance and lands in.',
   source:
-    'Geometry; flight as on the wall bench. Courts and nets: ITF and ITTF rules, from memory. The net sags in a straight line from its ends to the strap.',
+    'Geometry; flight as on the wall calculator. Courts and nets: ITF and ITTF rules, from memory. The net sags in a straight line from its ends to the strap.',
 } as const;
 
 export function explainStraight(

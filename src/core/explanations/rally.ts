@@ -27,7 +27,7 @@ export function sureness({ fit }: RallyAnswer): string {
 
 const law = `The scatter of speed, height and side that makes the logged rows most likely is looked for among ${candidateCount} candidates, every other one first and then all near the best: each is played ${playedRallies} times where the rows were made. Then ten thousand rallies are played at the next set-up. Every hit is meant to bring the ball back to its place, scatters, and is met where a step reaches; the next hit is made from there.`;
 const source =
-  'Flight and bounce as on the wall bench; fit by likelihood, range by the likelihood ratio (95 %, 2 Δ log L ≤ 3.84). The shares of scatter and the reach are our own choices.';
+  'Flight and bounce as on the wall calculator; fit by likelihood, range by the likelihood ratio (95 %, 2 Δ log L ≤ 3.84). The shares of scatter and the reach are our own choices.';
 export const rallyLaw = { formula: law, source } as const;
 
 export function explainSpread({ fit }: RallyAnswer): Explanation {

@@ -100,6 +100,6 @@ export function explainTarget(
       { label: schools[other.school], value: other.verdict, from: other.reason },
     ],
     source:
-      'Two schools of the trade, common practice; rows are judged by the first, all else by the second.',
+      'Two teaching styles of the trade, common practice; rows are judged by the first, all else by the second.',
   };
 }

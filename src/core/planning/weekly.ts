@@ -1,8 +1,12 @@
-import { addDays, formatISO, parseISO } from 'date-fns';
+import { addDays, formatISO, parseISO, startOfISOWeek } from 'date-fns';
 
 /** A day so many days later, or earlier, local ISO. */
 export const daysLater = (day: string, days: number): string =>
   formatISO(addDays(parseISO(day), days), { representation: 'date' });
+
+/** The Monday of a day's week, local ISO. */
+export const mondayOf = (day: string): string =>
+  formatISO(startOfISOWeek(parseISO(day)), { representation: 'date' });
 
 /** At most so many weeks ahead at once: a term and its holidays. Ours. */
 export const mostWeeks = 26;

@@ -59,7 +59,9 @@ export function Readings({ readings, title }: { readings: readonly Reading[]; ti
 export function Law({ formula, source }: { formula: string; source: string }) {
   return (
     <details className="text-sm">
-      <summary className="min-h-6 font-semibold">How this is worked out, and where it comes from</summary>
+      <summary className="min-h-6 touch:min-h-11 font-semibold">
+        How this is worked out, and where it comes from
+      </summary>
       <p className="mt-1">{formula}</p>
       <p className="text-soft">Source: {source}</p>
     </details>

@@ -12,10 +12,12 @@ export interface DialProps {
   readonly onChange: (value: number) => void;
 }
 
-/** A number that can be dragged or typed. What cannot be is said, and the last good one stands. */
+/** A number that can be dragged or typed. What cannot be stays in its field and is said; the last good one is computed with. */
 export function Dial({ label, unit, value, min, max, step, onChange }: DialProps) {
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
+  // The text belongs to the value it was typed over: another value is another's doing.
+  const [own, setTyped] = useState<{ readonly text: string; readonly over: number } | null>(null);
+  const typed = own !== null && own.over === value ? own.text : null;
   const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
   const shown = typed ?? String(Number(value.toFixed(digits)));
   const parsed = Number(shown.replace(',', '.'));
@@ -34,12 +36,16 @@ export function Dial({ label, unit, value, min, max, step, onChange }: DialProps
           aria-invalid={wrong || undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => {
-            setTyped(event.target.value);
-            const next = Number(event.target.value.replace(',', '.'));
-            if (event.target.value.trim() !== '' && next >= min && next <= max) onChange(next);
+            const text = event.target.value;
+            const next = Number(text.replace(',', '.'));
+            const good = text.trim() !== '' && next >= min && next <= max;
+            setTyped({ text, over: good ? next : value });
+            if (good) onChange(next);
           }}
-          onBlur={() => setTyped(null)}
-          className="tabular min-h-8 w-16 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg"
+          // What cannot be stays to be seen, with its reason; Escape gives it up.
+          onBlur={() => !wrong && setTyped(null)}
+          onKeyDown={({ key }) => key === 'Escape' && setTyped(null)}
+          className="tabular min-h-8 touch:min-h-11 w-16 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg"
         />
         <span className="w-9 text-soft">{unit}</span>
       </span>
@@ -80,7 +86,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
       <select
         value={value}
         onChange={(event) => onChange(event.target.value as T)}
-        className="min-h-9 w-full min-w-0 rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+        className="min-h-9 touch:min-h-11 w-full min-w-0 rounded-md border-2 border-edge bg-sheet px-2 font-normal"
       >
         {options.map((one) => (
           <option key={one.value} value={one.value}>

@@ -16,8 +16,8 @@ export function BenchFrame({ here, set, children }: { here: BenchId; set: ReactN
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-4 pt-4 pb-3">
-        <h1 className="text-3xl">Benches</h1>
-        <nav aria-label="Benches" className="flex flex-wrap gap-1">
+        <h1 className="text-3xl">Calculators</h1>
+        <nav aria-label="Calculators" className="flex flex-wrap gap-1">
           {benches.map(({ id, title }) => (
             <Link
               key={id}

@@ -74,7 +74,7 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
           aria-label="Block of a plan"
           value={now.block.id}
           onChange={(event) => setPicked(event.target.value)}
-          className="min-h-9 min-w-0 flex-auto basis-full rounded-md sm:flex-1 sm:basis-auto border-2 border-edge bg-sheet px-2"
+          className="min-h-9 touch:min-h-11 min-w-0 flex-auto basis-full rounded-md sm:flex-1 sm:basis-auto border-2 border-edge bg-sheet px-2"
         >
           {blocks.map(({ block, title }) => (
             <option key={block.id} value={block.id}>
@@ -84,7 +84,7 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
         </select>
         <Button
           look="now"
-          className="min-h-9 shrink-0 px-3"
+          className="min-h-9 touch:min-h-11 shrink-0 px-3"
           disabled={!setting}
           onClick={() => void write(setting)}
         >

@@ -35,7 +35,11 @@ export function CardsRow() {
     <div className="flex flex-wrap items-center gap-2">
       <h2 className="text-base text-soft">Starting points</h2>
       {cards.map((card) => (
-        <CardButton key={card.id} card={card} className={buttonClass('plain', 'min-h-9 px-3 text-sm')} />
+        <CardButton
+          key={card.id}
+          card={card}
+          className={buttonClass('plain', 'min-h-9 touch:min-h-11 px-3 text-sm')}
+        />
       ))}
     </div>
   );

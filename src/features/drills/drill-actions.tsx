@@ -30,7 +30,7 @@ export function DrillActions({ view, drill }: { view: DrillView; drill: Drill })
     const outcome = await ask(() => removeDrillAction(drill.id, removed));
     if (!outcome.ok) return notice({ text: problemsText(outcome), tone: 'stop' });
     notice({
-      text: removed ? `${drill.title} is off the list.` : `${drill.title} is back on the list.`,
+      text: removed ? `${drill.title} was removed.` : `${drill.title} is back on the list.`,
       ...(removed && { undo: () => void remove(false) }),
     });
   };
@@ -44,7 +44,7 @@ export function DrillActions({ view, drill }: { view: DrillView; drill: Drill })
       {view.own && (
         <Button look="quiet" onClick={() => void remove(!view.retired)}>
           {view.retired ? <Undo2 aria-hidden size={18} /> : <Trash2 aria-hidden size={18} />}
-          {view.retired ? 'Put back' : 'Take off the list'}
+          {view.retired ? 'Bring back' : 'Remove'}
         </Button>
       )}
       <ButtonLink look="quiet" href={`/drills/new?vary=${drill.id}`}>

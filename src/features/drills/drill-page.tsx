@@ -43,7 +43,7 @@ export function DrillPage({ view }: { view: DrillView }) {
             {drill.title}
             {view.own && (
               <span className="ml-3 rounded-sm bg-chalk px-2 align-middle text-base font-semibold">
-                {view.retired ? 'your own, off the list' : 'your own'}
+                {view.retired ? 'your own, removed' : 'your own'}
               </span>
             )}
           </>
@@ -151,7 +151,7 @@ function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
             <select
               value={placeId}
               onChange={(event) => setPlaceId(event.target.value)}
-              className="min-h-9 min-w-0 flex-1 rounded-md border-2 border-edge bg-sheet px-1"
+              className="min-h-9 touch:min-h-11 min-w-0 flex-1 rounded-md border-2 border-edge bg-sheet px-1"
             >
               {view.grounds.map((one) => (
                 <option key={one.id} value={one.id}>
@@ -198,7 +198,8 @@ function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
   );
 }
 
-const smallButton = 'min-h-8 rounded-full border-2 border-edge bg-sheet px-3 font-semibold hover:bg-chalk';
+const smallButton =
+  'min-h-8 touch:min-h-11 rounded-full border-2 border-edge bg-sheet px-3 font-semibold hover:bg-chalk';
 
 function Fact({ name, text }: { name: string; text: string }) {
   return (

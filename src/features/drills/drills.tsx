@@ -1,8 +1,10 @@
 'use client';
 
 import { Download, FilePlus2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
 import { anything, findDrills, type Wanted } from '@/session/find';
+import { addressOf, lookedFor, usualGroup } from './wanted-in-address';
 import { kitAtHand } from '@/drills/kit';
 import { families, focuses, sports, type Drill } from '@/drills/types';
 import { measures, type Measure } from '@/core/counting/measure';
@@ -19,15 +21,22 @@ import { BringIn } from './bring-in';
 import { CardsRow } from './cards';
 import { DrillRow } from './drill-row';
 
-/** A group of four: enough for a pair drill, small enough for a wall. Ours. */
-const usualGroup = 4;
-
 /** Every drill there is: found by what it is, for whom, and whether it fits the place and the kit. */
 export function Drills({ view }: { view: DrillListView }) {
   const book = useWholeBook();
-  const [wanted, setWanted] = useState<Wanted>(anything);
-  const [placeId, setPlaceId] = useState('');
-  const [group, setGroup] = useState(usualGroup);
+  const query = useSearchParams();
+  const [first] = useState(() => lookedFor(query));
+  const [wanted, setWanted] = useState<Wanted>(first.wanted);
+  const [placeId, setPlaceId] = useState(first.placeId);
+  const [group, setGroup] = useState(first.group);
+  const [cleared, setCleared] = useState(0);
+  // What is looked for stands in the address, so that Back from a drill finds it again.
+  const address = addressOf({ wanted, placeId, group });
+  useEffect(() => {
+    const now = window.location.search.replace(/^\?/, '');
+    if (now !== address)
+      window.history.replaceState(null, '', address ? `?${address}` : window.location.pathname);
+  }, [address]);
   const place = view.grounds.find((one) => one.id === placeId) ?? null;
   const atHand = useMemo(() => kitAtHand(view.kit), [view.kit]);
   const fits = useMemo(
@@ -63,7 +72,11 @@ export function Drills({ view }: { view: DrillListView }) {
         , each a ladder of steps.
       </PageHead>
       <div className="grid items-start gap-4 lg:grid-cols-[16rem_1fr]">
-        <Sheet className="grid grid-cols-2 gap-x-3 gap-y-2 p-3 text-sm lg:grid-cols-1" aria-label="Find">
+        <Sheet
+          key={cleared}
+          className="grid grid-cols-2 gap-x-3 gap-y-2 p-3 text-sm lg:grid-cols-1"
+          aria-label="Find"
+        >
           <Field label="Words">
             <input
               type="search"
@@ -127,7 +140,7 @@ export function Drills({ view }: { view: DrillListView }) {
             max={12}
             onChange={(n) => setGroup(n ?? usualGroup)}
           />
-          <label className="flex min-h-9 items-center gap-2 font-semibold">
+          <label className="flex min-h-9 touch:min-h-11 items-center gap-2 font-semibold">
             <input
               type="checkbox"
               checked={wanted.fitting}
@@ -139,7 +152,12 @@ export function Drills({ view }: { view: DrillListView }) {
           <button
             type="button"
             className={buttonClass('quiet', 'justify-start px-0')}
-            onClick={() => setWanted(anything)}
+            onClick={() => {
+              setWanted(anything);
+              setPlaceId('');
+              setGroup(usualGroup);
+              setCleared(cleared + 1);
+            }}
           >
             Clear all
           </button>

@@ -57,7 +57,7 @@ export function Ticks({ label, field, options, className }: Base & { readonly op
       <legend className="font-semibold">{label}</legend>
       <div className="flex flex-wrap gap-x-3">
         {options.map((option) => (
-          <label key={option} className="flex min-h-8 items-center gap-1.5 text-sm">
+          <label key={option} className="flex min-h-8 touch:min-h-11 items-center gap-1.5 text-sm">
             <input type="checkbox" value={option} {...field} className="size-5 accent-[var(--now)]" />
             {option}
           </label>

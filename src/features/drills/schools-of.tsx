@@ -30,8 +30,8 @@ export function SchoolsOf({ drill }: { drill: Drill }) {
     );
   };
   return (
-    <Sheet className="p-3" aria-label="Schools">
-      <h2 className="text-lg">Schools that act here</h2>
+    <Sheet className="p-3" aria-label="Teaching styles">
+      <h2 className="text-lg">Teaching styles that act here</h2>
       {asked.map((question) => {
         const { title, answers, why } = schoolQuestions[question];
         const { answer, from } = book.school(question, drill.id);
@@ -43,7 +43,7 @@ export function SchoolsOf({ drill }: { drill: Drill }) {
               <select
                 value={from === 'drill' ? answer : ''}
                 onChange={(event) => void choose(question, event.target.value || null)}
-                className="min-h-8 max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
+                className="min-h-8 touch:min-h-11 max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
               >
                 <option value="">{from === 'drill' ? 'as everywhere' : answer}</option>
                 {answers

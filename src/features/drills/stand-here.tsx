@@ -32,7 +32,7 @@ export function StandHere({ view, drill, step, player }: Props) {
   };
   if (standsOn === step.id) return <p className="text-sm text-soft">{player.name} stands here.</p>;
   return (
-    <Button className="min-h-9 px-3 text-sm" onClick={() => void put(step.id)}>
+    <Button className="min-h-9 touch:min-h-11 px-3 text-sm" onClick={() => void put(step.id)}>
       <Footprints aria-hidden size={18} /> Put {player.name} here
     </Button>
   );

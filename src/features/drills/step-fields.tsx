@@ -116,7 +116,7 @@ function DoseTable({ form, index, kind }: { form: UseFormReturn<Draft>; index: n
                   aria-label={`${field.label}, ${band} years, step ${index + 1}`}
                   inputMode="numeric"
                   autoComplete="off"
-                  className="tabular min-h-9 w-20 rounded-md border-2 border-edge bg-sheet px-2"
+                  className="tabular min-h-9 touch:min-h-11 w-20 rounded-md border-2 border-edge bg-sheet px-2"
                 />
               </td>
             ))}

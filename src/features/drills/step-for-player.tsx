@@ -46,7 +46,7 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
             <select
               value={player.id}
               onChange={(event) => onPlayer(event.target.value)}
-              className="min-h-9 rounded-md border-2 border-edge bg-sheet px-1"
+              className="min-h-9 touch:min-h-11 rounded-md border-2 border-edge bg-sheet px-1"
             >
               {view.squad.map((one) => (
                 <option key={one.id} value={one.id}>

@@ -28,10 +28,17 @@ export function KitTable({ kit }: { kit: Readonly<Record<string, number>> }) {
       <h2 className="text-lg">Kit</h2>
       {!counted && (
         <p className="text-sm">
-          Nothing is counted yet, so everything is taken as there. Count what you have.
+          Nothing is counted yet: every plan assumes that everything is there, and as many as it needs. Count
+          what you have, and plans say what is missing.
         </p>
       )}
-      {group('Bought or borrowed', 'kit', 'What is not counted is taken as missing.')}
+      {group(
+        'Bought or borrowed',
+        'kit',
+        counted
+          ? 'What is left open is taken as missing.'
+          : 'Once one thing is counted, what is left open is taken as missing.',
+      )}
       {group('In every household', 'household', 'Taken as there; type 0 for what you cannot get.')}
     </Sheet>
   );
@@ -69,7 +76,7 @@ function KitField({ name, count }: { name: string; count: number | undefined }) 
         onKeyDown={(event) => {
           if (event.key === 'Enter') event.currentTarget.blur();
         }}
-        className="tabular min-h-8 w-14 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop"
+        className="tabular min-h-8 touch:min-h-11 w-14 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop"
       />
     </label>
   );

@@ -92,10 +92,10 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
         <input type="time" {...register('quietTo')} />
       </Field>
       <fieldset className="col-span-full">
-        <legend className="font-semibold">Mind</legend>
+        <legend className="font-semibold">Watch out for</legend>
         <div className="grid sm:grid-cols-2">
           {hazards.map((hazard) => (
-            <label key={hazard} className="flex min-h-9 items-center gap-2">
+            <label key={hazard} className="flex min-h-9 touch:min-h-11 items-center gap-2">
               <input
                 type="checkbox"
                 value={hazard}

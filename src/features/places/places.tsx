@@ -1,6 +1,5 @@
 'use client';
 
-import { MapPinPlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { kitAtHand } from '@/drills/kit';
 import { fitsHere } from '@/core/place/fits';
@@ -12,6 +11,7 @@ import { Dialog } from '@/ui/dialog';
 import { useWholeBook } from '@/ui/whole-book';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
+import { AddPlace } from './add-place';
 import { FloorDrawing } from './floor-drawing';
 import { KitTable } from './kit-table';
 import { PlaceFields } from './place-form';
@@ -19,22 +19,11 @@ import { RemovePlace } from './remove-place';
 
 /** Where you train and with what: every drill is looked at against it. */
 export function Places({ view }: { view: PlacesView }) {
-  const [open, setOpen] = useState(false);
   return (
     <>
-      <PageHead
-        title="Places and kit"
-        actions={
-          <Button look="now" onClick={() => setOpen(true)}>
-            <MapPinPlus aria-hidden size={18} /> Add a place
-          </Button>
-        }
-      >
+      <PageHead title="Places and kit" actions={<AddPlace />}>
         Every drill says whether it fits here, and what stands in when something is missing.
       </PageHead>
-      <Dialog open={open} onOpenChange={setOpen} title="Add a place">
-        <PlaceFields onDone={() => setOpen(false)} />
-      </Dialog>
       <div className="grid items-start gap-4 lg:grid-cols-[1fr_24rem]">
         <div className="space-y-3">
           {view.places.length === 0 && (
@@ -83,7 +72,9 @@ function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] 
       <div className="min-w-64 flex-1">
         <h2 className="text-xl">{place.name}</h2>
         <p>{about.join(' · ')}</p>
-        {place.hazards.length > 0 && <p className="text-sm text-care">Mind: {place.hazards.join(', ')}.</p>}
+        {place.hazards.length > 0 && (
+          <p className="text-sm text-care">Watch out for: {place.hazards.join(', ')}.</p>
+        )}
         <p className="text-sm text-soft">
           With {group} players {fits.whole} drills fit, {fits.standIn} more with a stand-in, of{' '}
           {book.drills.length}.

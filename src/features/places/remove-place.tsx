@@ -14,7 +14,7 @@ export function RemovePlace({ id, name }: { id: string; name: string }) {
     notice(
       outcome.ok
         ? {
-            text: removed ? `${name} is off the list.` : `${name} is back on the list.`,
+            text: removed ? `${name} was removed.` : `${name} is back on the list.`,
             ...(removed && { undo: () => void set(false) }),
           }
         : { text: problemsText(outcome), tone: 'stop' },

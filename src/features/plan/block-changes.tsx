@@ -34,7 +34,7 @@ export function BlockChanges({ drill, put, onToggle }: Props) {
           title={effect(id)}
           onClick={() => onToggle(id)}
           className={cx(
-            'min-h-8 rounded-full border-2 px-3 text-sm font-semibold',
+            'min-h-8 touch:min-h-11 rounded-full border-2 px-3 text-sm font-semibold',
             put.includes(id) ? 'border-ink bg-ink text-paper' : 'border-edge bg-sheet hover:bg-chalk',
           )}
         >

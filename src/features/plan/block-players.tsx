@@ -58,7 +58,7 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
                   value={step.id}
                   disabled={held || out}
                   onChange={(event) => onOwn(player.id, { stepId: event.target.value })}
-                  className="min-h-8 w-full max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
+                  className="min-h-8 touch:min-h-11 w-full max-w-44 rounded-md border-2 border-edge bg-sheet px-1"
                 >
                   {drill.steps
                     .filter((one) => sameShape(one, shared))

@@ -21,7 +21,10 @@ export function CareList({ warnings, held, onMend }: Props) {
         return (
           <CareLine key={`${warning.rule} ${index}`} warning={warning}>
             {mend && mendText && !fixed && (
-              <Button className="min-h-9 px-3 text-left text-sm leading-tight" onClick={() => onMend(mend)}>
+              <Button
+                className="min-h-9 touch:min-h-11 px-3 text-left text-sm leading-tight"
+                onClick={() => onMend(mend)}
+              >
                 {mendText}
               </Button>
             )}

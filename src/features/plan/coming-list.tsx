@@ -29,7 +29,7 @@ export function ComingList({ squad, playerIds, absent, time, titles, onToggle }:
         const waitS = time.waitOf[player.id] ?? 0;
         return (
           <div key={player.id} className="flex items-center justify-between gap-2">
-            <label className="flex min-h-9 min-w-0 items-center gap-2">
+            <label className="flex min-h-9 touch:min-h-11 min-w-0 items-center gap-2">
               <input
                 type="checkbox"
                 checked={coming}

@@ -43,11 +43,11 @@ export function SettingLine({
       </span>
       {bench && (
         <Link href={`/benches/${bench}?${query}`} className="font-semibold underline underline-offset-4">
-          {bench === 'wall' ? 'Wall bench' : 'Feeder bench'}
+          {bench === 'wall' ? 'Wall calculator' : 'Feeder calculator'}
         </Link>
       )}
       {setting && (
-        <Button look="quiet" className="min-h-8 px-2 text-sm" onClick={onClear}>
+        <Button look="quiet" className="min-h-8 touch:min-h-11 px-2 text-sm" onClick={onClear}>
           Take it off
         </Button>
       )}

@@ -27,7 +27,7 @@ export function SmallNumber({ name, value, min, max, disabled = false, onChange 
         disabled={disabled}
         aria-invalid={error ? true : undefined}
         className={cx(
-          'tabular min-h-8 w-16 rounded-md border-2 border-edge bg-sheet px-2 disabled:opacity-60',
+          'tabular min-h-8 touch:min-h-11 w-16 rounded-md border-2 border-edge bg-sheet px-2 disabled:opacity-60',
           'aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg',
         )}
       />

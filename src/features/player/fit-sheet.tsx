@@ -109,7 +109,10 @@ function FitRow({ view, fitted }: { view: PlayerView; fitted: Fitted }) {
       <td className="tabular text-sm">
         {fitted.low} to {fitted.high}
       </td>
-      <td className="text-sm text-soft">{originInWords({ origin: fitted.origin })}</td>
+      <td className="text-sm text-soft">
+        {originInWords({ origin: fitted.origin })}
+        {fitted.origin === 'ours' && ', change it here'}
+      </td>
       <td>
         <input
           aria-label={`Your own ${fitted.label}, ${fitted.unit}`}
@@ -122,7 +125,7 @@ function FitRow({ view, fitted }: { view: PlayerView; fitted: Fitted }) {
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();
           }}
-          className="tabular min-h-9 w-20 rounded-md border-2 border-edge bg-sheet px-2 aria-[invalid=true]:border-stop"
+          className="tabular min-h-9 touch:min-h-11 w-20 rounded-md border-2 border-edge bg-sheet px-2 aria-[invalid=true]:border-stop"
         />
         {problem && <span className="block text-sm font-semibold text-stop">{problem}</span>}
       </td>

@@ -24,7 +24,9 @@ export function PlayerActions({ view }: { view: PlayerView }) {
     if (!outcome.ok) return notice({ text: outcome.problems[0]!.message, tone: 'stop' });
     if (removed) router.push('/squad');
     notice({
-      text: removed ? `${name} is off the squad; all counts are kept.` : `${name} is back on the squad.`,
+      text: removed
+        ? `${name} was removed from the squad; all counts are kept.`
+        : `${name} is back on the squad.`,
       ...(removed && { undo: () => void set(false) }),
     });
   };
@@ -36,7 +38,7 @@ export function PlayerActions({ view }: { view: PlayerView }) {
       </Button>
       <Button look="quiet" onClick={() => void set(!view.removed)}>
         {view.removed ? <ArchiveRestore aria-hidden size={18} /> : <Archive aria-hidden size={18} />}
-        {view.removed ? 'Back on the squad' : 'Take off the squad'}
+        {view.removed ? 'Back on the squad' : 'Remove from the squad'}
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title={`Profile of ${name}`}>
         <PlayerFields year={view.year} player={{ id, form: view.form }} onDone={() => setOpen(false)} />

@@ -47,7 +47,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
       </PageHead>
       {view.removed && (
         <p className="mb-3 rounded-md border-2 border-edge px-3 py-2">
-          Off the squad. Everything counted is kept.
+          Removed from the squad. Everything counted is kept.
         </p>
       )}
       {facts.careNote && (
@@ -62,7 +62,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
             <Link
               href={`/benches/rally?player=${facts.id}`}
               prefetch={false}
-              className="inline-flex min-h-8 items-center gap-1 text-sm font-semibold underline underline-offset-4"
+              className="inline-flex min-h-8 touch:min-h-11 items-center gap-1 text-sm font-semibold underline underline-offset-4"
             >
               <Dices aria-hidden size={16} /> What would the next step do?
             </Link>
@@ -102,7 +102,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
                   <li key={session.id} className="border-t border-line">
                     <Link
                       href={`/sessions/${session.id}/${session.state === 'finished' ? 'review' : 'plan'}`}
-                      className="flex min-h-8 items-center justify-between hover:bg-chalk"
+                      className="flex min-h-8 touch:min-h-11 items-center justify-between hover:bg-chalk"
                     >
                       <span className="font-semibold">{session.title}</span>
                       <span className="tabular text-soft">{shortDay(session.day)}</span>
@@ -144,7 +144,7 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
         ┅ the step’s mark
       </p>
       <details className="text-sm">
-        <summary className="min-h-6 font-semibold">Bests by day, as a table</summary>
+        <summary className="min-h-6 touch:min-h-11 font-semibold">Bests by day, as a table</summary>
         <BestsByDay chart={chart} />
       </details>
     </>

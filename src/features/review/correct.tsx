@@ -178,7 +178,7 @@ export function CorrectDay({ view }: { view: SessionReviewView }) {
       <button
         type="button"
         onClick={() => setOpen(true)}
-        className="min-h-6 font-semibold underline underline-offset-4"
+        className="min-h-6 touch:min-h-11 font-semibold underline underline-offset-4"
       >
         Another day?
       </button>

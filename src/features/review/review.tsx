@@ -73,8 +73,13 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
             <WhoIsHere sessionId={session.id} players={view.players} said={view.attendance} />
             <PlanAgain session={session} today={view.today} />
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
-            <ButtonLink href={`/sessions/${session.id}/run`}>
-              {session.state === 'finished' ? 'Correct counts' : 'Back on court'}
+            {session.state !== 'finished' && (
+              <ButtonLink href={`/sessions/${session.id}/run`} prefetch={false}>
+                Back on court
+              </ButtonLink>
+            )}
+            <ButtonLink href={`/sessions/${session.id}/counts`} prefetch={false}>
+              Correct counts
             </ButtonLink>
             <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
               <Check aria-hidden size={18} />{' '}

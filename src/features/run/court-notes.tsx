@@ -48,9 +48,7 @@ export function CourtNotes({ court, now, openedWith, onHeldBack }: Props) {
       )}
       {news !== null && (news.plan === null || news.plan.removed) && (
         <Note>
-          {news.plan === null
-            ? 'This session is not on the server (any more).'
-            : 'This session was taken off the list.'}{' '}
+          {news.plan === null ? 'This session is not on the server (any more).' : 'This session was removed.'}{' '}
           Counting goes on, and everything is kept on this device.
         </Note>
       )}

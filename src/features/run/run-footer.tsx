@@ -88,7 +88,7 @@ export function RunFooter(props: RunFooterProps) {
       {adjust}
       {props.onOthers && (
         <button type="button" onClick={props.onOthers} className={buttonClass('plain', 'min-h-16 text-xl')}>
-          <Users aria-hidden /> Others
+          <Users aria-hidden /> Other children
         </button>
       )}
       <LiveSafeNote log={log} />

@@ -23,6 +23,7 @@ import { CourtNotes } from './court-notes';
 import { useCourtSettings } from './court-settings';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
+import { KeysOnQuestion } from '@/features/help/keys-on-question';
 import { RunFooter } from './run-footer';
 import { useCourt, useNow } from './use-court';
 import { useSessionTime } from './use-late';
@@ -211,6 +212,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           />
         </>
       )}
+      <KeysOnQuestion />
       <p role="status" aria-live="polite" className="sr-only">
         {said}
       </p>

@@ -38,7 +38,7 @@ export function Schools({ view }: { view: SchoolsView }) {
   return (
     <>
       <PageHead
-        title="Schools"
+        title="Teaching styles"
         actions={
           <label className="flex items-center gap-2 font-semibold">
             For
@@ -105,7 +105,7 @@ function Question({ question, coach, choices, onChoose }: QuestionProps) {
       </div>
       <div className="flex flex-wrap gap-x-4">
         {answers.map((answer) => (
-          <label key={answer} className="flex min-h-9 items-center gap-2">
+          <label key={answer} className="flex min-h-9 touch:min-h-11 items-center gap-2">
             <input
               type="radio"
               name={name}
@@ -120,7 +120,7 @@ function Question({ question, coach, choices, onChoose }: QuestionProps) {
           <button
             type="button"
             onClick={() => onChoose(null)}
-            className="min-h-9 px-2 text-sm font-semibold underline underline-offset-4"
+            className="min-h-9 touch:min-h-11 px-2 text-sm font-semibold underline underline-offset-4"
           >
             {coach === '' ? 'Back to the default' : 'As every coach'}
             <span className="sr-only">: {title}</span>

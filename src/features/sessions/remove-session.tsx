@@ -17,14 +17,14 @@ export function RemoveSession({ id, title, removed }: { id: string; title: strin
     if (gone) router.push('/sessions');
     else router.refresh();
     notice({
-      text: gone ? `${title} is off the list.` : `${title} is back on the list.`,
+      text: gone ? `${title} was removed.` : `${title} is back on the list.`,
       ...(gone && { undo: () => void set(false) }),
     });
   };
   return (
     <Button look="quiet" onClick={() => void set(!removed)}>
       {removed ? <ArchiveRestore aria-hidden size={18} /> : <Archive aria-hidden size={18} />}
-      {removed ? 'Put back on the list' : 'Take off the list'}
+      {removed ? 'Bring back' : 'Remove'}
     </Button>
   );
 }

@@ -1,8 +1,10 @@
 'use client';
 
+import { CircleHelp, Search } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { CSSProperties } from 'react';
+import { KeysOnQuestion } from '@/features/help/keys-on-question';
 import { ThemeSwitch } from './theme-switch';
 
 const places = [
@@ -14,10 +16,15 @@ const places = [
     here: (path: string) => path.startsWith('/squad') || path.startsWith('/players'),
   },
   { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
-  { href: '/benches', title: 'Benches', here: (path: string) => path.startsWith('/benches') },
+  { href: '/benches', title: 'Calculators', here: (path: string) => path.startsWith('/benches') },
   { href: '/places', title: 'Places', here: (path: string) => path.startsWith('/places') },
-  { href: '/schools', title: 'Schools', here: (path: string) => path.startsWith('/schools') },
+  { href: '/schools', title: 'Styles', here: (path: string) => path.startsWith('/schools') },
 ];
+
+const aside = [
+  { href: '/find', title: 'Find', icon: Search },
+  { href: '/help', title: 'Help', icon: CircleHelp },
+] as const;
 
 const risePx = 5;
 
@@ -74,7 +81,20 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
           />
         </nav>
       </div>
-      <ThemeSwitch theme={theme} />
+      <div className="mb-1 flex flex-wrap items-center">
+        {aside.map(({ href, title, icon: Icon }) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={path === href ? 'page' : undefined}
+            className="inline-flex min-h-11 items-center gap-1.5 rounded-md px-2 font-semibold hover:bg-chalk aria-[current=page]:bg-chalk"
+          >
+            <Icon aria-hidden size={18} /> {title}
+          </Link>
+        ))}
+        <ThemeSwitch theme={theme} />
+      </div>
+      <KeysOnQuestion />
     </header>
   );
 }

@@ -34,19 +34,22 @@ interface Props {
 /** A player's own facts. Only the name, year of birth, sport and hand are asked for. */
 export function PlayerFields({ year, player, onDone }: Props) {
   const notice = useNotice();
-  const { register, handleSubmit, setError, formState } = useForm<PlayerForm>({
+  const { register, handleSubmit, setError, setFocus, reset, formState } = useForm<PlayerForm>({
     resolver: yupResolver(playerSchema(year)) as never,
     defaultValues: player?.form ?? empty,
   });
   const { errors, isSubmitting } = formState;
 
   const [doubt, setDoubt] = useState<string | null>(null);
-  const saveAs = async (form: PlayerForm, sure: boolean) => {
+  const saveAs = async (form: PlayerForm, { sure = false, another = false }) => {
     setDoubt(null);
     const outcome = await ask(() => savePlayerAction({ ...form, sure }, player?.id));
     if (outcome.ok) {
       notice({ text: player ? `${form.name} is up to date.` : `${form.name} is on the squad.` });
-      onDone();
+      if (!another) return onDone();
+      // The next child most likely plays the same.
+      reset({ ...empty, sport: form.sport });
+      setFocus('name');
       return;
     }
     for (const { field, message } of outcome.problems) {
@@ -54,8 +57,9 @@ export function PlayerFields({ year, player, onDone }: Props) {
       else setError(field in empty ? (field as keyof PlayerForm) : 'root', { message });
     }
   };
-  const save = handleSubmit((form) => saveAs(form, false));
-  const saveAllTheSame = handleSubmit((form) => saveAs(form, true));
+  const save = handleSubmit((form) => saveAs(form, {}));
+  const saveAllTheSame = handleSubmit((form) => saveAs(form, { sure: true }));
+  const saveAndAnother = handleSubmit((form) => saveAs(form, { another: true }));
 
   return (
     <form onSubmit={save} noValidate className="grid grid-cols-2 gap-4">
@@ -124,7 +128,12 @@ export function PlayerFields({ year, player, onDone }: Props) {
       >
         <input {...register('careNote')} autoComplete="off" />
       </Field>
-      <div className="col-span-2 flex justify-end">
+      <div className="col-span-2 flex flex-wrap justify-end gap-2">
+        {!player && (
+          <Button onClick={() => void saveAndAnother()} disabled={isSubmitting}>
+            Add, and another
+          </Button>
+        )}
         <Button type="submit" look="now" disabled={isSubmitting}>
           {player ? 'Save changes' : 'Add player'}
         </Button>

@@ -1,4 +1,6 @@
 import Link from 'next/link';
+import { counted } from '@/core/words';
+import { FilterBar } from '@/features/sessions/filter-bar';
 import { removePlayerAction } from '@/server/actions';
 import type { SquadView } from '@/server/views/squad';
 import { shortDay } from '@/ui/dates';
@@ -13,11 +15,19 @@ export function Squad({ view }: { view: SquadView }) {
   return (
     <>
       <PageHead title="Squad" actions={<AddPlayer year={view.year} />}>
-        {view.players.length} players. Sessions and touches are of the last four weeks.
+        {view.players.length === view.all
+          ? counted(view.all, 'player')
+          : `${view.players.length} of ${counted(view.all, 'player')}`}
+        . Sessions and touches are of the last four weeks.
       </PageHead>
+      {view.all > 0 && <FilterBar path="/squad" filter={view.filter} choices={view.choices} />}
       <Sheet>
         {view.players.length === 0 ? (
-          <p className="p-5 text-soft">Your players stand here. Press “Add a player” to begin.</p>
+          <p className="p-5 text-soft">
+            {view.all === 0
+              ? 'Your players stand here. Press “Add a player” to begin.'
+              : 'Nobody is like that. Choose “Show all” to see everybody.'}
+          </p>
         ) : (
           <table className="w-full text-left">
             <thead>
@@ -47,7 +57,7 @@ export function Squad({ view }: { view: SquadView }) {
                       <StageBall stage={player.stage} sport={player.sport} />
                       <Link
                         href={`/players/${player.id}`}
-                        className="inline-flex min-h-8 items-center underline-offset-4 hover:underline"
+                        className="inline-flex min-h-8 touch:min-h-11 items-center underline-offset-4 hover:underline"
                       >
                         {player.name}
                       </Link>

@@ -19,9 +19,10 @@ import { FirstRun } from './first-run';
 
 /** What is on today, who is coming, and the way on court. */
 export function Today({ view }: { view: TodayView }) {
-  if (view.squad.length === 0) return <FirstRun year={Number(view.today.slice(0, 4))} />;
+  if (view.squad.length === 0 && view.start) return <FirstRun view={view} start={view.start} />;
   return (
     <>
+      {view.start && <FirstRun view={view} start={view.start} />}
       <PageHead title={longDay(view.today)} actions={<NewSession today={view.today} squad={view.squad} />}>
         {view.sessions.length === 0
           ? 'Nothing is booked today.'

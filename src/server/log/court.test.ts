@@ -464,7 +464,7 @@ describe('a helper’s link', () => {
     const events = touches(1, { blockId: other.block.id });
     expect(problem(await help(token, events))).toContain('not in the plan');
     value(await removeSession(box.context, at.sessionId, true));
-    expect(problem(await help(token, touches(1)))).toContain('taken off the list');
+    expect(problem(await help(token, touches(1)))).toContain('was removed');
     expect(await helperView(box.context, token)).toEqual({ kind: 'removed' });
   });
 

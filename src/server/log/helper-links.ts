@@ -27,7 +27,7 @@ type Closed = 'revoked' | 'expired' | 'unknown' | 'removed';
 export type LinkState = OpenLink | { readonly kind: Closed };
 
 const words: Record<Closed, string> = {
-  removed: 'This session was taken off the list by the coach. What was counted is kept on this device.',
+  removed: 'This session was removed by the coach. What was counted is kept on this device.',
   revoked:
     'This link was withdrawn by the coach: ask for a new one. What was counted is kept on this device.',
   expired: 'This link is over: ask the coach for a new one. What was counted is kept on this device.',

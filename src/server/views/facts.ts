@@ -4,3 +4,4 @@ export type { PlayerFacts, PlayerName } from '../readers/player-facts';
 export type { Answers, Note, SessionNotes } from '../readers/notes';
 export type { NotesBefore } from '../readers/notes-before';
 export type { Pattern } from '../readers/patterns';
+export type { FilterChoices } from '../readers/filters';

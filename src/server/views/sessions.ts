@@ -7,7 +7,9 @@ import {
 } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
+import { noFilter, type Filter } from '@/schemas/filter';
 import type { Context } from '../context';
+import { asked, filterChoices, type FilterChoices } from '../readers/filters';
 import { playerName, type PlayerName } from '../readers/player-facts';
 import { patternsView, type Pattern } from '../readers/patterns';
 import { sessionFacts } from './session-facts';
@@ -26,18 +28,26 @@ export interface SessionsView {
   readonly more: boolean;
   readonly takenOff: readonly TakenOff[];
   readonly patterns: readonly Pattern[];
+  readonly filter: Filter;
+  readonly choices: FilterChoices;
 }
 
 /** All sessions: what is to come, and what has been, page by page. */
-export async function sessionsView(context: Context, page: number): Promise<SessionsView> {
+export async function sessionsView(
+  context: Context,
+  page: number,
+  filter: Filter = noFilter,
+): Promise<SessionsView> {
   const { db, today } = context;
-  const [squad, fromToday, before, unsaid, gone, patterns] = await Promise.all([
+  const narrow = asked(filter);
+  const [squad, fromToday, before, unsaid, gone, patterns, choices] = await Promise.all([
     listPlayers(db),
-    sessionsBetween(db, today, '9999-12-31'),
-    sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage),
+    sessionsBetween(db, today, '9999-12-31', narrow),
+    sessionsBefore(db, today, sessionsAPage + 1, page * sessionsAPage, narrow),
     sessionsUnsaid(db, today),
     takenOff(db, 'session'),
     patternsView(context),
+    filterChoices(db, today),
   ]);
   const coming = fromToday.filter((session) => session.state !== 'finished');
   // What was held today, or before its day, stands first among what was held.
@@ -64,5 +74,7 @@ export async function sessionsView(context: Context, page: number): Promise<Sess
     more: before.length > sessionsAPage,
     takenOff: gone,
     patterns,
+    filter,
+    choices,
   };
 }

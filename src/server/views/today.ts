@@ -6,12 +6,14 @@ import type { Attendance } from '@/core/attendance';
 import { drawnTime, type DrawnTime } from '@/core/planning/plan-time';
 import {
   absentFrom,
+  anySessionBegun,
   attendanceOf,
   playersOfSessions,
   sessionsBefore,
   sessionsBetween,
   sessionsUnsaid,
 } from '@/data/session';
+import { kitCounts, listPlaces } from '@/data/places';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { plannedBlocks } from '../readers/blocks';
@@ -48,7 +50,18 @@ export interface TodaySession extends SessionLine {
   readonly coming: readonly ComingPlayer[];
 }
 
+/** How far a new book has come; see {@link TodayView.start}. */
+export interface Start {
+  readonly places: number;
+  /** Things of the kit that are counted. */
+  readonly kit: number;
+  /** The next session that is planned; null where there is none. */
+  readonly session: { readonly id: string; readonly title: string; readonly blocks: number } | null;
+}
+
 export interface TodayView {
+  /** The way to the first session; null once one was begun. */
+  readonly start: Start | null;
   readonly today: string;
   readonly squad: readonly PlayerName[];
   readonly sessions: readonly TodaySession[];
@@ -135,6 +148,7 @@ export async function todayView(context: Context): Promise<TodayView> {
     };
   };
   return {
+    start: await startOf(context, soon.map(line)),
     today,
     squad: squad.map(playerName),
     sessions: soon.filter((session) => session.day === today).map(whole),
@@ -144,5 +158,16 @@ export async function todayView(context: Context): Promise<TodayView> {
       .map(line),
     unsaid: unsaid.map(line),
     last: last.filter((one) => !unsaid.some(({ id }) => id === one.id)).map(line),
+  };
+}
+
+async function startOf({ db }: Context, coming: readonly SessionLine[]): Promise<Start | null> {
+  if (await anySessionBegun(db)) return null;
+  const [places, kit] = await Promise.all([listPlaces(db), kitCounts(db)]);
+  const next = coming.find((session) => session.blockCount > 0) ?? coming[0];
+  return {
+    places: places.length,
+    kit: Object.keys(kit).length,
+    session: next ? { id: next.id, title: next.title, blocks: next.blockCount } : null,
   };
 }

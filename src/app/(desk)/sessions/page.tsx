@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { Sessions } from '@/features/sessions/sessions';
+import { readFilter } from '@/schemas/filter';
 import { requestContext } from '@/server/context';
 import { sessionsView } from '@/server/views/sessions';
 
@@ -10,6 +11,7 @@ interface Props {
 }
 
 export default async function SessionsPage({ searchParams }: Props) {
-  const page = Math.max(0, Math.min(10_000, Math.trunc(Number((await searchParams).page)) || 0));
-  return <Sessions view={await sessionsView(await requestContext(), page)} />;
+  const query = await searchParams;
+  const page = Math.max(0, Math.min(10_000, Math.trunc(Number(query.page)) || 0));
+  return <Sessions view={await sessionsView(await requestContext(), page, readFilter(query))} />;
 }

@@ -1,10 +1,15 @@
 import type { Metadata } from 'next';
 import { Squad } from '@/features/squad/squad';
+import { readFilter } from '@/schemas/filter';
 import { requestContext } from '@/server/context';
 import { squadView } from '@/server/views/squad';
 
 export const metadata: Metadata = { title: 'Squad' };
 
-export default async function SquadPage() {
-  return <Squad view={await squadView(await requestContext())} />;
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function SquadPage({ searchParams }: Props) {
+  return <Squad view={await squadView(await requestContext(), readFilter(await searchParams))} />;
 }

@@ -123,7 +123,7 @@ export const machineBall = drill({
   purpose:
     'Lets a machine keep the beat, the place and the spin, so that only the player changes; the dials are kept with the block.',
   setUp:
-    'The machine stands behind the far end in the middle. Set speed, spin, place and balls a minute on the feeder bench and write them into the block.',
+    'The machine stands behind the far end in the middle. Set speed, spin, place and balls a minute on the feeder calculator and write them into the block.',
   feed: feed('machine'),
   hold: 'shake-hand',
   stance: 'ready position',

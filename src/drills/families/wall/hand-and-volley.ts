@@ -175,7 +175,7 @@ export const wallVolleys = drill({
         0.9,
         5,
         0.86,
-        'slower than the bench: children take the ball softly on the strings before they send it',
+        'slower than the wall calculator: children take the ball softly on the strings before they send it',
       ),
     },
     {
@@ -190,7 +190,7 @@ export const wallVolleys = drill({
         0.9,
         5,
         0.8,
-        'slower than the bench: children take the ball softly on the strings before they send it',
+        'slower than the wall calculator: children take the ball softly on the strings before they send it',
       ),
     },
     {
@@ -205,7 +205,7 @@ export const wallVolleys = drill({
         1,
         5,
         0.82,
-        'slower than the bench: children take the ball softly on the strings before they send it',
+        'slower than the wall calculator: children take the ball softly on the strings before they send it',
       ),
     },
     {
@@ -226,7 +226,12 @@ export const wallVolleys = drill({
       load: { strongSide: 1, overheads: 1 },
       ...row([2, 3, 6, 10], 120, [10, 2]),
       ...against('floor first', 3, 1.8),
-      ...pace(1.7, 5, 0.8, 'slower than the bench: children wait for the ball to drop before they smash it'),
+      ...pace(
+        1.7,
+        5,
+        0.8,
+        'slower than the wall calculator: children wait for the ball to drop before they smash it',
+      ),
     },
   ],
 });

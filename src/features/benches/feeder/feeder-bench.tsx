@@ -126,7 +126,7 @@ export function FeederBench({
             explain: () => explainReady(timing),
           },
           {
-            label: 'Met',
+            label: 'Reaches the player',
             value: `${one.contactS.toFixed(1)} s`,
             note: `${inMetres(one.contactM)} ± ${inMetres(off.contactM)} high, at ${one.contactMps.toFixed(1)} m/s`,
           },

@@ -52,7 +52,7 @@ export function LiveFeeder({ one, intervalS }: { one: Feed; intervalS: number })
       <div className="flex items-center justify-between gap-2">
         <h2 className="text-base">The machine, running</h2>
         <Button
-          className="min-h-9 px-2"
+          className="min-h-9 touch:min-h-11 px-2"
           disabled={one.fault !== null}
           onClick={() => {
             setOn(!on);
@@ -76,7 +76,7 @@ export function LiveFeeder({ one, intervalS }: { one: Feed; intervalS: number })
           </li>
         ))}
       </ol>
-      <p role="status" className="mt-2 min-h-6">
+      <p role="status" className="mt-2 min-h-6 touch:min-h-11">
         {on && last ? (
           <>
             Ball {last.ball}. {call && <strong className="font-head text-lg">Call: {call}</strong>}

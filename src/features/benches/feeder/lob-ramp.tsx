@@ -24,7 +24,7 @@ export function LobRamp({ machine, place, one, child }: LobRampProps) {
   if (place.tableFromM !== null) return null;
   return (
     <details className="text-sm">
-      <summary className="min-h-6 font-semibold">
+      <summary className="min-h-6 touch:min-h-11 font-semibold">
         A ramp of lobs: how deep before only crossover steps reach
       </summary>
       <div className="mt-1 max-w-xs">

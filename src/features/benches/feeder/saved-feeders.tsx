@@ -52,7 +52,7 @@ export function SavedFeeders({
     const outcome = await ask(() => removeFeederAction(saved.id, true));
     if (!outcome.ok) return setProblem(problemsText(outcome));
     notice({
-      text: `“${saved.name}” is off the list.`,
+      text: `“${saved.name}” was removed.`,
       undo: () => void ask(() => removeFeederAction(saved.id, false)),
     });
   };
@@ -66,7 +66,7 @@ export function SavedFeeders({
             value={name}
             onChange={(event) => onName(event.target.value)}
             autoComplete="off"
-            className="min-h-9 w-full rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+            className="min-h-9 touch:min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-2 font-normal"
           />
         </label>
         <label className="min-w-0 font-semibold">
@@ -74,7 +74,7 @@ export function SavedFeeders({
           <select
             value={drillId}
             onChange={(event) => onDrill(event.target.value)}
-            className="min-h-9 w-full rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+            className="min-h-9 touch:min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-2 font-normal"
           >
             {drills.map(({ id, title }) => (
               <option key={id} value={id}>
@@ -83,7 +83,7 @@ export function SavedFeeders({
             ))}
           </select>
         </label>
-        <Button className="min-h-9 px-2" onClick={() => void save()}>
+        <Button className="min-h-9 touch:min-h-11 px-2" onClick={() => void save()}>
           <Save aria-hidden size={16} /> {same ? 'Change' : 'Keep'}
         </Button>
       </div>
@@ -94,7 +94,7 @@ export function SavedFeeders({
             <button
               type="button"
               onClick={() => onLoad(saved)}
-              className="min-h-9 flex-1 text-left font-semibold underline decoration-dotted underline-offset-4 hover:bg-chalk"
+              className="min-h-9 touch:min-h-11 flex-1 text-left font-semibold underline decoration-dotted underline-offset-4 hover:bg-chalk"
             >
               {saved.name}
             </button>
@@ -103,7 +103,7 @@ export function SavedFeeders({
             </span>
             <Button
               look="quiet"
-              className="min-h-9 px-2"
+              className="min-h-9 touch:min-h-11 px-2"
               aria-label={`Remove ${saved.name}`}
               onClick={() => void remove(saved)}
             >

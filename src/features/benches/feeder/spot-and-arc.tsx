@@ -61,7 +61,7 @@ export function SpotAndArc({ machine, place, moving, onMoving, onMachine }: Spot
         step={0.1}
         onChange={(apexM) => setSpot({ ...spot, apexM })}
       />
-      <Button className="mt-1 min-h-9 px-2" onClick={dial}>
+      <Button className="mt-1 min-h-9 touch:min-h-11 px-2" onClick={dial}>
         Dial it
       </Button>
       {said && (

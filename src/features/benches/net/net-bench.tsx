@@ -124,7 +124,7 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
           <BallChoice value={asked.ball} onChange={(ball) => change({ ball })} />
           <div className="border-t-2 border-line pt-1">
             <Dial
-              label="Met so far from the net"
+              label="Hit so far from the net"
               unit="m"
               value={asked.contact.fromNetM}
               min={0.1}

@@ -41,11 +41,11 @@ export function TempoAsked({ setup, onSetup }: { setup: WallSetup; onSetup: (set
             inputMode="numeric"
             onChange={(event) => setTempo(event.target.value)}
             aria-invalid={!good || undefined}
-            className="tabular min-h-9 w-14 rounded-md border-2 border-edge bg-sheet px-2 aria-[invalid=true]:border-stop"
+            className="tabular min-h-9 touch:min-h-11 w-14 rounded-md border-2 border-edge bg-sheet px-2 aria-[invalid=true]:border-stop"
           />
         </label>
         <Button
-          className="min-h-9 px-2"
+          className="min-h-9 touch:min-h-11 px-2"
           disabled={!good}
           onClick={() =>
             answer(markForTempo(setup, wanted), (found) => `Aim at ${inMetres(found.targetM)} from here.`)
@@ -59,11 +59,11 @@ export function TempoAsked({ setup, onSetup }: { setup: WallSetup; onSetup: (set
             value={speed}
             inputMode="decimal"
             onChange={(event) => setSpeed(event.target.value)}
-            className="tabular min-h-9 w-14 rounded-md border-2 border-edge bg-sheet px-2"
+            className="tabular min-h-9 touch:min-h-11 w-14 rounded-md border-2 border-edge bg-sheet px-2"
           />
         </label>
         <Button
-          className="min-h-9 px-2"
+          className="min-h-9 touch:min-h-11 px-2"
           disabled={!good || !(swing >= 2 && swing <= 35)}
           onClick={() =>
             answer(

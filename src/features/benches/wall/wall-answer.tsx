@@ -63,11 +63,16 @@ export function WallAnswerView({
             )}
           </span>
           {kept ? (
-            <Button look="quiet" className="min-h-9 px-2" onClick={() => onKeep(null)}>
+            <Button look="quiet" className="min-h-9 touch:min-h-11 px-2" onClick={() => onKeep(null)}>
               <PinOff aria-hidden size={16} /> Let the kept one go
             </Button>
           ) : (
-            <Button look="quiet" className="min-h-9 px-2" disabled={!rally} onClick={() => onKeep(rally)}>
+            <Button
+              look="quiet"
+              className="min-h-9 touch:min-h-11 px-2"
+              disabled={!rally}
+              onClick={() => onKeep(rally)}
+            >
               <Pin aria-hidden size={16} /> Keep beside
             </Button>
           )}
@@ -77,7 +82,9 @@ export function WallAnswerView({
       <TempoAsked setup={setup} onSetup={onSetup} />
       {paces.length > 0 && (
         <details className="text-sm">
-          <summary className="min-h-6 font-semibold">Change of pace: faster out, faster back</summary>
+          <summary className="min-h-6 touch:min-h-11 font-semibold">
+            Change of pace: faster out, faster back
+          </summary>
           <ul className="mt-1 list-disc pl-5">
             {paces.map((one) => (
               <li key={one.factor}>{paceInWords(one)}</li>

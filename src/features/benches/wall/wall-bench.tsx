@@ -86,7 +86,7 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
             }}
           />
           <Choice
-            label="Met"
+            label="Hit the ball"
             value={setup.meet}
             options={[
               { value: 'falling', text: 'past the top, on its way down' },
@@ -179,7 +179,7 @@ export function WallBench({ view, start }: { view: BenchesView; start: WallStart
             />
           </div>
           <div className="flex flex-wrap gap-2 border-t-2 border-line pt-2">
-            <Button className="min-h-9 flex-1 px-2 text-sm" onClick={advise}>
+            <Button className="min-h-9 touch:min-h-11 flex-1 px-2 text-sm" onClick={advise}>
               Distance and mark for {child.name.split(' ')[0]}
             </Button>
           </div>

@@ -8,7 +8,7 @@ import { WallBench } from '@/features/benches/wall/wall-bench';
 import { requestContext } from '@/server/context';
 import { benchesView, rallyView } from '@/server/views/benches';
 
-export const metadata: Metadata = { title: 'Benches' };
+export const metadata: Metadata = { title: 'Calculators' };
 
 interface Props {
   readonly params: Promise<{ bench: string }>;

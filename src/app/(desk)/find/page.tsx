@@ -1,0 +1,15 @@
+import type { Metadata } from 'next';
+import { Find } from '@/features/find/find';
+import { oneOf } from '@/schemas/filter';
+import { requestContext } from '@/server/context';
+import { findView } from '@/server/views/find';
+
+export const metadata: Metadata = { title: 'Find' };
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function FindPage({ searchParams }: Props) {
+  return <Find view={await findView(await requestContext(), oneOf((await searchParams).q))} />;
+}

@@ -1,0 +1,10 @@
+import type { Metadata } from 'next';
+import { Removed } from '@/features/find/removed';
+import { requestContext } from '@/server/context';
+import { removedView } from '@/server/views/removed';
+
+export const metadata: Metadata = { title: 'Removed' };
+
+export default async function RemovedPage() {
+  return <Removed view={await removedView(await requestContext())} />;
+}

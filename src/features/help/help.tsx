@@ -1,0 +1,78 @@
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { Keys } from './keys';
+
+const answers: readonly (readonly [question: string, answer: ReactNode])[] = [
+  [
+    'How do I plan in five minutes?',
+    'Press “Plan a session”, choose the group as it last met or a pattern you kept, and press “Fit to the booking” if it is too short or too long. Or open a held session and press “Again”.',
+  ],
+  [
+    'A block should take eight minutes.',
+    'Type 8 under “Length” in the block and press “Make it”: rounds, sets or the row are found that come nearest.',
+  ],
+  [
+    'A child is missing, or one more came.',
+    'Press “Who is here?” on Today, or under “More” on court. Who is absent gets no turn; “Somebody else came” lets a child of the squad or a guest join, in the middle of a block too.',
+  ],
+  [
+    'A touch was wrong.',
+    'On court: Undo, or “More”, then “Numbers”. Afterwards: “Correct counts” in the review lists every block and child.',
+  ],
+  [
+    'The network or the server is away.',
+    'Count on. Every mark is kept on the device at once and sent when the server is back; nothing is counted twice.',
+  ],
+  [
+    'What does the dotted underline mean?',
+    'The number was computed: press it to see the rule, what went in, and where that comes from.',
+  ],
+  [
+    'Why does it say “too short to pass”?',
+    'The dose is smaller than the step’s mark for that age: it trains, but cannot move the child up today.',
+  ],
+  [
+    'Who decides who moves up?',
+    'You do. The review proposes by the mark of the step; “Accept” takes the proposal, the other buttons overrule it, and both are kept.',
+  ],
+  [
+    'Are the care limits rules?',
+    'They are cautious limits that warn plainly. Local rules and licensed practice come first.',
+  ],
+  [
+    'Something was removed.',
+    <>
+      Nothing is ever erased by removing it:{' '}
+      <Link href="/removed" className="font-semibold underline underline-offset-4">
+        everything removed
+      </Link>{' '}
+      stands in one place and can be brought back.
+    </>,
+  ],
+  [
+    'Where are the children’s data?',
+    'In one file on this computer, and nowhere else. No page asks the network for anything.',
+  ],
+];
+
+/** Short answers, and the keys. */
+export function Help() {
+  return (
+    <>
+      <PageHead title="Help">Short answers. Press ? anywhere to see the keys.</PageHead>
+      <dl className="gap-x-8 md:columns-2">
+        {answers.map(([question, answer]) => (
+          <div key={question} className="mb-3 break-inside-avoid border-l-4 border-line pl-3">
+            <dt className="font-bold">{question}</dt>
+            <dd>{answer}</dd>
+          </div>
+        ))}
+      </dl>
+      <Sheet className="mt-3 p-4" aria-label="Keys">
+        <h2 className="mb-2 text-xl">Keys</h2>
+        <Keys />
+      </Sheet>
+    </>
+  );
+}
