@@ -40,7 +40,8 @@ export async function misfits(driver: WebDriver, target: number): Promise<string
     }
     const controls = 'button, a[href], input:not([type=hidden]), select, textarea, summary, [role=button], [role=tab]';
     for (const one of document.querySelectorAll(controls)) {
-      if (!seen(one) || one.disabled || one.closest('[inert]')) continue;
+      // Pieces of the tape are to scale, however short; the list of blocks beside it does the same.
+      if (!seen(one) || one.disabled || one.closest('[inert]') || one.matches('[data-block]')) continue;
       const inSentence = one.matches('a, button') && getComputedStyle(one).display.startsWith('inline') &&
         [...(one.parentElement?.childNodes ?? [])].some((node) => node.nodeType === 3 && node.textContent.trim().length > 2);
       if (inSentence) continue;

@@ -1,5 +1,5 @@
 import { catalogue } from '@/drills';
-import { matches } from '@/session/find';
+import { aboutness, matches } from '@/session/find';
 import { alike } from './thesaurus';
 
 test.each([
@@ -35,4 +35,10 @@ test('a word is not found inside another one', () => {
   };
   expect(matches(drill, 'slice')).toBe(false);
   expect(matches(drill, 'execute')).toBe(true);
+});
+
+test('what is about a word comes before what only has it in its text', () => {
+  const found = catalogue.filter((drill) => matches(drill, 'footwork'));
+  const first = [...found].sort((a, b) => aboutness(b, 'footwork') - aboutness(a, 'footwork'))[0]!;
+  expect(first.family).toBe('feet');
 });

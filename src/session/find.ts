@@ -6,7 +6,10 @@ import { paceOn } from './pace';
 import { alike } from '@/drills/thesaurus';
 import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
-/** Does a drill have all of these words, or others that mean the same, in any order, anywhere a coach would look? */
+/**
+ * Does a drill have all of these words, in any order, anywhere a coach would look? Others that mean the same count in
+ * its title, its family and what it trains.
+ */
 export function matches(drill: Drill, words: string): boolean {
   const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean);
   if (wanted.length === 0) return true;
@@ -21,11 +24,22 @@ export function matches(drill: Drill, words: string): boolean {
   ]
     .join(' ')
     .toLowerCase();
-  return wanted.every((word) => text.includes(word) || alike(word).some((other) => hasWord(text, other)));
+  const about = [drill.title, drill.family, ...drill.trains].join(' ').toLowerCase();
+  return wanted.every((word) => text.includes(word) || alike(word).some((other) => hasWord(about, other)));
 }
 
 /** A word of the thesaurus counts where it stands on its own: "cut" is not in "execute". */
 const hasWord = (text: string, word: string): boolean => new RegExp(`(?<![a-z])${word}(?![a-z])`).test(text);
+
+/** How much a drill is about some words: 2 by its title or family, 1 by what it trains, 0 by any other text. */
+export function aboutness(drill: Drill, words: string): number {
+  const all = words
+    .trim()
+    .split(/\s+/)
+    .flatMap((word) => alike(word));
+  const says = (text: string) => all.some((word) => hasWord(text.toLowerCase(), word));
+  return says(`${drill.title} ${drill.family}`) ? 2 : says(drill.trains.join(' ')) ? 1 : 0;
+}
 
 /** What a coach looks for; what is null is open. */
 export interface Wanted {

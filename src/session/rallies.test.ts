@@ -70,7 +70,7 @@ describe.each([5, 8, 11, 15] as const)('at %d years, with the ball of that age',
     const timed = 60 / step.perTouchS.value;
     const fits = Math.abs(timed - hitsPerMin) <= 2 * range;
     const said = `timed ${Math.round(timed)} a minute, the bench says ${Math.round(hitsPerMin)} ± ${range.toFixed(1)}`;
-    const why = step.perTouchS.note?.startsWith('slower than the bench: ') && timed < hitsPerMin;
+    const why = step.perTouchS.note?.startsWith('slower than the wall calculator: ') && timed < hitsPerMin;
     expect(fits || why ? 'the tempo is the bench’s' : said).toBe('the tempo is the bench’s');
   });
 });

@@ -52,7 +52,7 @@ export function Figure({ children, explain, label, className }: FigureProps) {
       aria-haspopup="dialog"
       onClick={(event) => open(event.currentTarget, explain())}
       className={cx(
-        'tabular rounded-sm underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:bg-chalk',
+        'hit tabular rounded-sm underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:bg-chalk',
         className,
       )}
     >

@@ -91,12 +91,15 @@ export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
             }}
           >
             <TapeParts time={block} />
+            <span className="sr-only">
+              {index + 1} {titles[index]}
+            </span>
             <span
-              className={cx(
-                'relative m-1 inline-block max-w-[calc(100%-8px)] truncate rounded-sm bg-sheet px-1 text-sm font-semibold',
-              )}
+              aria-hidden
+              className="relative m-px line-clamp-2 w-fit rounded-sm bg-sheet px-0.5 text-sm leading-none font-semibold @min-[2rem]:m-1 @min-[2rem]:max-w-[calc(100%-8px)] @min-[2rem]:px-1"
             >
-              {index + 1} <span className="sr-only @min-[5.5rem]:not-sr-only">{titles[index]}</span>
+              {index + 1}
+              <span className="hidden @min-[7.5rem]:inline"> {titles[index]}</span>
             </span>
           </span>
         ))}

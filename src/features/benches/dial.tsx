@@ -9,11 +9,13 @@ export interface DialProps {
   readonly min: number;
   readonly max: number;
   readonly step: number;
+  /** What the number is in a word: "firm". */
+  readonly words?: string;
   readonly onChange: (value: number) => void;
 }
 
 /** A number that can be dragged or typed. What cannot be stays in its field and is said; the last good one is computed with. */
-export function Dial({ label, unit, value, min, max, step, onChange }: DialProps) {
+export function Dial({ label, unit, value, min, max, step, words, onChange }: DialProps) {
   const id = useId();
   // The text belongs to the value it was typed over: another value is another's doing.
   const [own, setTyped] = useState<{ readonly text: string; readonly over: number } | null>(null);
@@ -24,9 +26,12 @@ export function Dial({ label, unit, value, min, max, step, onChange }: DialProps
   const wrong = typed !== null && !(shown.trim() !== '' && parsed >= min && parsed <= max);
   return (
     <div className="grid grid-cols-[1fr_auto] items-center gap-x-2">
-      <label htmlFor={id} className="text-sm font-semibold">
-        {label}
-      </label>
+      <span className="text-sm">
+        <label htmlFor={id} className="font-semibold">
+          {label}
+        </label>
+        {words && <span className="text-soft"> {words}</span>}
+      </span>
       <span className="flex items-center gap-1 text-sm">
         <input
           id={id}
@@ -60,7 +65,7 @@ export function Dial({ label, unit, value, min, max, step, onChange }: DialProps
           setTyped(null);
           onChange(Number(event.target.value));
         }}
-        className="col-span-2 h-6 w-full accent-[var(--now)]"
+        className="col-span-2 h-6 w-full touch:h-11 accent-[var(--now)]"
       />
       {wrong && (
         <p id={`${id}-wrong`} className="col-span-2 text-sm font-semibold text-stop">

@@ -92,12 +92,12 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
         </Button>
         <Link
           href={`/sessions/${now.session.id}/plan`}
-          className="shrink-0 font-semibold underline underline-offset-4"
+          className="hit shrink-0 font-semibold underline underline-offset-4 touch:py-3"
         >
           Open the plan
         </Link>
       </div>
-      <p className="mt-1 truncate text-soft">
+      <p className="mt-1 text-soft">
         {now.block.setting
           ? `There now: ${settingInWords(now.block.setting)}.`
           : `${what} go into the block: its minutes and touches follow.`}

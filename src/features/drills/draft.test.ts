@@ -2,7 +2,17 @@ import { catalogue } from '@/drills';
 import { check } from '@/schemas/check';
 import { drillSchema } from '@/schemas/drill';
 import { measures, type Measure } from '@/core/counting/measure';
-import { draftOf, draftStep, drillOf, emptyDrill, emptyStep, kindFor } from './draft';
+import {
+  draftOf,
+  draftStep,
+  drillOf,
+  emptyDrill,
+  emptyStep,
+  kindFor,
+  measuredBy,
+  upgradedDraft,
+  type Draft,
+} from './draft';
 
 const problems = (drill: unknown) => {
   const checked = check(drillSchema, drill);
@@ -20,13 +30,25 @@ test.each(catalogue.map((drill) => [drill.id, drill] as const))(
 
 test('an empty drill says what is missing, all of it', () => {
   const said = problems(drillOf(draftOf(emptyDrill()))).join('\n');
-  for (const field of [
-    'title: Title is empty',
-    'purpose: Purpose is empty',
-    'checkpoints: Checkpoints',
-    'steps[0].cue: Cue is empty',
-  ])
+  for (const field of ['title: Title is empty', 'steps[0].task: Task is empty', 'steps[0].cue: Cue is empty'])
     expect(said).toContain(field);
+});
+
+test.each(Object.keys(measures) as Measure[])(
+  'four things are enough, counted by %s: the rest has beginnings, and it is for what is done in it',
+  (measure) => {
+    const draft = { ...draftOf(emptyDrill()), title: 'Wall ghosts' };
+    draft.steps[0] = { ...measuredBy(draft.steps[0]!, measure), task: 'Play slowly.', cue: 'Float.' };
+    const drill = drillOf(draft);
+    expect(problems(drill)).toEqual([]);
+    expect(drill).toMatchObject({ purpose: 'Play slowly.', steps: [{ id: 'first-step', measure }] });
+  },
+);
+
+test('a step that has a dose of that kind keeps it, and its mark where it has been counted before', () => {
+  const [step] = draftOf(catalogue.find((drill) => drill.id === 'palm-up-bounce')!).steps;
+  const there = measuredBy(measuredBy(step!, 'row'), step!.measure);
+  expect(there.gateResult).toBe(step!.gateResult);
 });
 
 test('a drill typed from nothing is sound, its numbers our own, its step named after its title', () => {
@@ -36,11 +58,17 @@ test('a drill typed from nothing is sound, its numbers our own, its step named a
     purpose: 'Rallies with a ball that is not there, so that the feet come first.',
     setUp: 'Stand four steps from any wall.',
     checkpoints: 'The feet move first.\n\n  The hand follows.  ',
-    faults: 'The feet sleep. = Wake them up. !\nThe hand is late. = Start it sooner.',
+    faults: [
+      { fault: 'The feet sleep.', correction: 'Wake them up.', stepBack: true },
+      { fault: 'The hand is late. ', correction: 'Start it sooner.', stepBack: false },
+    ],
     care: 'Mind the lamp.',
     questions: 'What moved first?',
     homeChallenge: 'Ten ghosts before supper.',
-    kit: '2, ball, pair, beanbag, rolled socks\n1, chalk, station',
+    kit: [
+      { count: '2', item: 'ball', per: 'pair', standIns: 'beanbag, rolled socks' },
+      { count: '1', item: 'chalk', per: 'station', standIns: '' },
+    ],
   };
   draft.steps[0] = {
     ...draft.steps[0]!,
@@ -93,4 +121,25 @@ test('an order of two schools goes when the ladder changes', () => {
 test('every measure has a kind of dose to begin with', () => {
   for (const measure of Object.keys(measures) as Measure[]) expect(kindFor(measure)).toBeTruthy();
   expect(kindFor('lap')).toBe('course');
+});
+
+test('a draft of before things were rows comes back with everything in it', () => {
+  const drill = catalogue.find(({ steps }) => steps.some((step) => step.doses['13-16'].kind === 'routine'))!;
+  const draft = draftOf(drill);
+  const old = {
+    ...draft,
+    kit: draft.kit
+      .map((row) => [row.count, row.item, row.per, row.standIns].filter(Boolean).join(', '))
+      .join('\n'),
+    faults: draft.faults
+      .map(({ fault, correction, stepBack }) => `${fault} = ${correction}${stepBack ? ' !' : ''}`)
+      .join('\n'),
+    steps: draft.steps.map((step) => ({
+      ...step,
+      parts: step.parts.map(({ name, partS, sides }) => `${name}, ${partS}, ${sides}`).join('\n'),
+      zones: step.zones.map(({ label, points }) => `${label}, ${points}`).join('\n'),
+    })),
+  };
+  expect(upgradedDraft(old as unknown as Draft)).toEqual(draft);
+  expect(upgradedDraft(draft)).toEqual(draft);
 });

@@ -5,9 +5,11 @@ import type { Dose, DoseKind, RoutinePart } from '@/core/dose/dose';
 import { doseFields } from '@/core/dose/limits';
 import { noLoad } from '@/core/dose/load';
 import { dosesOf } from '@/schemas/drill';
+import { beginnings } from './beginnings';
 
 /*
- * A drill as it is typed: lists are lines of text, numbers are text until they are checked. What a form does not show
+ * A drill as it is typed: plain lists are lines of text, things of several parts are rows, numbers are text until they
+ * are checked. What a form does not show
  * (origins, school checkpoints, orders) travels along untouched.
  */
 
@@ -26,10 +28,33 @@ export interface DraftStep {
   kind: DoseKind;
   /** By age band, by field of the dose. */
   doses: Record<string, Record<string, string>>;
-  /** "name, seconds, sides" a line. */
-  parts: string;
-  /** "label, points" a line. */
-  zones: string;
+  parts: PartRow[];
+  zones: ZoneRow[];
+}
+
+export interface PartRow {
+  name: string;
+  partS: string;
+  sides: string;
+}
+
+export interface ZoneRow {
+  label: string;
+  points: string;
+}
+
+export interface KitRow {
+  count: string;
+  item: string;
+  per: string;
+  /** What stands in, one after the other, with commas. */
+  standIns: string;
+}
+
+export interface FaultRow {
+  fault: string;
+  correction: string;
+  stepBack: boolean;
 }
 
 export interface Draft {
@@ -53,15 +78,13 @@ export interface Draft {
   widthM: string;
   ceilingM: string;
   needs: string[];
-  /** "count, thing, player|pair|station, stand-in, stand-in" a line. */
-  kit: string;
+  kit: KitRow[];
   playersMin: string;
   playersMax: string;
   setUpS: string;
   changeoverS: string;
   checkpoints: string;
-  /** "fault = correction" a line; with an exclamation mark at the end it sends a step back. */
-  faults: string;
+  faults: FaultRow[];
   care: string;
   questions: string;
   homeChallenge: string;
@@ -109,9 +132,11 @@ export function draftStep(step: Step): DraftStep {
     ),
     parts:
       written.kind === 'routine'
-        ? written.parts.map((part) => `${part.name}, ${part.partS}, ${part.sides}`).join('\n')
-        : '',
-    zones: (step.zones ?? []).map((zone) => `${zone.label}, ${zone.points}`).join('\n'),
+        ? written.parts.map(({ name, partS, sides }) => ({
+            ...{ name, partS: String(partS), sides: String(sides) },
+          }))
+        : [],
+    zones: (step.zones ?? []).map(({ label, points }) => ({ label, points: String(points) })),
   };
 }
 
@@ -137,21 +162,43 @@ export function draftOf(drill: Drill): Draft {
     widthM: String(drill.space.widthM),
     ceilingM: String(drill.space.ceilingM),
     needs: [...drill.space.needs],
-    kit: drill.kit.map((need) => [need.count, need.item, need.per, ...need.standIns].join(', ')).join('\n'),
+    kit: drill.kit.map(({ count, item, per, standIns }) => ({
+      ...{ count: String(count), item, per, standIns: standIns.join(', ') },
+    })),
     playersMin: String(drill.players.min),
     playersMax: String(drill.players.max),
     setUpS: String(drill.setUpS.value),
     changeoverS: String(drill.changeoverS.value),
     checkpoints: drill.checkpoints.join('\n'),
-    faults: drill.faults
-      .map(({ fault, correction, stepBack }) => `${fault} = ${correction}${stepBack ? ' !' : ''}`)
-      .join('\n'),
+    faults: drill.faults.map(({ fault, correction, stepBack }) => ({ fault, correction, stepBack })),
     care: drill.care.map((note) => note.text).join('\n'),
     questions: drill.recap.questions.join('\n'),
     homeChallenge: drill.recap.homeChallenge,
     spices: [...drill.spices],
     easings: [...drill.easings],
     steps: drill.steps.map(draftStep),
+  };
+}
+
+/**
+ * A step counted in another way: with the dose that way begins with, where it has none of that kind yet; a new step with
+ * its mark and its zones, too.
+ */
+export function measuredBy(step: DraftStep, measure: Measure): DraftStep {
+  const kind = kindFor(measure);
+  const { doses, mark, zones = [] } = beginnings[measure];
+  const begun = draftStep({ ...step.base, doses, zones });
+  const lacks = ageBands.some((band) =>
+    doseFields[kind].some(({ name }) => (step.doses[band]?.[name] ?? '').trim() === ''),
+  );
+  return {
+    ...step,
+    measure,
+    kind,
+    ...(step.base.id === '' && { gateResult: String(mark) }),
+    doses: lacks ? begun.doses : step.doses,
+    parts: step.parts.length > 0 ? step.parts : begun.parts,
+    zones: step.zones.length > 0 ? step.zones : begun.zones,
   };
 }
 
@@ -164,9 +211,7 @@ function doseOf(draft: DraftStep, band: string): unknown {
   if (draft.kind !== 'routine') return { kind: draft.kind, ...fields };
   const before = draft.base.doses['13-16'];
   const known = before.kind === 'routine' ? before.parts : [];
-  const parts = lines(draft.parts).map((line): RoutinePart => {
-    // A name may have commas of its own: the numbers stand at the end.
-    const [, name = line, partS, sides = '1'] = /^(.*?),\s*([\d.]+)\s*(?:,\s*([\d.]+)\s*)?$/.exec(line) ?? [];
+  const parts = draft.parts.map(({ name, partS, sides }): RoutinePart => {
     const of = known.find((part) => part.name === name.trim())?.of;
     return { name: name.trim(), partS: number(partS), sides: number(sides), ...(of !== undefined && { of }) };
   });
@@ -182,10 +227,7 @@ function stepOf(draft: DraftStep, index: number, taken: Set<string>): unknown {
   const { base } = draft;
   const doses = Object.fromEntries(ageBands.map((band) => [band, doseOf(draft, band)]));
   const same = JSON.stringify(doses) === JSON.stringify(base.doses);
-  const zones = lines(draft.zones).map((line) => {
-    const cut = line.lastIndexOf(',');
-    return { label: line.slice(0, Math.max(0, cut)).trim(), points: number(line.slice(cut + 1)) };
-  });
+  const zones = draft.zones.map(({ label, points }) => ({ label: label.trim(), points: number(points) }));
   return {
     ...base,
     id: base.id || idFor(draft.title, index, taken),
@@ -232,7 +274,8 @@ export function drillOf(draft: Draft): Record<string, unknown> {
     sports: draft.sports,
     ages: { from: number(draft.ageFrom), to: number(draft.ageTo) },
     trains: draft.trains,
-    purpose: draft.purpose,
+    // What it is for, where nobody says otherwise: to do what is done in it.
+    purpose: draft.purpose.trim() === '' ? (draft.steps[0]?.task ?? '') : draft.purpose,
     setUp: draft.setUp,
     feed: { how: draft.feedHow, predictability: draft.predictability },
     hold: draft.hold,
@@ -246,23 +289,16 @@ export function drillOf(draft: Draft): Record<string, unknown> {
       ceilingM: number(draft.ceilingM),
       needs: draft.needs,
     },
-    kit: lines(draft.kit).map((line) => {
-      const [count, item = '', per = 'player', ...standIns] = cells(line);
-      return { item, count: number(count), per, standIns: standIns.filter(Boolean) };
-    }),
+    kit: draft.kit.map(({ count, item, per, standIns }) => ({
+      ...{ item: item.trim(), count: number(count), per, standIns: cells(standIns).filter(Boolean) },
+    })),
     players: { min: number(draft.playersMin), max: number(draft.playersMax) },
     setUpS: sourced(base.setUpS, draft.setUpS),
     changeoverS: sourced(base.changeoverS, draft.changeoverS),
     checkpoints: lines(draft.checkpoints),
-    faults: lines(draft.faults).map((line) => {
-      const cut = line.indexOf('=');
-      const correction = cut < 0 ? '' : line.slice(cut + 1).trim();
-      return {
-        fault: (cut < 0 ? line : line.slice(0, cut)).trim(),
-        correction: correction.replace(/\s*!$/, ''),
-        stepBack: correction.endsWith('!'),
-      };
-    }),
+    faults: draft.faults.map(({ fault, correction, stepBack }) => ({
+      ...{ fault: fault.trim(), correction: correction.trim(), stepBack },
+    })),
     care: lines(draft.care).map(
       (text) => base.care.find((note) => note.text === text) ?? { text, origin: 'ours' },
     ),
@@ -279,13 +315,13 @@ const sameSteps = ({ base, steps }: Draft): boolean =>
   base.steps.length === steps.length && base.steps.every((step, index) => step.id === steps[index]!.base.id);
 
 /** A new step to begin with: twenty in a row. */
-export function emptyStep(): Step {
+export function emptyStep(change = ''): Step {
   const dose = (target: number): Dose => ({ kind: 'row', target, capS: 120 });
   return {
     id: '',
     title: '',
     task: '',
-    change: '',
+    change,
     cue: '',
     measure: 'row',
     gate: { result: 20, days: 2 },
@@ -300,7 +336,7 @@ export function emptyStep(): Step {
   };
 }
 
-/** A drill with nothing in it but sensible beginnings. */
+/** A drill with nothing in it but sensible beginnings: its name, what is done and what is said are asked for. */
 export function emptyDrill(): Drill {
   return {
     id: 'new',
@@ -310,7 +346,7 @@ export function emptyDrill(): Drill {
     ages: { from: 6, to: 16 },
     trains: ['rhythm'],
     purpose: '',
-    setUp: '',
+    setUp: 'Everybody stands further from anyone else than arm and racket reach.',
     feed: { how: 'self', predictability: 'known' },
     hold: 'any',
     stance: 'any',
@@ -324,12 +360,54 @@ export function emptyDrill(): Drill {
     fit: [],
     setUpS: { value: 30, origin: 'ours' },
     changeoverS: { value: 15, origin: 'ours' },
-    checkpoints: [],
-    faults: [],
-    care: [],
+    checkpoints: ['The cue is kept from the first to the last.', 'The last one looks like the first.'],
+    faults: [{ fault: 'It gets hasty.', correction: 'Half as fast, then again.', stepBack: false }],
+    care: [{ text: 'Stop at any pain; look round before the first one.', origin: 'ours' }],
     spices: [],
     easings: [],
-    recap: { questions: [], homeChallenge: '' },
-    steps: [emptyStep()],
+    recap: { questions: ['What helped you most?'], homeChallenge: 'Show it to somebody at home.' },
+    steps: [{ ...emptyStep('The first step.'), title: 'First step' }],
   };
+}
+
+/** A draft of before things of several parts were rows, as it was kept in a browser: nothing that was typed is lost. */
+export function upgradedDraft(kept: Draft): Draft {
+  const old = kept as unknown as {
+    kit: unknown;
+    faults: unknown;
+    steps: { parts: unknown; zones: unknown }[];
+  };
+  const kit = typeof old.kit === 'string' ? lines(old.kit).map(kitRow) : kept.kit;
+  const faults = typeof old.faults === 'string' ? lines(old.faults).map(faultRow) : kept.faults;
+  const steps = kept.steps.map((step, index) => {
+    const { parts, zones } = old.steps[index]!;
+    return {
+      ...step,
+      parts: typeof parts === 'string' ? lines(parts).map(partRow) : step.parts,
+      zones: typeof zones === 'string' ? lines(zones).map(zoneRow) : step.zones,
+    };
+  });
+  return { ...kept, kit, faults, steps };
+}
+
+function kitRow(line: string): KitRow {
+  const [count = '1', item = '', per = 'player', ...standIns] = cells(line);
+  return { count, item, per, standIns: standIns.join(', ') };
+}
+
+function faultRow(line: string): FaultRow {
+  const [fault = '', correction = ''] = line.split('=', 2).map((part) => part.trim());
+  return { fault, correction: correction.replace(/\s*!$/, ''), stepBack: correction.endsWith('!') };
+}
+
+function partRow(line: string): PartRow {
+  // A name may have commas of its own: the numbers stand at the end.
+  const [, name = line, partS = '', sides = '1'] =
+    /^(.*?),\s*([\d.]+)\s*(?:,\s*([\d.]+)\s*)?$/.exec(line) ?? [];
+  return { name: name.trim(), partS, sides };
+}
+
+function zoneRow(line: string): ZoneRow {
+  const cut = line.lastIndexOf(',');
+  return { label: line.slice(0, Math.max(0, cut)).trim(), points: line.slice(cut + 1).trim() };
 }

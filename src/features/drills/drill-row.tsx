@@ -28,21 +28,22 @@ export function DrillRow({ drill, fit, age, own }: Props) {
       <Stairs treads={drill.steps} at="" width={72} height={40} label={`${drill.steps.length} steps`} />
       <div className="min-w-44 flex-1">
         <p>
-          <Link href={`/drills/${drill.id}`} className="font-semibold underline-offset-4 hover:underline">
+          <Link
+            href={`/drills/${drill.id}`}
+            className="hit font-semibold underline-offset-4 hover:underline touch:py-2"
+          >
             {drill.title}
           </Link>
           {own && <span className="ml-2 rounded-sm bg-chalk px-1.5 text-sm font-semibold">your own</span>}
         </p>
-        <p className="truncate text-sm text-soft" title={drill.purpose}>
-          {drill.purpose}
-        </p>
+        <p className="text-sm text-soft">{drill.purpose}</p>
       </div>
       <p className="tabular w-28 shrink-0 text-sm text-soft">
         {drill.ages.from} to {drill.ages.to} years
         <br />
         {shortest === longest ? longest : `${shortest} to ${longest}`} min
       </p>
-      <p className="hidden w-24 shrink-0 truncate text-sm text-soft xl:block" title={measures.join(', ')}>
+      <p className="hidden w-28 shrink-0 text-sm text-soft xl:block">
         {measures.join(', ')}
         <br />
         {drill.players.min > 1 ? `${drill.players.min} and more` : 'alone or more'}

@@ -9,27 +9,37 @@ import { doseFields } from '@/core/dose/limits';
 import { dosesOf } from '@/schemas/drill';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/page-head';
-import { kindFor, type Draft } from './draft';
+import { measuredBy, type Draft } from './draft';
+import { PartRows, ZoneRows } from './drill-rows';
 import { Lines, Options, Text } from './form-fields';
 
 interface Props {
   readonly form: UseFormReturn<Draft>;
   readonly index: number;
   readonly of: number;
+  /** True where task, cue and measure are asked for elsewhere. */
+  readonly asked?: boolean;
   readonly onMove: (to: number) => void;
   readonly onRemove: () => void;
 }
 
+/** The measure of a step; another one brings the kind of dose it begins with. */
+export const measureOf = ({ register, setValue, getValues }: UseFormReturn<Draft>, index: number) =>
+  register(`steps.${index}.measure`, {
+    onChange: (event: { target: { value: Measure } }) =>
+      setValue(`steps.${index}`, measuredBy(getValues(`steps.${index}`), event.target.value), {
+        shouldDirty: true,
+      }),
+  });
+
 /** One rung of the ladder as typed: what is done, how it is counted, and how much of it at each age. */
-export function StepFields({ form, index, of, onMove, onRemove }: Props) {
-  const { register, watch, setValue } = form;
+export function StepFields({ form, index, of, asked = false, onMove, onRemove }: Props) {
+  const { register, watch } = form;
   const at = `steps.${index}` as const;
   const measure = watch(`${at}.measure`);
   const kind = watch(`${at}.kind`);
   const scored = measure === 'points' || measure === 'grade';
-  const measureField = register(`${at}.measure`, {
-    onChange: (event: { target: { value: Measure } }) => setValue(`${at}.kind`, kindFor(event.target.value)),
-  });
+  const measureField = measureOf(form, index);
   return (
     <Sheet className="p-4" aria-label={`Step ${index + 1}`}>
       <div className="mb-2 flex items-center justify-between">
@@ -48,16 +58,18 @@ export function StepFields({ form, index, of, onMove, onRemove }: Props) {
       </div>
       <div className="grid gap-3 lg:grid-cols-6">
         <Text label="Step title" field={register(`${at}.title`)} className="lg:col-span-2" />
-        <Text
-          label="Cue"
-          hint="One positive sentence."
-          field={register(`${at}.cue`)}
-          className="lg:col-span-2"
-        />
-        <Text label="What changed" field={register(`${at}.change`)} className="lg:col-span-2" />
-        <Lines label="Task" field={register(`${at}.task`)} rows={2} className="lg:col-span-3" />
+        {!asked && (
+          <Text
+            label="Cue"
+            hint="One positive sentence."
+            field={register(`${at}.cue`)}
+            className="lg:col-span-2"
+          />
+        )}
+        <Lines label="What changed" field={register(`${at}.change`)} rows={2} className="lg:col-span-2" />
+        {!asked && <Lines label="Task" field={register(`${at}.task`)} rows={2} className="lg:col-span-3" />}
         <div className="grid grid-cols-3 gap-2 lg:col-span-3">
-          <Options label="Measure" field={measureField} options={Object.keys(measures)} />
+          {!asked && <Options label="Measure" field={measureField} options={Object.keys(measures)} />}
           <Text label="Mark" field={register(`${at}.gateResult`)} number />
           <Text label="On days" field={register(`${at}.gateDays`)} number />
         </div>
@@ -65,22 +77,8 @@ export function StepFields({ form, index, of, onMove, onRemove }: Props) {
         <Text label="Seconds a drop" field={register(`${at}.dropCostS`)} number />
         <Text label="Usual success" hint="0 to 1" field={register(`${at}.usualRate`)} number />
         <Options label="Dose" field={register(`${at}.kind`)} options={dosesOf[measure] ?? []} />
-        {scored && (
-          <Lines
-            label="Zones"
-            hint="Label, points; the best first."
-            field={register(`${at}.zones`)}
-            className="lg:col-span-2"
-          />
-        )}
-        {kind === 'routine' && (
-          <Lines
-            label="Parts"
-            hint="Name, seconds, sides."
-            field={register(`${at}.parts`)}
-            className="lg:col-span-2"
-          />
-        )}
+        {scored && <ZoneRows form={form} index={index} className="lg:col-span-2" />}
+        {kind === 'routine' && <PartRows form={form} index={index} className="lg:col-span-3" />}
       </div>
       <DoseTable form={form} index={index} kind={kind} />
     </Sheet>

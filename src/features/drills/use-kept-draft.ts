@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { dropDraft, keepDraft, readDraft } from '@/ui/drafts';
-import type { Draft } from './draft';
+import { upgradedDraft, type Draft } from './draft';
 
 /** Keys are gathered for so long before the draft is written down, milliseconds. Ours. */
 const settleMs = 300;
@@ -25,7 +25,7 @@ export function useKeptDraft(
     // Drawn by the server without it: it comes in once the form is here.
     const back = setTimeout(() => {
       if (!kept) return;
-      form.reset({ ...freshRef.current(), ...kept.value });
+      form.reset({ ...freshRef.current(), ...upgradedDraft(kept.value) });
       setKeptMs(kept.atMs);
     });
     let timer: ReturnType<typeof setTimeout> | undefined;

@@ -35,8 +35,10 @@ function KeyList({ title, keys }: { title: string; keys: readonly (readonly [str
       <dl>
         {keys.map(([key, what]) => (
           <div key={key} className="flex gap-3 border-t border-line py-1">
-            <dt className="w-36 shrink-0">
-              <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold">{key}</kbd>
+            <dt className="w-44 shrink-0">
+              <kbd className="rounded-sm border-2 border-edge px-1.5 text-sm font-semibold whitespace-nowrap">
+                {key}
+              </kbd>
             </dt>
             <dd>{what}</dd>
           </div>

@@ -311,7 +311,7 @@ function Head({ title, about, held, href, place, block, onMove, onRemove }: Head
         <h2 className="text-xl">
           {place.index + 1}. {title} {block.retest && <span className="text-sm text-soft">(retest)</span>}
         </h2>
-        <p className="truncate text-sm text-soft" title={about}>
+        <p className="text-sm text-soft">
           <Link href={href} className="font-semibold text-ink underline underline-offset-4">
             Drill page
           </Link>{' '}

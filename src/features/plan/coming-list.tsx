@@ -38,7 +38,7 @@ export function ComingList({ squad, playerIds, absent, time, titles, onToggle }:
                 className="size-5 shrink-0 accent-[var(--now)]"
               />
               <span className="min-w-0 leading-tight">
-                <span className="block truncate">{player.name}</span>
+                <span className="block">{player.name}</span>
                 {coming && waitS >= 1 && <span className="text-xs text-soft">waits {inMinutes(waitS)}</span>}
               </span>
             </label>

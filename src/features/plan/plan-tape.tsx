@@ -161,17 +161,27 @@ function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKe
       )}
     >
       <TapeParts time={block} />
-      <span className="relative m-1 flex max-w-[calc(100%-8px)] flex-col items-start overflow-hidden">
-        <span className="max-w-full truncate rounded-sm bg-sheet px-1 text-sm font-semibold">
-          {number} <span className="sr-only @min-[5.5rem]:not-sr-only">{title}</span>
+      <span className="relative m-px flex flex-col items-start overflow-hidden @min-[2rem]:m-1 @min-[2rem]:max-w-[calc(100%-8px)]">
+        <span className="line-clamp-2 max-w-full rounded-sm bg-sheet px-0.5 text-sm leading-tight font-semibold @min-[2rem]:px-1">
+          {number}
+          <span aria-hidden className="hidden @min-[7.5rem]:inline">
+            {' '}
+            {title}
+          </span>
         </span>{' '}
-        <span className="tabular sr-only mt-1 rounded-sm bg-sheet px-1 text-sm @min-[3.5rem]:not-sr-only @min-[3.5rem]:px-1">
+        <span className="sr-only">{title}</span>
+        <span
+          aria-hidden
+          className="tabular mt-1 hidden rounded-sm bg-sheet px-1 text-sm @min-[3.5rem]:inline"
+        >
           {clockTime(block.totalS)}
         </span>
         {warned && (
           <span className="mt-0.5 rounded-sm bg-care-bg px-1 text-xs font-bold text-care">care</span>
         )}
-        <span className="sr-only">from {clockTime(block.startS)}</span>
+        <span className="sr-only">
+          {clockTime(block.totalS)} from {clockTime(block.startS)}
+        </span>
       </span>
     </button>
   );

@@ -86,11 +86,11 @@ function StandingRow({
           scroll={false}
           prefetch={false}
           aria-current={shown ? 'true' : undefined}
-          className="block truncate font-semibold underline-offset-4 hover:underline"
+          className="hit block font-semibold underline-offset-4 hover:underline"
         >
           {drill.title}
         </Link>
-        <p className="truncate text-sm text-soft">{step.title}</p>
+        <p className="text-sm text-soft">{step.title}</p>
       </div>
       <div className="text-right whitespace-nowrap">
         {own && own.best !== null ? (

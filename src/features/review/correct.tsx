@@ -153,7 +153,7 @@ function StepChoice({ player, steps, value, onChange }: StepChoiceProps) {
   return (
     <li>
       <label className="grid grid-cols-[8rem_1fr] items-center gap-3">
-        <span className="truncate">{player.name}</span>
+        <span>{player.name}</span>
         <select
           value={value}
           onChange={(event) => onChange(event.target.value)}

@@ -67,11 +67,11 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
       data-player={player.name}
     >
       <div>
-        <p className="flex items-center gap-2 font-semibold">
+        <p className="flex items-center gap-2 font-semibold touch:min-h-11">
           <Link
             href={`/players/${player.id}?drill=${drill.id}`}
             prefetch={false}
-            className="underline-offset-4 hover:underline"
+            className="hit underline-offset-4 hover:underline"
           >
             {player.name}
           </Link>
@@ -81,11 +81,12 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             </span>
           )}
         </p>
-        <p className="text-xl leading-tight font-bold">
+        <p className="text-xl leading-tight font-bold touch:min-h-11 touch:content-center">
           {tally.best === null ? (
             '–'
           ) : (
             <Figure
+              className="z-1"
               label={`Best: ${resultInWords(step.measure, tally.best)}`}
               explain={() => explainBest(step.measure, tally.best!, tally.results, line.bestBefore)}
             >
@@ -121,7 +122,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
         </p>
       </div>
       <div className="text-sm">
-        <p>
+        <p className="touch:pt-3">
           <Figure
             className="font-semibold"
 

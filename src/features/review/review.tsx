@@ -125,7 +125,7 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
                     >
                       <span className="tabular font-head text-xl font-bold">{index + 1}</span>
                       <span className="min-w-0">
-                        <span className="block truncate font-semibold">{book.drill(one.drillId)?.title}</span>
+                        <span className="block font-semibold">{book.drill(one.drillId)?.title}</span>
                         <span className="block text-sm text-soft">{progress(one)}</span>
                       </span>
                       {one.lines.some((line) => line.bestEver) && (

@@ -125,7 +125,9 @@ function PlayerCounts({ run, court: { log }, player, onType }: PlayerProps) {
           <span className="tabular">
             {attempts.length === 0
               ? 'nothing counted'
-              : `${counted(attempts.length, 'attempt')}, best ${best === null ? '–' : numberInWords(step.measure, best)}`}
+              : best === null
+                ? 'done, nothing counted'
+                : `${counted(attempts.length, 'attempt')}, best ${numberInWords(step.measure, best)}`}
           </span>
           {step.id !== run.step.id && <span className="text-sm text-soft">{step.title}</span>}
         </summary>

@@ -22,13 +22,13 @@ export function CourtHead({ run, number, of, out, changeoverS, lateS, onOpen, ch
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-1 px-1">
       <div className="min-w-0 flex-1 basis-full sm:basis-56">
-        <h1 className="truncate text-xl sm:text-2xl">
+        <h1 className="text-lg leading-tight sm:text-2xl">
           <span className="tabular text-soft">
             {number}/{of}
           </span>{' '}
           {drill.title}: {step.title}
         </h1>
-        <p className="truncate text-soft sm:text-lg">
+        <p className="leading-tight text-soft sm:text-lg">
           {out && 'Left out · '}
           {doseInWords(shared.dose)}
           {block.setting && ` · ${settingOnCourt(block.setting)}`}

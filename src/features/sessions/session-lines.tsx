@@ -39,7 +39,7 @@ export function SessionLines({
               <span className="tabular whitespace-nowrap">
                 {shortDay(session.day)} {session.startTime}
               </span>
-              <span className="font-semibold sm:truncate">{session.title}</span>
+              <span className="font-semibold">{session.title}</span>
               <span className="text-sm text-soft">
                 {counted(session.players.length, 'player')}, {counted(session.blockCount, 'block')},{' '}
                 {stateOf(session, today)}

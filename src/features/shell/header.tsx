@@ -36,7 +36,7 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
       <div className="flex max-w-full flex-wrap items-end">
         <Link
           href="/"
-          className="mr-8 mb-2 flex items-center gap-2 font-head text-2xl font-extrabold tracking-tight"
+          className="hit mr-8 mb-2 flex items-center gap-2 font-head text-2xl font-extrabold tracking-tight"
         >
           <svg aria-hidden viewBox="0 0 34 30" width="34" height="30">
             <path d="M1 29 V21 H12 V13 H23 V5 H33 V29" fill="none" stroke="currentColor" strokeWidth="3" />

@@ -120,10 +120,13 @@ function SessionToday({ session }: { session: TodaySession }) {
 
 function Coming({ player }: { player: ComingPlayer }) {
   return (
-    <li className="flex min-w-0 items-center gap-2">
+    <li className="flex min-w-0 items-center gap-2 touch:min-h-11">
       <StageBall small stage={player.stage} sport={player.sport} />
-      <span className="min-w-0 sm:truncate">
-        <Link href={`/players/${player.id}`} className="font-semibold underline-offset-4 hover:underline">
+      <span className="min-w-0">
+        <Link
+          href={`/players/${player.id}`}
+          className="hit z-1 font-semibold underline-offset-4 hover:underline"
+        >
           {player.name}
         </Link>
         <span className="text-soft"> {player.age}</span>

@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import { matches } from '@/session/find';
+import { aboutness, matches } from '@/session/find';
 import { notesWith } from '@/data/notes';
 import { playersOfSessions, sessionsWith } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
@@ -65,6 +65,8 @@ export async function findView({ db }: Context, given: string): Promise<FindView
     })),
     drills: makeBook(contents)
       .drills.filter((drill) => matches(drill, words))
+      // What is about it comes first; the order of the book decides between equals.
+      .sort((a, b) => aboutness(b, words) - aboutness(a, words))
       .slice(0, mostOfAKind)
       .map(({ id, title, family, purpose }) => ({ id, title, about: `${family} · ${purpose}` })),
     notes: notes.map(({ id, text, atMs, playerId, sessionId, sessionTitle }) => ({

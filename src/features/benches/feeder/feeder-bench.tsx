@@ -14,6 +14,8 @@ import type { FeederSetting } from '@/core/setting';
 import type { BenchesView } from '@/server/views/benches';
 import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
+import { effortInWords, effortOf } from '@/core/ballistics/effort';
+import { topSpeedFor } from '@/core/ballistics/wall/advise';
 import { chosenChild, childOptions, floorHere, placeOptions } from '../child';
 import { Choice } from '../dial';
 import { BallChoice } from '../choices';
@@ -100,7 +102,13 @@ export function FeederBench({
             }}
           />
           <BallChoice value={machine.ball} onChange={(ball) => turn({ ball })} />
-          <MachineDials stand={stand} machine={machine} onStand={setStand} onTurn={turn} />
+          <MachineDials
+            stand={stand}
+            machine={machine}
+            onStand={setStand}
+            onTurn={turn}
+            words={effortOf(machine.speedMps, topSpeedFor(child.age, child.sport))}
+          />
         </div>
       }
     >
@@ -128,7 +136,7 @@ export function FeederBench({
           {
             label: 'Reaches the player',
             value: `${one.contactS.toFixed(1)} s`,
-            note: `${inMetres(one.contactM)} ± ${inMetres(off.contactM)} high, at ${one.contactMps.toFixed(1)} m/s`,
+            note: `${inMetres(one.contactM)} ± ${inMetres(off.contactM)} high, ${effortInWords(one.contactMps, topSpeedFor(child.age, child.sport))}`,
           },
           {
             label: 'Shortest interval',

@@ -7,10 +7,12 @@ interface MachineDialsProps {
   readonly machine: FeederSettings;
   readonly onStand: (stand: FeederStand) => void;
   readonly onTurn: (more: Partial<FeederSettings>) => void;
+  /** How its speed feels to the child. */
+  readonly words: string;
 }
 
 /** Where the machine stands, and its dials. */
-export function MachineDials({ stand, machine, onStand, onTurn }: MachineDialsProps) {
+export function MachineDials({ stand, machine, onStand, onTurn, words }: MachineDialsProps) {
   return (
     <>
       <Dial
@@ -36,6 +38,7 @@ export function MachineDials({ stand, machine, onStand, onTurn }: MachineDialsPr
           label="Speed"
           unit="m/s"
           value={machine.speedMps}
+          words={words}
           {...feederLimits.speedMps}
           max={25}
           step={0.1}

@@ -98,9 +98,7 @@ export function SavedFeeders({
             >
               {saved.name}
             </button>
-            <span className="truncate text-soft">
-              {book.drill(saved.drillId)?.title ?? 'a drill no longer here'}
-            </span>
+            <span className="text-soft">{book.drill(saved.drillId)?.title ?? 'a drill no longer here'}</span>
             <Button
               look="quiet"
               className="min-h-9 touch:min-h-11 px-2"

@@ -16,6 +16,8 @@ import { percent } from '@/core/words';
 import type { BenchesView } from '@/server/views/benches';
 import { Sheet } from '@/ui/page-head';
 import { Law, Readings, Sentence } from '../answer';
+import { effortOf } from '@/core/ballistics/effort';
+import { topSpeedFor } from '@/core/ballistics/wall/advise';
 import { chosenChild, childOptions, type BenchChild } from '../child';
 import { Choice, Dial } from '../dial';
 import { BallChoice } from '../choices';
@@ -86,6 +88,7 @@ function look({ kind, contact, clearanceM, ball, speedMps, spinPerMin }: Asked) 
 export function NetBench({ view, start }: { view: BenchesView; start: { playerId: string } }) {
   const [playerId, setPlayerId] = useState(start.playerId || (view.players[0]?.id ?? ''));
   const [asked, setAsked] = useState(() => firstAsked(chosenChild(view, playerId)));
+  const child = chosenChild(view, playerId);
   const change = (more: Partial<Asked>) => setAsked({ ...asked, ...more });
   const move = (more: Partial<ContactPoint>) => change({ contact: { ...asked.contact, ...more } });
   const later = useDeferredValue(asked);
@@ -163,6 +166,7 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
               label="Speed"
               unit="m/s"
               value={asked.speedMps}
+              words={effortOf(asked.speedMps, topSpeedFor(child.age, child.sport))}
               min={2}
               max={40}
               step={0.5}

@@ -196,7 +196,10 @@ export function RallyBench({
       {state.kind === 'failed' && <ErrorNote>{state.message}</ErrorNote>}
       {count > 0 && (
         <p className="text-sm">
-          <Link href={`/players/${playerId}`} className="font-semibold underline underline-offset-4">
+          <Link
+            href={`/players/${playerId}`}
+            className="hit inline-block py-3 font-semibold underline underline-offset-4"
+          >
             {child.name}’s page
           </Link>
         </p>

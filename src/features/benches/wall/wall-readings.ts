@@ -1,3 +1,4 @@
+import { effortInWords, effortOf } from '@/core/ballistics/effort';
 import { degrees } from '@/core/ballistics/motion';
 import { explainForgiveness, explainHit, explainTempo, inMetres } from '@/core/explanations/wall';
 import { percent } from '@/core/words';
@@ -26,18 +27,18 @@ export function wallReadings(
     },
     {
       label: 'The hit',
-      value: `${solution.speedMps.toFixed(1)} m/s`,
+      value: effortOf(solution.speedMps, setup.topSpeedMps),
       note: and(
-        `${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
+        `${solution.speedMps.toFixed(1)} m/s, ${Math.abs(degrees(solution.elevation)).toFixed(0)}° ${solution.elevation < 0 ? 'down' : 'up'}`,
         about(spread?.speedMps, 1),
       ),
       explain: () => explainHit(setup, solution),
-      ...(other && { beside: other.speedMps.toFixed(1) }),
+      ...(kept && { beside: effortOf(kept.solution.speedMps, kept.setup.topSpeedMps) }),
     },
     {
       label: 'Time to get ready',
       value: `${solution.backS.toFixed(2)} s`,
-      note: and(`comes at ${solution.arrivalMps.toFixed(1)} m/s`, about(spread?.backS, 2)),
+      note: and(`comes ${effortInWords(solution.arrivalMps, setup.topSpeedMps)}`, about(spread?.backS, 2)),
       explain: () => explainTempo(setup, solution, work.spread),
       ...(other && { beside: other.backS.toFixed(2) }),
     },
