@@ -56,6 +56,7 @@ test('last week’s session is planned again for next week, changed in two place
   await press('Take out');
   await page.becomes(`document.querySelectorAll('[data-block]').length`, before);
   await saved();
+  await press('More');
   await press('On paper');
   await page.sees('To ask at the end');
   await browser.driver.executeScript('window.print = () => { window.printed = true; }');

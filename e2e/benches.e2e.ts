@@ -73,7 +73,7 @@ test('a distance for a nine-year-old with a red ball in the yard goes into a blo
   await saved();
   const timed = await blockNow();
 
-  await page.press('Wall bench');
+  await page.press('Wall calculator');
   await page.becomes(`document.querySelector('[data-sentence]') !== null`, true);
   await page.choose('Player', 'Nessa Quillby, 9');
   await page.choose('Place', 'Slipway yard');
@@ -243,7 +243,7 @@ describe('the feeder', () => {
     await planWith('With the feeder', 'Teo Windlestraw', 'Retreat for the high ball');
     await page.choose('Step', 'Called at the top');
     await saved();
-    await page.press('Feeder bench');
+    await page.press('Feeder calculator');
     await page.sees('in front of the player');
     await dial('Interval', '2.5');
     await page.press('Write into this block');

@@ -19,7 +19,7 @@ afterAll(async () => {
 });
 
 const listed = `[...document.querySelectorAll('[data-drill]')].map((row) => row.dataset.drill)`;
-const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent)`;
+const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('[data-title]').textContent)`;
 const lengths = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.tabular').textContent)`;
 const touchesOf = (name: string) =>
   `[...document.querySelectorAll('button')].find((one) => (one.getAttribute('aria-label') ?? '').startsWith('${name}: about') && one.getAttribute('aria-label').endsWith('in the session')).textContent`;
@@ -227,7 +227,7 @@ test('what was typed into a drill comes back after the page was gone, until it i
   await page.press('Start over');
   await page.becomes(title, '');
   await browser.driver.navigate().refresh();
-  await page.sees('The same form every drill has.');
+  await page.sees('Four things first');
   // Whatever comes back comes back before anything can be typed.
   await page.type('Title', 'Another');
   await page.becomes(title, 'Another');

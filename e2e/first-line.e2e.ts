@@ -21,7 +21,7 @@ const count = `Number(document.querySelector('[data-count]').textContent)`;
 const best = `Number(document.querySelector('[data-best]').textContent)`;
 const waiting = `Number(document.querySelector('[data-waiting]').dataset.waiting)`;
 const phase = `document.querySelector('[data-phase]').dataset.phase`;
-const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent)`;
+const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('[data-title]').textContent)`;
 
 test('an empty book says what to do, and a player is added past every slip', async () => {
   await browser.driver.get(app.url);

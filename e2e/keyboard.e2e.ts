@@ -33,7 +33,7 @@ async function tabTo(words: string): Promise<void> {
 }
 /** What a screen reader is told while a piece is carried. */
 const spoken = `document.querySelector('[id^=DndLiveRegion]').textContent`;
-const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent.slice(2))`;
+const order = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('[data-title]').textContent.slice(2))`;
 
 test('every page shows where the focus is', async () => {
   await browser.driver.get(app.url);

@@ -237,7 +237,7 @@ test('the review has a result for each, in its own unit', async () => {
   for (const [drillId] of blocks.slice(1)) {
     const { title } = plainBook.drill(drillId)!;
     await page.press(title);
-    await page.becomes(`document.querySelector('section h2').textContent`, title);
+    await page.becomes(`document.querySelector('[data-review-block] h2').textContent`, title);
     read[drillId] = `${await best()} ${await page.driver.executeScript<string>(
       `return document.querySelector('[data-best]').closest('p').querySelector('.text-sm').textContent.trim()`,
     )}`;

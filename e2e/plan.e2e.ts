@@ -22,7 +22,7 @@ afterAll(async () => {
   await app?.close();
 });
 
-const titles = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('.truncate').textContent)`;
+const titles = `[...document.querySelectorAll('[data-block]')].map((piece) => piece.querySelector('[data-title]').textContent)`;
 const saved = `document.querySelector('[role=status]').textContent`;
 
 /** Seconds of the piece of tape with these words. */

@@ -94,7 +94,12 @@ export class Page {
   /** The input a label belongs to. */
   async field(label: string): Promise<WebElement> {
     const found = await this.driver.wait(
-      until.elementLocated(By.xpath(`//label[starts-with(normalize-space(.), "${label}")]`)),
+      // Where a sheet is open, the field is on it.
+      until.elementLocated(
+        By.xpath(
+          `//*[@role="dialog"]//label[starts-with(normalize-space(.), "${label}")] | //label[starts-with(normalize-space(.), "${label}")][not(//*[@role="dialog"])]`,
+        ),
+      ),
       patienceMs,
       `No field is called ${label}`,
     );

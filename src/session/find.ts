@@ -31,14 +31,15 @@ export function matches(drill: Drill, words: string): boolean {
 /** A word of the thesaurus counts where it stands on its own: "cut" is not in "execute". */
 const hasWord = (text: string, word: string): boolean => new RegExp(`(?<![a-z])${word}(?![a-z])`).test(text);
 
-/** How much a drill is about some words: 2 by its title or family, 1 by what it trains, 0 by any other text. */
+/** How much a drill is about some words: 3 by its family, 2 by its title, 1 by what it trains, 0 by any other text. */
 export function aboutness(drill: Drill, words: string): number {
   const all = words
     .trim()
     .split(/\s+/)
     .flatMap((word) => alike(word));
   const says = (text: string) => all.some((word) => hasWord(text.toLowerCase(), word));
-  return says(`${drill.title} ${drill.family}`) ? 2 : says(drill.trains.join(' ')) ? 1 : 0;
+  if (says(drill.family)) return 3;
+  return says(drill.title) ? 2 : says(drill.trains.join(' ')) ? 1 : 0;
 }
 
 /** What a coach looks for; what is null is open. */

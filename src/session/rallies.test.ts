@@ -94,7 +94,7 @@ test('tempos of bounces and times of tosses come from the toss and tap bench', (
   const claps = plainBook.drill('clap-and-catch')!.steps;
   const five = claps.find((step) => step.task.includes('five claps'))!.perTouchS;
   expect(five.value).toBeCloseTo(clapsS(5, 5) + 2, 9);
-  expect(five.note).toContain('toss and tap bench');
+  expect(five.note).toContain('toss and tap calculator');
   // The vacuum formula of the calls agrees with the bench's flight to a few hundredths.
   expect(2 * apexS(0.37)).toBeCloseTo(bounce.value, 2);
 });

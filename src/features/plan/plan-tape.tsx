@@ -162,7 +162,10 @@ function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKe
     >
       <TapeParts time={block} />
       <span className="relative m-px flex flex-col items-start overflow-hidden @min-[2rem]:m-1 @min-[2rem]:max-w-[calc(100%-8px)]">
-        <span className="line-clamp-2 max-w-full rounded-sm bg-sheet px-0.5 text-sm leading-tight font-semibold @min-[2rem]:px-1">
+        <span
+          data-title
+          className="line-clamp-2 max-w-full rounded-sm bg-sheet px-0.5 text-sm leading-tight font-semibold @min-[2rem]:px-1"
+        >
           {number}
           <span aria-hidden className="hidden @min-[7.5rem]:inline">
             {' '}

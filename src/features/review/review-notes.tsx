@@ -30,7 +30,7 @@ export function ReviewNotes({ view, book, block }: Props) {
     ...players.map(({ id, name }) => ({ words: name, sessionId: session.id, playerId: id })),
   ];
   return (
-    <Sheet className="mt-4 space-y-3 p-3" aria-label="Recap and notes">
+    <Sheet className="space-y-3 p-3" aria-label="Recap and notes">
       <h2 className="text-lg">Recap</h2>
       <Recap sessionId={session.id} answers={written.answers} />
       <h2 className="text-lg">Notes</h2>

@@ -108,42 +108,44 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
           <p>Nothing was counted in this session yet. Results stand here as soon as a block has touches.</p>
         </Sheet>
       ) : (
-        <div className="grid items-start gap-4 lg:grid-cols-[17rem_1fr]">
-          <div>
-            <nav aria-label="Blocks">
-              <ol>
-                {blocks.map((one, index) => (
-                  <li key={one.id}>
-                    <button
-                      type="button"
-                      aria-current={one.id === chosen ? 'true' : undefined}
-                      onClick={() => setChosen(one.id)}
-                      className={cx(
-                        'flex min-h-14 w-full items-center gap-3 border-2 border-b-0 border-line px-3 text-left last:border-b-2 hover:bg-chalk',
-                        one.id === chosen ? 'border-l-8 border-l-now bg-chalk' : 'bg-sheet',
-                      )}
-                    >
-                      <span className="tabular font-head text-xl font-bold">{index + 1}</span>
-                      <span className="min-w-0">
-                        <span className="block font-semibold">{book.drill(one.drillId)?.title}</span>
-                        <span className="block text-sm text-soft">{progress(one)}</span>
-                      </span>
-                      {one.lines.some((line) => line.bestEver) && (
-                        <Trophy
-                          role="img"
-                          aria-label="with a best ever"
-                          size={20}
-                          className="ml-auto shrink-0 text-now"
-                        />
-                      )}
-                    </button>
-                  </li>
-                ))}
-              </ol>
-            </nav>
-            <ReviewNotes view={view} book={book} block={block} />
-          </div>
-          {block && <BlockReview key={block.id} view={view} book={book} block={block} onDecide={decide} />}
+        <div className="grid items-start gap-4 lg:grid-cols-[17rem_1fr] lg:grid-rows-[auto_1fr]">
+          <nav aria-label="Blocks">
+            <ol>
+              {blocks.map((one, index) => (
+                <li key={one.id}>
+                  <button
+                    type="button"
+                    aria-current={one.id === chosen ? 'true' : undefined}
+                    onClick={() => setChosen(one.id)}
+                    className={cx(
+                      'flex min-h-14 w-full items-center gap-3 border-2 border-b-0 border-line px-3 text-left last:border-b-2 hover:bg-chalk',
+                      one.id === chosen ? 'border-l-8 border-l-now bg-chalk' : 'bg-sheet',
+                    )}
+                  >
+                    <span className="tabular font-head text-xl font-bold">{index + 1}</span>
+                    <span className="min-w-0">
+                      <span className="block font-semibold">{book.drill(one.drillId)?.title}</span>
+                      <span className="block text-sm text-soft">{progress(one)}</span>
+                    </span>
+                    {one.lines.some((line) => line.bestEver) && (
+                      <Trophy
+                        role="img"
+                        aria-label="with a best ever"
+                        size={20}
+                        className="ml-auto shrink-0 text-now"
+                      />
+                    )}
+                  </button>
+                </li>
+              ))}
+            </ol>
+          </nav>
+          {block && (
+            <div data-review-block className="min-w-0 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+              <BlockReview key={block.id} view={view} book={book} block={block} onDecide={decide} />
+            </div>
+          )}
+          <ReviewNotes view={view} book={book} block={block} />
         </div>
       )}
     </>

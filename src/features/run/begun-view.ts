@@ -5,19 +5,25 @@ import type { Where } from '@/court/held-back';
 import type { RunBlock } from '@/server/views/session-run';
 import type { CourtView } from './court-view';
 
-/** A block as it was begun: for its clock and its players' targets too. */
+/** A block as it was begun: for its clock and its players' targets too; and whoever came later. */
 export function shownBlock(block: RunBlock, begun: Begun | null): RunBlock {
   if (!begun) return block;
   const { turns, turnS, atOnce } = begun;
   const working = begun.players.filter((one) => !one.out);
+  // Who came after it was begun does what the block says, on its own step.
+  const later = block.players.filter(({ playerId }) =>
+    begun.players.every((one) => one.playerId !== playerId),
+  );
   return {
     ...asBegun(block, begun),
     ...{ turns, turnS, atOnce },
-    players: working.flatMap(({ playerId, target }) => {
-      const known = block.players.find((one) => one.playerId === playerId);
-      if (!known) return [];
-      return [{ ...known, target: target ?? known.target }];
-    }),
+    players: [
+      ...working.flatMap(({ playerId, target }) => {
+        const known = block.players.find((one) => one.playerId === playerId);
+        return known ? [{ ...known, target: target ?? known.target }] : [];
+      }),
+      ...later,
+    ],
   };
 }
 
