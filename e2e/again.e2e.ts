@@ -103,6 +103,38 @@ test('the paper says what the plan says: every child’s aim, and nothing to pre
   for (const aim of aims) expect(planned).toContain(aim.match(/aim (\S+)/)![1]);
 });
 
+test.each([
+  ['/squad', '9 players.', 1],
+  ['/drills/racket-wall-rally', 'Look for', 2],
+])('%s prints on %d page, without the way round', async (path, words, most) => {
+  const chromium = browser.driver as unknown as {
+    sendAndGetDevToolsCommand(name: string, params: object): Promise<{ data: string }>;
+  };
+  await browser.driver.get(app.url + path);
+  await page.sees(words);
+  const { data } = await chromium.sendAndGetDevToolsCommand('Page.printToPDF', {
+    paperWidth: 8.27,
+    paperHeight: 11.69,
+  });
+  const pages = Buffer.from(data, 'base64')
+    .toString('latin1')
+    .match(/\/Type\s*\/Page\b/g)!.length;
+  expect(pages).toBeLessThanOrEqual(most);
+});
+
+test('the same sheet is taken away as a PDF file', async () => {
+  await browser.driver.get(`${app.url}/sessions`);
+  const [planned] = await app.query(
+    `select id, day from session where state = 'planned' order by day limit 1`,
+  );
+  const [type, name, start] = await browser.driver.executeAsyncScript<[string, string, string]>(
+    `fetch(arguments[0]).then(async (answer) => arguments[1]([answer.headers.get('content-type'), answer.headers.get('content-disposition'), (await answer.text()).slice(0, 5)]))`,
+    `/sessions/${String(planned!.id)}/paper.pdf`,
+  );
+  expect([type, start]).toEqual(['application/pdf', '%PDF-']);
+  expect(name).toContain(`session-${String(planned!.day)}.pdf`);
+});
+
 test('week by week until a day, with a holiday left out; taken back with one press', async () => {
   await browser.driver.get(`${app.url}/sessions`);
   const count = async () =>

@@ -26,6 +26,7 @@ const order = `[...document.querySelectorAll('[data-block]')].map((piece) => pie
 test('an empty book says what to do, and a player is added past every slip', async () => {
   await browser.driver.get(app.url);
   await page.sees('Five steps to the first session');
+  await page.sees('npm run demo');
   await page.press('Add the first player');
   await page.type('Birth year', '2031');
   await page.press('Add player');

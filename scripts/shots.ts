@@ -49,7 +49,6 @@ await page.choose('Family', 'wall');
 await page.sees(new RegExp(`\\d of ${catalogue.length} drills`));
 await shot('drills');
 await view('drill', '/drills/racket-wall-rally', 'Look for');
-await view('places', '/places', 'Rope hall');
 const yard = await id(`select id from place where name like 'Slipway%'`);
 const bench = (name: string) => `/benches/${name}?player=${nessa}&place=${yard}`;
 await driver.get(app.url + bench('wall'));
@@ -58,9 +57,6 @@ await page.press('Keep beside');
 await page.setValue('Distance', '4');
 await page.setValue('Mark on the wall', '1.8');
 await shown('bench-wall', 'give or take');
-await driver.get(app.url + bench('toss'));
-await page.press('toss and clap');
-await shown('bench-toss', '5 claps');
 await view('bench-feeder', bench('feeder'), 'Racket ready');
 await driver.get(app.url + bench('rally'));
 await page.press('Play ten thousand rallies');
@@ -76,6 +72,14 @@ await page.press('Undo');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
+
+// The same at the desk of a tablet, and on a phone.
+await setViewport(driver, 1024, 768);
+await view('plan-tablet', `/sessions/${tennis}/plan`, 'Breathless');
+await setViewport(driver, 390, 844);
+await view('today-phone', '/', 'Coming up');
+await setViewport(driver, 1280, 800);
+await view('find', '/find?q=footwork', 'found for');
 
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);

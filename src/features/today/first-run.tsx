@@ -85,11 +85,13 @@ const tallest = 5;
 /** The way to the first session, as a flight of steps: what is done, what comes next, and each step in reach. */
 export function FirstRun({ view, start }: { readonly view: TodayView; readonly start: Start }) {
   const stairs = stairsOf(view, start);
+  // Over the day's own page it is a part of it.
+  const Heading = view.squad.length === 0 ? 'h1' : 'h2';
   // What is past the furthest step that is done comes next: place and kit may be passed by.
   const next = Math.max(0, stairs.findLastIndex((stair) => stair.done) + 1);
   return (
     <section aria-label="First steps" className="pt-6 pb-4">
-      <h1 className="text-3xl">Five steps to the first session</h1>
+      <Heading className="text-3xl">Five steps to the first session</Heading>
       <p className="mt-1 max-w-3xl text-soft">
         Nothing leaves this computer. To look at a full book first, stop here and type{' '}
         <code className="rounded-sm bg-chalk px-1 font-semibold text-ink">npm run demo</code>: it has a book
@@ -110,10 +112,10 @@ export function FirstRun({ view, start }: { readonly view: TodayView; readonly s
             )}
             style={{ minHeight: 170 + (tallest - stairs.length + index) * 28 }}
           >
-            <h2 className="flex items-center gap-2 text-xl">
+            <h3 className="flex items-center gap-2 text-xl">
               <span className="tabular">{index + 1}</span> {title}
               {done && <Check role="img" aria-label="done" size={22} className="text-safe" />}
-            </h2>
+            </h3>
             <p className="mt-1 mb-2">{text}</p>
             <div className="mt-auto">{action(index === next ? 'now' : 'plain')}</div>
           </li>
