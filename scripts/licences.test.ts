@@ -18,6 +18,7 @@ const permissive = [
   // The two typefaces.
   'OFL-1.1',
   'Unlicense',
+  'Zlib',
 ];
 
 interface Locked {
@@ -33,12 +34,20 @@ const lock = JSON.parse(readFileSync(path.join(root, 'package-lock.json'), 'utf8
 };
 const production = Object.entries(lock.packages).filter(([where, { dev }]) => where !== '' && !dev);
 
-/** What the lock file says; a package kept in the repository says it in its own package.json. */
+/** The MIT licence by its own words, where a package brings only the text of it. */
+const mitText =
+  /Permission is hereby granted, free of charge, to any person obtaining a copy[\s\S]*WITHOUT WARRANTY/;
+
+/** What the lock file says; else the package's own package.json, or the text of its licence. */
 function licenceOf(where: string, locked: Locked) {
   if (locked.license !== undefined) return locked.license;
-  const own = path.join(root, locked.link ? (locked.resolved ?? where) : where, 'package.json');
+  const folder = path.join(root, locked.link ? (locked.resolved ?? where) : where);
+  const own = path.join(folder, 'package.json');
   if (!existsSync(own)) return undefined;
-  return (JSON.parse(readFileSync(own, 'utf8')) as { license?: string }).license;
+  const said = (JSON.parse(readFileSync(own, 'utf8')) as { license?: string }).license;
+  const text = path.join(folder, 'LICENSE');
+  if (said !== undefined || !existsSync(text)) return said;
+  return mitText.test(readFileSync(text, 'utf8')) ? 'MIT' : undefined;
 }
 
 const isPermissive = (licence: string | undefined) => licence !== undefined && satisfies(licence, permissive);
