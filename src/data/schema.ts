@@ -21,6 +21,8 @@ export const player = sqliteTable('player', {
   careNote: text('care_note').notNull().default(''),
   createdAtMs: integer('created_at_ms').notNull(),
   removedAtMs: integer('removed_at_ms'),
+  /** Removed for good: nothing here says who it was any more; what was counted stands under no name. */
+  erasedAtMs: integer('erased_at_ms'),
 });
 
 /** The one thing a player is working on; the open one has no end. */

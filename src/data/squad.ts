@@ -4,7 +4,7 @@ import { idList, jsonRows } from './json-rows';
 import { decision, focus, ladderPlace, player } from './schema';
 
 export type PlayerRow = typeof player.$inferSelect;
-export type PlayerFields = Omit<PlayerRow, 'id' | 'createdAtMs' | 'removedAtMs'>;
+export type PlayerFields = Omit<PlayerRow, 'id' | 'createdAtMs' | 'removedAtMs' | 'erasedAtMs'>;
 export type PlayerWithFocus = PlayerRow & { focus: string };
 
 const openFocus = and(eq(focus.playerId, player.id), isNull(focus.untilMs));

@@ -1,4 +1,4 @@
-import { desc, isNotNull } from 'drizzle-orm';
+import { and, desc, isNotNull, isNull } from 'drizzle-orm';
 import type { Executor } from './database';
 import { feederSetting, ownDrill, pattern, place, player, session } from './schema';
 
@@ -29,7 +29,7 @@ export async function takenOff(db: Executor, kind: TakenOffKind): Promise<TakenO
   const rows = await db
     .select({ id: table.id, name, removedAtMs: table.removedAtMs })
     .from(table)
-    .where(isNotNull(table.removedAtMs))
+    .where(and(isNotNull(table.removedAtMs), kind === 'player' ? isNull(player.erasedAtMs) : undefined))
     .orderBy(desc(table.removedAtMs))
     .limit(most);
   return rows.map((row) => ({

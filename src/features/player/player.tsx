@@ -11,6 +11,7 @@ import { useWholeBook } from '@/ui/whole-book';
 import { StageBall } from '@/ui/stage-ball';
 import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
+import { FamilyData } from './family-data';
 import { PlayerNotes } from './player-notes';
 import { Standing } from './standing';
 
@@ -113,6 +114,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
               {view.sessions.length === 0 && <p className="text-sm text-soft">None yet.</p>}
             </Sheet>
           </div>
+          <FamilyData id={facts.id} name={facts.name} />
         </div>
       </div>
     </>

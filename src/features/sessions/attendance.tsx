@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
+import { attendanceWords } from './attendance-words';
 import { SomebodyElse } from './somebody-else';
 
 interface Props {
@@ -18,12 +19,6 @@ interface Props {
   readonly said: Readonly<Record<string, Attendance>>;
 }
 
-export const attendanceWords: Readonly<Record<Attendance, string>> = {
-  here: 'here',
-  late: 'late',
-  left: 'left early',
-  absent: 'absent',
-};
 const choices = Object.keys(attendanceWords) as Attendance[];
 
 /** Opens the list of who came: one press each, or one for everybody. */

@@ -2,7 +2,8 @@
 
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
 import Link from 'next/link';
-import { attendanceWords, WhoIsHere } from '@/features/sessions/attendance';
+import { WhoIsHere } from '@/features/sessions/attendance';
+import { attendanceWords } from '@/features/sessions/attendance-words';
 import { NewSession } from '@/features/sessions/new-session';
 import { WhatHappened } from '@/features/sessions/what-happened';
 import { SessionLines } from '@/features/sessions/session-lines';

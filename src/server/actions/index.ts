@@ -29,6 +29,7 @@ import { addNote, answerRecap, removeNote } from '../notes/notes';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
+import { eraseForGood, type Erased } from '../squad/erase';
 import { removePlayer, savePlayer } from '../squad/squad';
 import { placePlayer } from '../squad/standing';
 
@@ -79,6 +80,10 @@ export async function joinSessionAction(
   input: unknown,
 ): Promise<Outcome<{ playerId: string; name: string }>> {
   return changed(await joinSession(await requestContext(), asId(sessionId), input));
+}
+
+export async function eraseForGoodAction(id: string, input: unknown): Promise<Outcome<Erased>> {
+  return changed(await eraseForGood(await requestContext(), asId(id), input));
 }
 
 export async function whoElseAction(sessionId: string): Promise<WhoElse> {

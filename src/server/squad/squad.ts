@@ -22,11 +22,17 @@ export async function savePlayer(
     if (doubt) return refused('sure', doubt);
     const playerId = id ?? context.newId();
     if (id === undefined) await insertPlayer(tx, playerId, fields, context.nowMs);
-    else if (await getPlayer(tx, id)) await updatePlayer(tx, id, fields);
+    else if (await known(tx, id)) await updatePlayer(tx, id, fields);
     else return unknownPlayer;
     await setFocus(tx, playerId, focus, context.newId(), context.nowMs);
     return done({ id: playerId });
   });
+}
+
+/** A player who is on record, and was not removed for good. */
+async function known(tx: Executor, id: string): Promise<boolean> {
+  const player = await getPlayer(tx, id);
+  return player !== undefined && player.erasedAtMs === null;
 }
 
 /** Children younger than this are rarely coached: the year may be a slip. Ours. */
@@ -55,7 +61,7 @@ async function doubtOf(
 /** Takes a player off the squad, or back on it; counts and sessions stay. */
 export async function removePlayer(context: Context, id: string, removed: boolean): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
-    if (!(await getPlayer(tx, id))) return unknownPlayer;
+    if (!(await known(tx, id))) return unknownPlayer;
     await setPlayerRemoved(tx, id, removed ? context.nowMs : null);
     return done(null);
   });

@@ -65,6 +65,7 @@ function formOf({
   id: _id,
   createdAtMs: _created,
   removedAtMs: _removed,
+  erasedAtMs: _erased,
   ...form
 }: PlayerWithFocus): PlayerForm {
   return form;
@@ -83,7 +84,7 @@ export async function playerView(
 ): Promise<PlayerView | null> {
   const { db, today } = context;
   const player = await getPlayer(db, id);
-  if (!player) return null;
+  if (!player || player.erasedAtMs !== null) return null;
   await resultsReady(db);
   const [totals, places, sessions, decisions, book, overrides, notes] = await Promise.all([
     totalsOfPlayer(db, id),

@@ -1,0 +1,1 @@
+ALTER TABLE `player` ADD `erased_at_ms` integer;

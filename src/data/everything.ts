@@ -1,0 +1,67 @@
+import { asc, eq, sql } from 'drizzle-orm';
+import type { Executor } from './database';
+import {
+  attempt,
+  block,
+  decision,
+  fitOverride,
+  focus,
+  ladderPlace,
+  note,
+  player,
+  schoolChoice,
+  session,
+  sessionPlayer,
+  touchEvent,
+} from './schema';
+
+/** Everything the book holds about one player, table by table, and nothing about anybody else. */
+export async function everythingAbout(db: Executor, id: string) {
+  const [own] = await db.select().from(player).where(eq(player.id, id));
+  if (!own) return null;
+  const sessions = await db
+    .select({
+      id: session.id,
+      title: session.title,
+      day: session.day,
+      startTime: session.startTime,
+      placeName: session.placeName,
+      coach: session.coach,
+      attendance: sessionPlayer.attendance,
+    })
+    .from(sessionPlayer)
+    .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
+    .where(eq(sessionPlayer.playerId, id))
+    .orderBy(asc(session.day), asc(session.startTime));
+  const events = await db
+    .select({
+      id: touchEvent.id,
+      sessionId: block.sessionId,
+      blockId: touchEvent.blockId,
+      drillId: block.drillId,
+      kind: touchEvent.kind,
+      attempt: touchEvent.attempt,
+      value: touchEvent.value,
+      ref: touchEvent.ref,
+      text: touchEvent.text,
+      atMs: touchEvent.atMs,
+    })
+    .from(touchEvent)
+    .innerJoin(block, eq(block.id, touchEvent.blockId))
+    .where(eq(touchEvent.playerId, id))
+    .orderBy(asc(touchEvent.id));
+  const [focuses, fit, schools, places, attempts, decisions, notes] = await Promise.all([
+    db.select().from(focus).where(eq(focus.playerId, id)).orderBy(asc(focus.sinceMs)),
+    db.select().from(fitOverride).where(eq(fitOverride.playerId, id)),
+    db
+      .select()
+      .from(schoolChoice)
+      .where(sql`${schoolChoice.scope} = 'player' and ${schoolChoice.key} = ${id}`),
+    db.select().from(ladderPlace).where(eq(ladderPlace.playerId, id)),
+    db.select().from(attempt).where(eq(attempt.playerId, id)).orderBy(asc(attempt.startedMs)),
+    db.select().from(decision).where(eq(decision.playerId, id)).orderBy(asc(decision.decidedAtMs)),
+    db.select().from(note).where(eq(note.playerId, id)).orderBy(asc(note.atMs)),
+  ]);
+  return { player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events };
+}
+export type Everything = NonNullable<Awaited<ReturnType<typeof everythingAbout>>>;

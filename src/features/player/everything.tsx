@@ -1,0 +1,135 @@
+import type { ReactNode } from 'react';
+import { counted } from '@/core/words';
+import { resultInWords } from '@/core/counting/measure';
+import type { Book } from '@/drills';
+import { PrintButton } from '@/features/paper/print-button';
+import { attendanceWords } from '@/features/sessions/attendance-words';
+import type { Everything as All } from '@/server/views/everything';
+import { buttonClass, ButtonLink } from '@/ui/button';
+import { dayAt, shortDay } from '@/ui/dates';
+import { PageHead, Sheet } from '@/ui/page-head';
+
+const verdicts: Readonly<Record<string, string>> = { up: 'a step up', hold: 'stay', back: 'a step back' };
+
+/** Everything the book holds about one child, to be read and printed by their family. */
+export function Everything({ view, book }: { readonly view: All; readonly book: Book }) {
+  const { player, focuses, fit, schools, places, sessions, attempts, decisions, notes, events } = view;
+  const titleOf = (drillId: string) => book.drill(drillId, player.id)?.title ?? drillId;
+  const stepOf = (drillId: string, stepId: string) => book.step(drillId, stepId, player.id);
+  const facts: readonly (readonly [string, string | number | null])[] = [
+    ['Name', player.name],
+    ['Born in', player.birthYear],
+    ['Plays', player.sport],
+    ['Hand', player.hand],
+    ['Ball stage', player.stage],
+    ['Height', player.heightCm && `${player.heightCm} cm`],
+    ['Racket', player.racketIn && `${player.racketIn} in`],
+    ['Care note', player.careNote],
+  ];
+  return (
+    <>
+      <PageHead
+        title={`Everything about ${player.name}`}
+        actions={
+          <>
+            <ButtonLink href={`/players/${player.id}`}>Back</ButtonLink>
+            <a className={buttonClass()} href={`/players/${player.id}/everything.json`} download>
+              As a file
+            </a>
+            <PrintButton />
+          </>
+        }
+      >
+        All this book holds about one child. Nothing here is about anybody else.
+      </PageHead>
+      <div className="space-y-3">
+        <Part title="Who they are">
+          {facts.map(([name, value]) => (
+            <Row key={name} name={name}>
+              {value || 'not noted'}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Working on">
+          {focuses.map(({ id, text, sinceMs, untilMs }) => (
+            <Row key={id} name={`${dayAt(sinceMs)} to ${untilMs === null ? 'now' : dayAt(untilMs)}`}>
+              {text}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Own numbers and choices">
+          {fit.map(({ key, value }) => (
+            <Row key={key} name={key}>
+              {value}
+            </Row>
+          ))}
+          {schools.map(({ question, answer }) => (
+            <Row key={question} name={question}>
+              {answer}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Steps they stand on">
+          {places.map(({ drillId, stepId, why }) => (
+            <Row key={drillId} name={titleOf(drillId)}>
+              {stepOf(drillId, stepId)?.title ?? stepId}. <span className="text-soft">{why}</span>
+            </Row>
+          ))}
+        </Part>
+        <Part title="Sessions">
+          {sessions.map(({ id, day, title, placeName, attendance }) => (
+            <Row key={id} name={shortDay(day)}>
+              {[title, placeName, attendance && attendanceWords[attendance]].filter(Boolean).join(' · ')}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Decisions">
+          {decisions.map(({ blockId, drillId, verdict, reason, decidedAtMs }) => (
+            <Row key={blockId} name={`${dayAt(decidedAtMs)}, ${titleOf(drillId)}`}>
+              {verdicts[verdict]}. {reason}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Notes">
+          {notes.map(({ id, text, atMs }) => (
+            <Row key={id} name={dayAt(atMs)}>
+              {text}
+            </Row>
+          ))}
+        </Part>
+        <Part
+          title={`Results: ${counted(attempts.length, 'attempt')}, ${counted(events.length, 'line')} of the log`}
+        >
+          {attempts.map(({ blockId, number, day, drillId, stepId, result, touches }) => {
+            const step = stepOf(drillId, stepId);
+            return (
+              <Row key={`${blockId} ${number}`} name={`${shortDay(day)}, ${titleOf(drillId)}`}>
+                {step && result !== null ? resultInWords(step.measure, result) : 'done'}
+                {touches > 0 && `, ${counted(touches, 'touch', 'touches')}`}
+              </Row>
+            );
+          })}
+        </Part>
+      </div>
+    </>
+  );
+}
+
+function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  const empty = Array.isArray(children) && children.flat().length === 0;
+  return (
+    <Sheet className="p-3 print:break-inside-auto" aria-label={title}>
+      <h2 className="text-lg">{title}</h2>
+      {empty ? <p className="text-soft">Nothing.</p> : <dl className="text-sm">{children}</dl>}
+    </Sheet>
+  );
+}
+
+function Row({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <div className="grid border-t border-line py-0.5 sm:grid-cols-[18rem_1fr]">
+      <dt className="text-soft">{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}
