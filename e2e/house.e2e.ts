@@ -31,7 +31,7 @@ test('a place is changed; one that is taken off comes back by undo', async () =>
   await page.press('Save place');
   await page.sees('2.6 m clear');
   const before = await browser.driver.executeScript<string[]>(`return ${places}`);
-  await page.press('Take off Living room at home');
+  await page.press('Remove Living room at home');
   await page.sees('Living room at home was removed.');
   await page.becomes(`${places}.includes('Living room at home')`, false);
   await page.press('Undo');
@@ -39,7 +39,7 @@ test('a place is changed; one that is taken off comes back by undo', async () =>
 });
 
 test('what was taken off a list can be brought back much later', async () => {
-  await page.press('Take off Living room at home');
+  await page.press('Remove Living room at home');
   await page.sees('Living room at home was removed.');
   await browser.driver.navigate().refresh();
   await page.press('Removed: 1');

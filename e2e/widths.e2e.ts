@@ -47,6 +47,8 @@ const views: [name: string, path: () => string, words: string | RegExp][] = [
   ['Find', () => '/find?q=hands', 'found for'],
   ['Removed', () => '/removed', 'Nothing has been removed'],
   ['Help', () => '/help', 'Short answers'],
+  ['Settings', () => '/settings', 'Copies of the book'],
+  ['Everything', () => `/players/${ids.nessa}/everything`, 'anybody else'],
   ['Run', () => `/sessions/${ids.planned}/run`, 'Start block'],
 ];
 

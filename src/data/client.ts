@@ -10,7 +10,6 @@ import { notNewer } from './migrations';
 import { driverWaitMs, patient } from './patience';
 import { repairText } from './repair';
 import * as schema from './schema';
-import { trouble } from './trouble';
 
 /** Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`libsql://…`). Locks are waited for beside other work. */
 export async function openDatabase(url: string, authToken?: string): Promise<Database> {
@@ -40,36 +39,10 @@ export async function migrateDatabase(db: Database): Promise<void> {
   await giveEpoch(db);
 }
 
-/** @throws DatabaseTrouble when what is on the disk is not whole */
-async function wholeOrTrouble({ $client }: Database): Promise<void> {
-  const { rows } = await $client.execute('PRAGMA quick_check(1)');
-  if (rows[0]?.[0] !== 'ok') throw trouble('damaged', new Error(String(rows[0]?.[0])));
-}
-
-// Next bundles routes separately: the one client of the process hangs on the global object.
-const shared = globalThis as typeof globalThis & { vowstepDatabase?: Promise<Database> };
-
-/** The application's database, at `VOWSTEP_DATABASE_URL`; opened, checked and migrated on first use. */
-export function database(): Promise<Database> {
-  shared.vowstepDatabase ??= openAndMigrate().catch((error: unknown) => {
-    // A failed opening must not be remembered: the next request tries again.
-    shared.vowstepDatabase = undefined;
-    throw error;
-  });
-  return shared.vowstepDatabase;
-}
-
-/** Where the application's database is. */
-export const databaseUrl = (): string => process.env.VOWSTEP_DATABASE_URL ?? 'file:data/vowstep.db';
-
-async function openAndMigrate(): Promise<Database> {
-  const db = await openDatabase(databaseUrl(), process.env.VOWSTEP_DATABASE_TOKEN);
-  if (fileOf(databaseUrl())) await wholeOrTrouble(db);
-  await migrateDatabase(db);
-  return db;
-}
-
 /** Puts what the journal beside it holds into the one file, so that a copy of that file is the whole book. */
 export async function putIntoOneFile({ $client }: Database): Promise<void> {
   if ($client.protocol === 'file') await $client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
 }
+
+/** Where the application's database is. */
+export const databaseUrl = (): string => process.env.VOWSTEP_DATABASE_URL ?? 'file:data/vowstep.db';

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync } from 'node:fs';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
 import { driverWaitMs } from './patience';
@@ -46,4 +46,40 @@ export async function copiesHolding(book: string, ids: readonly string[]): Promi
     }
   }
   return holding;
+}
+
+/** A copy of a book, as it is shown. */
+export interface CopyFacts {
+  readonly name: string;
+  readonly bytes: number;
+  readonly madeMs: number;
+  /** What it holds; null where it cannot be read. */
+  readonly holds: { readonly sessions: number; readonly players: number; readonly marks: number } | null;
+}
+
+const counts = `select (select count(*) from session where removed_at_ms is null),
+  (select count(*) from player where removed_at_ms is null), (select count(*) from touch_event)`;
+
+/** What is in a book or a copy of one; null for a file that cannot be read. */
+export async function holdsOf(file: string): Promise<CopyFacts['holds']> {
+  const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
+  try {
+    const [row] = (await client.execute(counts)).rows;
+    return { sessions: Number(row![0]), players: Number(row![1]), marks: Number(row![2]) };
+  } catch {
+    return null;
+  } finally {
+    client.close();
+  }
+}
+
+/** Every copy of a book with what it holds, the newest first. */
+export async function copiesWithFacts(book: string): Promise<CopyFacts[]> {
+  const facts = await Promise.all(
+    copiesOf(book).map(async (file) => {
+      const { size, mtimeMs } = statSync(file);
+      return { name: path.basename(file), bytes: size, madeMs: mtimeMs, holds: await holdsOf(file) };
+    }),
+  );
+  return facts.sort((a, b) => b.madeMs - a.madeMs);
 }

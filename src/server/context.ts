@@ -1,4 +1,4 @@
-import { database } from '@/data/client';
+import { database } from '@/data/open-book';
 import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';

@@ -2,6 +2,7 @@ import { putIntoOneFile } from '@/data/client';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { contextIn } from './context';
+import { copyDaily } from './copies';
 import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
 
@@ -17,6 +18,7 @@ export async function openOrEnd(): Promise<void> {
     const { db } = await contextIn();
     await upgradeRecords(db);
     refreshSoon(db);
+    copyDaily({ db });
     for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const)
       process.once(signal, () => {
         // What is still stored while requests end is put into the file as well.

@@ -1,4 +1,4 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
@@ -12,6 +12,7 @@ import { addNote } from './notes/notes';
 import { patternsView } from './readers/patterns';
 import { keepPattern } from './sessions/patterns';
 import { loadPlan, savePlan } from './sessions/sessions';
+import { firstMigrations } from './testing/first-migrations';
 import { value } from './testing/scratch';
 import { sessionPlanView } from './views/session-plan';
 import { sessionReviewView } from './views/session-review';
@@ -21,22 +22,12 @@ import { sessionRunView } from './views/session-run';
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-upgrade-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** The migrations as they were when there were so many. */
-function firstMigrations(count: number): string {
-  const to = path.join(folder, `drizzle-${count}`);
-  cpSync(path.join(process.cwd(), 'drizzle'), to, { recursive: true });
-  const journal = path.join(to, 'meta', '_journal.json');
-  const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: unknown[] };
-  writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, count) }));
-  return to;
-}
-
 const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5F${String(n).padStart(2, '0')}`;
 const [player, session, block] = [id(1), id(2), id(3)];
 
 test('plans, counts, decisions and targets of the first version are all there, and go on', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(1) });
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 1) });
   const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
   for (const row of [
     sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
@@ -92,7 +83,7 @@ test('plans, counts, decisions and targets of the first version are all there, a
 
 test('a book of before records were whole: what was held is written down, and later changes leave it alone', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'records.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(5) });
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 5) });
   const dose = { kind: 'row', target: 20, capS: 120 };
   const half = JSON.stringify({
     ...{
@@ -146,7 +137,7 @@ test('a book of before records were whole: what was held is written down, and la
 
 test('a book of the smaller catalogue: what was held stays under the marks and ways of counting it had', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'catalogue.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(6) });
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 6) });
   // Line by line in those days, 21 on each; and the lob was counted by the catch, in a row.
   const held = [
     {
@@ -239,7 +230,7 @@ test('a book of the smaller catalogue: what was held stays under the marks and w
 
 test('half a character that was stored before is put right before anything is read, and the log keeps its numbers', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'poisoned.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(4) });
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 4) });
   const broken = (text: string) => sql`json_extract(${JSON.stringify([text])}, '$[0]')`;
   for (const row of [
     sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, ${broken('Ada \ud83c')}, 2016, 'tennis', 'right', 0)`,
@@ -271,7 +262,7 @@ test('half a character that was stored before is put right before anything is re
 
 test('a book of before patterns and notes: its plans can be kept, and its sessions written on', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'every-day.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(7) });
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 7) });
   const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
   for (const row of [
     sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,

@@ -22,7 +22,7 @@ export function RemovePlace({ id, name }: { id: string; name: string }) {
   };
   return (
     <Button look="quiet" onClick={() => void set(true)}>
-      <Archive aria-hidden size={18} /> Take off <span className="sr-only">{name}</span>
+      <Archive aria-hidden size={18} /> Remove <span className="sr-only">{name}</span>
     </Button>
   );
 }

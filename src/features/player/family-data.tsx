@@ -71,7 +71,13 @@ function Erase({ id, name }: { readonly id: string; readonly name: string }) {
           </div>
         )}
         <div className="flex justify-end">
-          <Button look="now" onClick={() => router.push('/squad')}>
+          <Button
+            look="now"
+            onClick={() => {
+              router.push('/squad');
+              router.refresh();
+            }}
+          >
             To the squad
           </Button>
         </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import { CircleHelp, Search } from 'lucide-react';
+import { CircleHelp, Search, Settings2 } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { CSSProperties } from 'react';
@@ -24,6 +24,7 @@ const places = [
 const aside = [
   { href: '/find', title: 'Find', icon: Search },
   { href: '/help', title: 'Help', icon: CircleHelp },
+  { href: '/settings', title: 'Settings', icon: Settings2 },
 ] as const;
 
 const risePx = 5;
@@ -87,9 +88,9 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
             key={href}
             href={href}
             aria-current={path === href ? 'page' : undefined}
-            className="inline-flex min-h-11 items-center gap-1.5 rounded-md px-2 font-semibold hover:bg-chalk aria-[current=page]:bg-chalk"
+            className="inline-flex min-h-11 items-center gap-1 rounded-md px-1.5 text-sm font-semibold hover:bg-chalk aria-[current=page]:bg-chalk"
           >
-            <Icon aria-hidden size={18} /> {title}
+            <Icon aria-hidden size={16} /> {title}
           </Link>
         ))}
         <ThemeSwitch theme={theme} />

@@ -16,9 +16,9 @@ export function ThemeSwitch({ theme }: { theme: 'day' | 'night' }) {
     <button
       type="button"
       onClick={change}
-      className="mb-1 inline-flex min-h-11 items-center gap-2 rounded-md px-3 font-semibold hover:bg-chalk"
+      className="inline-flex min-h-11 items-center gap-1 rounded-md px-1.5 text-sm font-semibold hover:bg-chalk"
     >
-      {other === 'night' ? <Moon aria-hidden size={18} /> : <Sun aria-hidden size={18} />}
+      {other === 'night' ? <Moon aria-hidden size={16} /> : <Sun aria-hidden size={16} />}
       {other === 'night' ? 'Night hall' : 'Day light'}
     </button>
   );

@@ -4,6 +4,7 @@ import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { isSoundText } from '@/core/text';
 import { requestContext } from '../context';
+import { copyNow } from '../copies';
 import { decide } from '../sessions/decisions';
 import {
   chooseSchool,
@@ -82,8 +83,13 @@ export async function joinSessionAction(
   return changed(await joinSession(await requestContext(), asId(sessionId), input));
 }
 
+/** The page it is asked on is gone after it: it says what is left to do first, and is left by its own button. */
 export async function eraseForGoodAction(id: string, input: unknown): Promise<Outcome<Erased>> {
-  return changed(await eraseForGood(await requestContext(), asId(id), input));
+  return eraseForGood(await requestContext(), asId(id), input);
+}
+
+export async function copyNowAction(): Promise<Outcome<{ name: string; sessions: number }>> {
+  return changed(await copyNow(await requestContext()));
 }
 
 export async function whoElseAction(sessionId: string): Promise<WhoElse> {
