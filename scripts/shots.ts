@@ -69,6 +69,7 @@ await page.press('Add Fast hand');
 await page.sees('loads what the note is about');
 await shot('plan-care');
 await page.press('Undo');
+await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');

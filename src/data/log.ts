@@ -179,6 +179,28 @@ export async function remarkEvents(db: Executor, blockIds: readonly string[]): P
   return rows.map(toEvent);
 }
 
+/** A note of the log, or what takes one back, with where it was made. */
+export interface CourtNote extends TouchEvent {
+  readonly sessionId: string;
+  readonly drillId: string;
+}
+
+/** Notes on a player made on court in sessions, with what takes them back. */
+export async function notesOnCourt(
+  db: Executor,
+  playerId: string,
+  sessionIds: readonly string[],
+): Promise<CourtNote[]> {
+  const rows = await jsonRows<[string, string, ...EventValues]>(
+    db,
+    sql`session_id, drill_id, ${eventColumns}`,
+    sql`select b.session_id, b.drill_id, e.* from block b join touch_event e on e.block_id = b.id
+        where b.session_id in (${idList(sessionIds)}) and e.player_id = ${playerId} and e.kind in ('note', 'undo')
+        order by e.id`,
+  );
+  return rows.map(([sessionId, drillId, ...event]) => ({ ...toEvent(event), sessionId, drillId }));
+}
+
 /** At most this many events are handed on at once to a device that follows a session. */
 const mostFollowed = 2000;
 

@@ -18,7 +18,7 @@ import { DrillForm } from './drills/drill-form';
 import { DrillPage } from './drills/drill-page';
 import { Drills } from './drills/drills';
 import { Places } from './places/places';
-import { noFilter } from '@/schemas/filter';
+import { noFilter } from '@/core/filter';
 import { ActingSchools } from './plan/acting-schools';
 import { CareList } from './plan/care-panel';
 import { DrillPicker } from './plan/drill-picker';

@@ -1,16 +1,6 @@
 import { object, string } from 'yup';
-import { sports, type Sport } from '@/drills/types';
-
-/** What a list is narrowed to; what is empty is open. It stands in the address. */
-export interface Filter {
-  readonly place: string;
-  readonly coach: string;
-  readonly sport: Sport | '';
-  /** The Monday of a week, local ISO. */
-  readonly week: string;
-}
-
-export const noFilter: Filter = { place: '', coach: '', sport: '', week: '' };
+import { noFilter, type Filter } from '@/core/filter';
+import { sports } from '@/drills/types';
 
 const schema = object({
   place: string().trim().max(80).default(''),
@@ -37,12 +27,3 @@ export function readFilter(query: Query): Filter {
   );
   return { ...noFilter, ...Object.fromEntries(kept) };
 }
-
-/** The filter as the end of an address: "place=Hall&sport=tennis"; empty where nothing is chosen. */
-export function filterQuery(filter: Partial<Filter> & { readonly page?: number }): string {
-  const query = new URLSearchParams();
-  for (const [key, value] of Object.entries(filter)) if (value) query.set(key, String(value));
-  return query.toString();
-}
-
-export const isOpen = (filter: Filter): boolean => Object.values(filter).every((value) => value === '');

@@ -1,12 +1,16 @@
 'use client';
 
+import { useEffect, useState } from 'react';
 import { NoteList } from '@/features/notes/note-list';
 import { WriteNote } from '@/features/notes/write-note';
 import type { Book } from '@/drills';
 import { recapInWords, recapQuestions } from '@/core/recap';
 import type { PlanBlock } from '@/session/plan';
+import { planNotesAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { shortDay } from '@/ui/dates';
+
+type Known = Awaited<ReturnType<typeof planNotesAction>>;
 
 interface Props {
   readonly view: SessionPlanView;
@@ -19,14 +23,24 @@ interface Props {
 
 /** What was written last time and about who comes, and what is to be remembered this time. */
 export function PlanNotes({ view, book, playerIds, blocks, block }: Props) {
-  const { before } = view;
+  const [known, setKnown] = useState<Known | null>(null);
+  const ids = playerIds.join(' ');
+  // Asked again with every note that is written or removed: the page then brings its own notes anew.
+  useEffect(() => {
+    let here = true;
+    planNotesAction(view.session.id, ids.split(' ')).then(
+      (found) => here && setKnown(found),
+      () => undefined,
+    );
+    return () => {
+      here = false;
+    };
+  }, [view, ids]);
+  const before = known?.before;
   const nameOf = (id: string | null) => view.squad.find((player) => player.id === id)?.name ?? '';
   const titleOf = (drillId: string | null | undefined) => (drillId ? book.drill(drillId)?.title : '') ?? '';
   const drillOf = (blockId: string | null) => blocks.find((one) => one.id === blockId)?.drillId;
-  const own = view.playerNotes.filter(
-    ({ playerId, sessionId }) =>
-      playerId !== null && playerIds.includes(playerId) && sessionId !== view.session.id,
-  );
+  const own = (known?.players ?? []).filter(({ sessionId }) => sessionId !== view.session.id);
   const about = [
     { words: 'this session', sessionId: view.session.id },
     ...(block
@@ -46,6 +60,7 @@ export function PlanNotes({ view, book, playerIds, blocks, block }: Props) {
         notes={view.notes}
         aboutOf={({ blockId, playerId }) => titleOf(drillOf(blockId)) || nameOf(playerId)}
       />
+      {known === null && <p className="text-soft">Looking for notes from before…</p>}
       {before && (
         <section data-before>
           <h2 className="text-lg">Last time, {shortDay(before.day)}</h2>

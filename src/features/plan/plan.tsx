@@ -271,7 +271,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
               onPress={() => setSide('care')}
             />
             <SideButton
-              text={view.before ? 'Notes •' : 'Notes'}
+              text={view.notes.length > 0 ? `Notes ${view.notes.length}` : 'Notes'}
               on={side === 'notes'}
               onPress={() => setSide('notes')}
             />

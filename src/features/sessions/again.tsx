@@ -9,33 +9,36 @@ import type { AgainOf } from './again-form';
 
 const loadForm = () => import('./again-form');
 
-interface Props extends AgainOf {
-  /** Only the sign, where it stands in a list. */
-  readonly small?: boolean;
-}
-
 /** Plans a session again: the same group and blocks on another day, or week by week. */
-export function PlanAgain({ session, today, small = false }: Props) {
+export function PlanAgain({ session, today }: AgainOf) {
   const [open, setOpen] = useState(false);
-  const form = usePart(loadForm, open);
   return (
     <>
-      <Button
-        look="quiet"
-        onClick={() => setOpen(true)}
-        aria-label={small ? `Plan ${session.title} again` : undefined}
-        className={small ? 'min-w-11 justify-center px-2' : undefined}
-      >
-        <CalendarSync aria-hidden size={18} /> {!small && 'Again'}
+      <Button look="quiet" onClick={() => setOpen(true)}>
+        <CalendarSync aria-hidden size={18} /> Again
       </Button>
-      <Dialog
-        open={open && form !== null}
-        onOpenChange={setOpen}
-        title={`${session.title} again`}
-        intro="The same hour, place, group and blocks; everybody on the step they stand on by then."
-      >
-        {form && <form.AgainForm session={session} today={today} onDone={() => setOpen(false)} />}
-      </Dialog>
+      <AgainDialog session={open ? session : null} today={today} onClose={() => setOpen(false)} />
     </>
+  );
+}
+
+interface DialogProps extends Pick<AgainOf, 'today'> {
+  /** What is planned again; null while nothing is. */
+  readonly session: AgainOf['session'] | null;
+  readonly onClose: () => void;
+}
+
+/** The sheet on which a session is planned again: one for a whole list. */
+export function AgainDialog({ session, today, onClose }: DialogProps) {
+  const form = usePart(loadForm, session !== null);
+  return (
+    <Dialog
+      open={session !== null && form !== null}
+      onOpenChange={onClose}
+      title={`${session?.title ?? ''} again`}
+      intro="The same hour, place, group and blocks; everybody on the step they stand on by then."
+    >
+      {form && session && <form.AgainForm session={session} today={today} onDone={onClose} />}
+    </Dialog>
   );
 }

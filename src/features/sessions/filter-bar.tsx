@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { sports } from '@/drills/types';
-import { filterQuery, isOpen, noFilter, type Filter } from '@/schemas/filter';
+import { filterQuery, isOpen, noFilter, type Filter } from '@/core/filter';
 import type { FilterChoices } from '@/server/views/facts';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';

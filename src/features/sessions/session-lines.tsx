@@ -1,9 +1,13 @@
+'use client';
+
+import { CalendarSync } from 'lucide-react';
 import Link from 'next/link';
+import { useState } from 'react';
 import { counted } from '@/core/words';
 import type { SessionLine } from '@/server/views/today';
 import { shortDay } from '@/ui/dates';
 import { Sheet } from '@/ui/page-head';
-import { PlanAgain } from './again';
+import { AgainDialog } from './again';
 
 const states = { running: 'on court', finished: 'held' } as const;
 
@@ -25,6 +29,7 @@ export function SessionLines({
   lines: readonly SessionLine[];
   empty: string;
 }) {
+  const [again, setAgain] = useState<SessionLine | null>(null);
   return (
     <Sheet className="p-4" aria-label={title}>
       <h2 className="mb-1 text-lg">{title}</h2>
@@ -45,10 +50,18 @@ export function SessionLines({
                 {stateOf(session, today)}
               </span>
             </Link>
-            <PlanAgain session={session} today={today} small />
+            <button
+              type="button"
+              onClick={() => setAgain(session)}
+              aria-label={`Plan ${session.title} again`}
+              className="inline-flex size-11 shrink-0 items-center justify-center rounded-md hover:bg-chalk"
+            >
+              <CalendarSync aria-hidden size={18} />
+            </button>
           </li>
         ))}
       </ul>
+      <AgainDialog session={again} today={today} onClose={() => setAgain(null)} />
     </Sheet>
   );
 }

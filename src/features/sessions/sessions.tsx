@@ -5,7 +5,7 @@ import { ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { WhatHappened } from './what-happened';
-import { filterQuery, isOpen } from '@/schemas/filter';
+import { filterQuery, isOpen } from '@/core/filter';
 import { FilterBar } from './filter-bar';
 import { Patterns } from './patterns';
 import { SessionLines } from './session-lines';

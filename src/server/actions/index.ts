@@ -20,6 +20,7 @@ import type { BlockSetting } from '@/core/setting';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { groupsView, type Group } from '../views/groups';
+import { planNotesView, type PlanNotesView } from '../views/plan-notes';
 import { whoElse, type WhoElse } from '../views/who-else';
 import { addToSession } from '../sessions/add-to-session';
 import { planAgain, type Again } from '../sessions/again';
@@ -90,6 +91,12 @@ export async function eraseForGoodAction(id: string, input: unknown): Promise<Ou
 
 export async function copyNowAction(): Promise<Outcome<{ name: string; sessions: number }>> {
   return changed(await copyNow(await requestContext()));
+}
+
+/** Read when the notes of a plan are opened. */
+export async function planNotesAction(sessionId: string, playerIds: unknown): Promise<PlanNotesView> {
+  const ids = Array.isArray(playerIds) ? playerIds.slice(0, mostIds).map(asId) : [];
+  return planNotesView(await requestContext(), asId(sessionId), ids);
 }
 
 export async function whoElseAction(sessionId: string): Promise<WhoElse> {

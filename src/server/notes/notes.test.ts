@@ -3,6 +3,7 @@ import { finishSession } from '../sessions/sessions';
 import { planAgain } from '../sessions/again';
 import { oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { playerView } from '../views/player';
+import { planNotesView } from '../views/plan-notes';
 import { sessionPlanView } from '../views/session-plan';
 import { sessionReviewView } from '../views/session-review';
 import { addNote, answerRecap, removeNote } from './notes';
@@ -33,7 +34,8 @@ test('notes on a session, a block and a player are found in the review, on the p
   const { ids } = value(await planAgain(context, sessionId, { days: ['2026-12-03'] }));
   const next = (await sessionPlanView(context, ids[0]!))!;
   expect(next.notes).toEqual([]);
-  expect(next.before).toEqual({
+  const known = await planNotesView(context, ids[0]!, playerIds);
+  expect(known.before).toEqual({
     sessionId,
     title: 'Thursday group',
     day: '2026-11-24',
@@ -44,7 +46,8 @@ test('notes on a session, a block and a player are found in the review, on the p
       { drillId: null, playerId, text: 'New racket' },
     ],
   });
-  expect(next.playerNotes.map(({ text }) => text)).toEqual(['New racket']);
+  expect(known.players.map(({ text }) => text)).toEqual(['New racket']);
+  expect(await planNotesView(context, 'nobody', playerIds)).toEqual({ before: null, players: [] });
 });
 
 test('an answer takes the place of the one before; an empty one takes it back', async () => {

@@ -1,7 +1,7 @@
 import { daysLater, mondayOf } from '@/core/planning/weekly';
 import type { Database } from '@/data/database';
 import { namesOnSessions, type SessionFilter } from '@/data/session';
-import type { Filter } from '@/schemas/filter';
+import type { Filter } from '@/core/filter';
 import { dayAfter } from '../days';
 
 /** What a list can be narrowed to. */

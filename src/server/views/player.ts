@@ -1,6 +1,7 @@
 import type { FitOverrides } from '@/core/fit/fit';
 import { measures } from '@/core/counting/measure';
-import { resultsOn, type DatedResult } from '@/data/log';
+import { liveEvents } from '@/core/counting/live';
+import { notesOnCourt, resultsOn, type DatedResult } from '@/data/log';
 import { fitOverridesOf } from '@/data/house';
 import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
@@ -8,9 +9,7 @@ import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/
 import type { Context } from '../context';
 import { bookFor } from '../readers/book';
 import { recentSince } from '../days';
-import { plannedBlocks } from '../readers/blocks';
 import { playerNotes, type Note } from '../readers/notes';
-import { remarksOf } from '../readers/remarks';
 import { resultsReady } from '../log/results';
 import type { PlayerForm } from '@/schemas/player';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
@@ -142,18 +141,17 @@ async function notedOnCourt(
   playerId: string,
   sessions: readonly { readonly id: string; readonly day: string }[],
 ): Promise<PlayerView['onCourt']> {
-  const blocks = await plannedBlocks(
+  const events = await notesOnCourt(
     db,
+    playerId,
     sessions.map((session) => session.id),
   );
-  const of = new Map(blocks.map((block) => [block.id, block]));
-  const remarks = await remarksOf(db, [...of.keys()]);
-  return remarks
-    .filter((remark) => remark.kind === 'note' && remark.playerId === playerId)
-    .flatMap(({ blockId, text }) => {
-      const block = of.get(blockId)!;
-      const day = sessions.find((session) => session.id === block.sessionId)!.day;
-      return [{ day, drillId: block.drillId, text }];
+  const of = new Map(events.map((event) => [event.id, event]));
+  return liveEvents(events)
+    .flatMap(({ id, kind, text }) => {
+      const { drillId, sessionId } = of.get(id)!;
+      const session = sessions.find((one) => one.id === sessionId);
+      return kind === 'note' && text && session ? [{ day: session.day, drillId, text }] : [];
     })
     .sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : 0))
     .slice(0, mostNotes);

@@ -12,8 +12,7 @@ import { careHistory, type CareDays } from '../readers/care-history';
 import type { Context } from '../context';
 import { recentSince } from '../days';
 import { knownPlace, type KnownPlace } from '../readers/known-place';
-import { notesBefore, type NotesBefore } from '../readers/notes-before';
-import { playerNotes, sessionNotes, type Note } from '../readers/notes';
+import { sessionNotes, type Note } from '../readers/notes';
 import { resultsReady } from '../log/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
@@ -49,10 +48,6 @@ export interface SessionPlanView {
   readonly history: Readonly<Record<string, CareDays>>;
   /** What was written about this session. */
   readonly notes: readonly Note[];
-  /** The newest notes on anybody of the squad. */
-  readonly playerNotes: readonly Note[];
-  /** What was written about the last session that was held; null when nothing was. */
-  readonly before: NotesBefore | null;
   /** The last session of these players that was held, and its blocks: what a retest can be taken from. */
   readonly last: {
     readonly id: string;
@@ -61,10 +56,6 @@ export interface SessionPlanView {
     readonly blocks: readonly PlanBlock[];
   } | null;
 }
-
-/** Notes on players are shown to who plans for so long, milliseconds, and so many of them: ours. */
-const notesSinceMs = 60 * 86_400_000;
-const mostNotes = 40;
 
 export async function sessionPlanView(context: Context, id: string): Promise<SessionPlanView | null> {
   const { db } = context;
@@ -88,16 +79,14 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
   const everyone = [...squad, ...gone];
   const ids = everyone.map((player) => player.id);
   const book = makeBook(contents, session.coach);
-  const [records, places, history, last, absent, written, onPlayers] = await Promise.all([
+  const [records, places, history, last, absent, written] = await Promise.all([
     allRecordsSince(db, ids, recentSince(session.day)),
     placesOf(db, ids),
     careHistory(db, book, ids, session),
     lastHeld(context, playerIds[0], session.day),
     absentFrom(db, [id]),
     sessionNotes(db, id),
-    playerNotes(db, ids, context.nowMs - notesSinceMs, mostNotes),
   ]);
-  const before = last && (await notesBefore(db, last.id));
   return {
     session: sessionFacts(session),
     playerIds,
@@ -118,9 +107,7 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
     kit,
     history,
     last,
-    before,
     notes: written.notes,
-    playerNotes: onPlayers,
   };
 }
 

@@ -7,7 +7,7 @@ import {
 } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import { noFilter, type Filter } from '@/schemas/filter';
+import { noFilter, type Filter } from '@/core/filter';
 import type { Context } from '../context';
 import { asked, filterChoices, type FilterChoices } from '../readers/filters';
 import { playerName, type PlayerName } from '../readers/player-facts';

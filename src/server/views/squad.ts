@@ -1,6 +1,6 @@
 import { recentWork } from '@/data/results';
 import { attendedSince, playersInSessions } from '@/data/session';
-import { isOpen, noFilter, type Filter } from '@/schemas/filter';
+import { isOpen, noFilter, type Filter } from '@/core/filter';
 import { asked, filterChoices, type FilterChoices } from '../readers/filters';
 import { listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
