@@ -275,3 +275,44 @@ test('a drill of the other game is said in the plan, with a mend', async () => {
   await page.press('Take the block out');
   await page.becomes(`document.querySelectorAll('[data-other-game]').length`, 0);
 });
+
+test('an own drill is written with four things, and can be planned', async () => {
+  await open('/drills/new');
+  await page.sees('Four things first');
+  await page.becomes(`document.querySelector('#the-rest').hidden`, true);
+  await page.type('Title', 'Pier catches');
+  await page.press('Save drill');
+  await page.sees('Task is empty');
+  await page.type('Task', 'Catch the ball that comes back from the pier.');
+  await page.type('Cue', 'Wait for it.');
+  await page.choose('How it is counted', 'points: points');
+  await page.press('Save drill');
+  await page.sees('Pier catches is saved.');
+  await page.sees('your own');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  // The rest is there when it is wanted, in rows and not in codes.
+  await page.press('Change');
+  await page.sees('Change Pier catches');
+  await page.becomes(`document.querySelector('input[aria-label="Zone"]').value`, 'In the target');
+  await page.press('Add a thing');
+  await page.becomes(`document.querySelectorAll('input[aria-label="What"]').length`, 2);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+});
+
+test('what cannot be stays in its field with the reason, and Escape gives it up', async () => {
+  await open('/benches/wall');
+  await page.sees('hits a minute');
+  const field = `document.getElementById([...document.querySelectorAll('label')].find((one) => one.textContent === 'Distance').htmlFor)`;
+  const before = await browser.driver.executeScript<string>(`return ${field}.value`);
+  await page.type('Distance', `-1${Key.TAB}`);
+  await page.sees('Distance must be from');
+  await page.becomes(`${field}.value`, '-1');
+  await page.type('Distance', Key.ESCAPE);
+  await page.becomes(`${field}.value`, before);
+  await page.becomes(`document.body.textContent.includes('Distance must be from')`, false);
+  // How hard the hit is, as the child feels it, with the speed behind.
+  await page.becomes(
+    `/gentle|firm|hard/.test(document.querySelector('main').textContent) && /\\d m\\/s/.test(document.querySelector('main').textContent)`,
+    true,
+  );
+});

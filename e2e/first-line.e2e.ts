@@ -36,6 +36,7 @@ test('an empty book says what to do, and a player is added past every slip', asy
   await page.type('Birth year', '2016');
   await page.press('Add player');
   await page.sees('Nothing is booked today.');
+  await page.sees('1 player on the squad.');
 });
 
 test('a session of three blocks is planned, and the tape follows every change', async () => {
