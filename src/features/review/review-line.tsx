@@ -141,7 +141,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
         </p>
         {other.verdict !== byDefault.verdict && (
           <p className="text-soft">
-            The other school says {words[other.verdict].toLowerCase()}: {other.reason}
+            The other way of judging says {words[other.verdict].toLowerCase()}: {other.reason}
           </p>
         )}
       </div>
