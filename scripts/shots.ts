@@ -17,9 +17,6 @@ const [tennis, tableTennis] = sessions.map((row) => row.id as string);
 const held = await id(
   `select id from session where state = 'finished' and title = 'Hands and strokes' order by day desc limit 1`,
 );
-const wallAndFeet = await id(
-  `select id from session where state = 'planned' and title = 'Wall and feet' order by day limit 1`,
-);
 const nessa = await id(`select id from player where name like 'Nessa%'`);
 
 async function shot(name: string): Promise<void> {
@@ -63,13 +60,6 @@ await page.press('Play ten thousand rallies');
 await shown('bench-rally', 'Why rallies end');
 await view('schools', '/schools', 'Take-back');
 await view('paper', `/sessions/${tennis}/paper`, 'To ask at the end');
-await driver.get(`${app.url}/sessions/${wallAndFeet}/plan`);
-await page.sees('Add a drill');
-await page.press('Add Fast hand');
-await page.sees('loads what the note is about');
-await shot('plan-care');
-await page.press('Undo');
-await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');

@@ -1,0 +1,50 @@
+import type { App } from './app';
+
+/** Ids of the demo that addresses are made with. */
+export interface Ids {
+  readonly planned: string;
+  readonly held: string;
+  readonly nessa: string;
+  readonly bram: string;
+}
+
+export async function demoIds(app: App): Promise<Ids> {
+  const pick = async (sql: string) => (await app.query(sql))[0]!.id as string;
+  return {
+    planned: await pick(`select id from session where state = 'planned' order by day, start_time limit 1`),
+    held: await pick(
+      `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+    ),
+    nessa: await pick(`select id from player where name like 'Nessa%'`),
+    bram: await pick(`select id from player where name like 'Bram%'`),
+  };
+}
+
+/** Every view there is: its address on the demo, and words that say it is there. */
+export const views: readonly (readonly [name: string, path: (ids: Ids) => string, words: string | RegExp])[] =
+  [
+    ['Today', () => '/', 'Coming up'],
+    ['Sessions', () => '/sessions', 'Plans to come'],
+    ['Squad', () => '/squad', '9 players.'],
+    ['Player', (ids) => `/players/${ids.nessa}?drill=palm-up-bounce`, 'attempts in twelve weeks'],
+    ['Drills', () => '/drills', 'Starting points'],
+    ['Drill', () => '/drills/retreat-for-the-high-ball', 'Teaching styles that act here'],
+    ['Write a drill', () => '/drills/new?vary=soft-catch', 'The ladder, easiest first'],
+    ['Wall', (ids) => `/benches/wall?player=${ids.nessa}`, 'hits a minute'],
+    ['Toss and tap', (ids) => `/benches/toss?player=${ids.nessa}`, 'touches a minute'],
+    ['Feeder', (ids) => `/benches/feeder?player=${ids.nessa}`, 'Racket ready'],
+    ['Over the net', (ids) => `/benches/net?player=${ids.nessa}`, 'of the far side'],
+    ['What if', (ids) => `/benches/rally?player=${ids.nessa}`, 'Press the button'],
+    ['Places', () => '/places', 'Slipway yard'],
+    ['Teaching styles', () => '/schools', 'Otherwise for a player or a drill'],
+    ['Plan', (ids) => `/sessions/${ids.planned}/plan`, 'Breathless'],
+    ['On paper', (ids) => `/sessions/${ids.planned}/paper`, 'To ask at the end'],
+    ['Review', (ids) => `/sessions/${ids.held}/review`, /Accept \d+ proposals/],
+    ['Counts', (ids) => `/sessions/${ids.held}/counts`, 'Back to the review'],
+    ['Find', () => '/find?q=hands', 'found for'],
+    ['Removed', () => '/removed', 'Nothing has been removed'],
+    ['Help', () => '/help', 'Short answers'],
+    ['Settings', () => '/settings', 'Copies of the book'],
+    ['Everything', (ids) => `/players/${ids.nessa}/everything`, 'anybody else'],
+    ['Run', (ids) => `/sessions/${ids.planned}/run`, 'Start block'],
+  ];
