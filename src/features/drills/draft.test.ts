@@ -2,17 +2,8 @@ import { catalogue } from '@/drills';
 import { check } from '@/schemas/check';
 import { drillSchema } from '@/schemas/drill';
 import { measures, type Measure } from '@/core/counting/measure';
-import {
-  draftOf,
-  draftStep,
-  drillOf,
-  emptyDrill,
-  emptyStep,
-  kindFor,
-  measuredBy,
-  upgradedDraft,
-  type Draft,
-} from './draft';
+import { draftOf, draftStep, drillOf, emptyDrill, emptyStep, kindFor, measuredBy, type Draft } from './draft';
+import { upgradedDraft } from './old-draft';
 
 const problems = (drill: unknown) => {
   const checked = check(drillSchema, drill);

@@ -3,7 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { dropDraft, keepDraft, readDraft } from '@/ui/drafts';
-import { upgradedDraft, type Draft } from './draft';
+import type { Draft } from './draft';
+import { upgradedDraft } from './old-draft';
 
 /** Keys are gathered for so long before the draft is written down, milliseconds. Ours. */
 const settleMs = 300;
