@@ -8,6 +8,7 @@ import { giveEpoch } from './epoch';
 import { fileOf, openedFile } from './identity';
 import { notNewer } from './migrations';
 import { driverWaitMs, patient } from './patience';
+import { readingBeside } from './reads';
 import { repairText } from './repair';
 import * as schema from './schema';
 
@@ -18,9 +19,12 @@ export async function openDatabase(url: string, authToken?: string): Promise<Dat
   const open = (onClose?: () => void) =>
     patient(createClient({ url, authToken, timeout: driverWaitMs }), onClose);
   const writing = file ? open() : null;
-  const client = open(() => writing?.close());
+  const watch = file ? createClient({ url, timeout: driverWaitMs }) : null;
+  const opened = open(() => [writing, watch].forEach((one) => one?.close()));
+  const { client, written } = watch ? readingBeside(opened, watch) : { client: opened };
   if (file) await client.execute('PRAGMA journal_mode = WAL');
   return Object.assign(drizzle(client, { schema }), {
+    ...(written && { $written: written }),
     ...(writing && { $writer: drizzle(writing, { schema }) }),
     ...(file && { $file: openedFile(file) }),
   });

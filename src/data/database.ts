@@ -15,6 +15,8 @@ export interface Database extends LibSQLDatabase<typeof schema> {
    * be under way on them. Left out where there is only one side.
    */
   readonly $writer?: Database;
+  /** To be called after every write: what was read before is asked again. Left out where no answers are kept. */
+  readonly $written?: () => void;
   /** The file it was opened on. It hangs on the database itself: Next gives each route modules of its own. */
   readonly $file?: OpenedFile;
 }

@@ -48,6 +48,8 @@ async function transaction<T>(db: Database, work: (tx: Executor) => Promise<T>):
     );
   } catch (error) {
     throw failed.error ?? error;
+  } finally {
+    db.$written?.();
   }
 }
 

@@ -1,3 +1,4 @@
+import { remembering } from '../../remember';
 import { handHeightM, overheadM } from './reach';
 import type { WallSetup } from './setup';
 import { wallLimits } from './setup';
@@ -118,10 +119,17 @@ export function topSpeedFor(age: number, sport: 'tennis' | 'table tennis'): numb
  * The rules are ours; the mark is the flight's.
  * @returns null when no mark on this wall works
  */
-export function setupFor(
-  setup: WallSetup,
-  child: { readonly age: number; readonly heightM: number; readonly sport: 'tennis' | 'table tennis' },
-): WallSetup | null {
+export const setupFor = (setup: WallSetup, { age, heightM, sport }: SetUpChild): WallSetup | null =>
+  setUp(setup, { age, heightM, sport });
+
+interface SetUpChild {
+  readonly age: number;
+  readonly heightM: number;
+  readonly sport: 'tennis' | 'table tennis';
+}
+
+// Dozens of walls are solved for it, and the page of the bench asks for the same one each time.
+const setUp = remembering((setup: WallSetup, child: SetUpChild): WallSetup | null => {
   const { age, heightM, sport } = child;
   const usualM = usualDistanceM(age, sport);
   const { shot } = setup;
@@ -142,4 +150,4 @@ export function setupFor(
     if (answer.ok && answer.solution.risingMps < 0) return tried;
   }
   return null;
-}
+});
