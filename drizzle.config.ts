@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'sqlite',
-  schema: './src/data/schema.ts',
+  schema: './src/data/schema/index.ts',
   out: './drizzle',
 });

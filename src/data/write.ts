@@ -1,5 +1,7 @@
+import type { Outcome } from '@/core/outcome';
 import type { Database, Executor } from './database';
 import { sameFile } from './identity';
+import { sayDoing } from './audit';
 
 interface Line {
   last: Promise<unknown>;
@@ -36,16 +38,30 @@ export function write<T>(db: Database, work: (tx: Executor) => Promise<T>): Prom
   return result;
 }
 
+const isRefused = (result: unknown): boolean =>
+  (result as Partial<Outcome<unknown>> | undefined)?.ok === false;
+
+/** The id of what a work made, where its outcome names one. */
+function madeBy(result: unknown): string | null {
+  const { value } = (result ?? {}) as { readonly value?: { readonly id?: unknown } | null };
+  return typeof value?.id === 'string' ? value.id : null;
+}
+
 /** What went wrong in the work is thrown, even when SQLite had already rolled back and a second rollback fails over it. */
 async function transaction<T>(db: Database, work: (tx: Executor) => Promise<T>): Promise<T> {
   const failed: { error?: unknown } = {};
   try {
-    return await (db.$writer ?? db).transaction((tx) =>
-      work(tx).catch((error: unknown) => {
+    return await (db.$writer ?? db).transaction(async (tx) => {
+      try {
+        const result = await work(tx);
+        // Who did it stands in the same transaction as what was done; what was refused was not done.
+        if (!isRefused(result)) await sayDoing(tx, madeBy(result));
+        return result;
+      } catch (error) {
         failed.error = error;
         throw error;
-      }),
-    );
+      }
+    });
   } catch (error) {
     throw failed.error ?? error;
   } finally {

@@ -1,6 +1,13 @@
-/** Who writes. Until coaches sign in there is one coach, who goes by the session's; helpers write by their links. */
+/** Who acts: a coach who signed in (or, while nobody has a passcode, whoever sits there), or a helper by their link. */
 export type Actor =
-  | { readonly kind: 'coach'; readonly name: string }
+  | {
+      readonly kind: 'coach';
+      /** Empty while nobody has to sign in: the session's own coach. */
+      readonly name: string;
+      readonly role: 'owner' | 'coach';
+      /** Null while nobody has to sign in. */
+      readonly id: string | null;
+    }
   | { readonly kind: 'helper'; readonly name: string; readonly sign: string };
 
 /** What says who acts. */
@@ -8,7 +15,8 @@ interface Acts {
   readonly actor?: Actor;
 }
 
-const sessionsCoach: Actor = { kind: 'coach', name: '' };
+/** Whoever sits at the computer itself while nobody has a passcode: the owner, who writes as the session's coach. */
+export const sessionsCoach: Actor = { kind: 'coach', name: '', role: 'owner', id: null };
 
 /** Who a use case acts for. */
 export const actorOf = ({ actor }: Acts): Actor => actor ?? sessionsCoach;

@@ -3,7 +3,6 @@ import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
 import type { Actor } from './actor';
-import { zoneOfRequest } from './http/zone-cookie';
 import { now, serverZone } from './zone';
 
 /** What a use case needs from the outside: the database, the time, and new ids. */
@@ -15,7 +14,7 @@ export interface Context {
   /** The coach's time zone; the server's own where it is left out. */
   readonly zone?: string;
   readonly newId: () => string;
-  /** Who writes; the session's own coach where it is left out. */
+  /** Who acts; the session's own coach where it is left out. */
   readonly actor?: Actor;
 }
 
@@ -26,7 +25,7 @@ export interface Context {
 export const latestMs = ({ nowMs }: Pick<Context, 'nowMs'>): number => Math.max(nowMs, Date.now());
 
 /**
- * What a use case needs, where nobody asks for it: at the start.
+ * What a use case needs, before it is known who asks: at the start, and at the doors (`doors/door.ts`).
  * @throws DatabaseTrouble when the database cannot be used, or its file is no longer the one that was opened
  */
 export async function contextIn(zone = serverZone()): Promise<Context> {
@@ -34,9 +33,3 @@ export async function contextIn(zone = serverZone()): Promise<Context> {
   sameFile(db);
   return { db, ...now(zone), zone, newId: () => ulid() };
 }
-
-/**
- * What a use case needs for a request: the day is that of the coach who asks.
- * @throws DatabaseTrouble as {@link contextIn} does
- */
-export const requestContext = async (): Promise<Context> => contextIn(await zoneOfRequest());

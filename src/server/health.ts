@@ -2,7 +2,7 @@ import { probe, schemaVersion } from '@/data/health';
 import { troubleOf } from '@/data/trouble';
 import packageJson from '../../package.json';
 import { buildId } from './build-id';
-import { requestContext } from './context';
+import { contextIn } from './context';
 
 export interface Health {
   readonly ok: boolean;
@@ -23,7 +23,7 @@ export async function health(): Promise<Health> {
   const { version } = packageJson;
   const facts = { version, build: buildId() };
   try {
-    const { db } = await requestContext();
+    const { db } = await contextIn();
     const nowMs = Date.now();
     if (nowMs - (shared.vowstepProbedMs ?? 0) > probedForMs) {
       await probe(db, nowMs);

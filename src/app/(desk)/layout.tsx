@@ -2,7 +2,7 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Leftovers } from '@/features/run/leftovers';
 import { Header } from '@/features/shell/header';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { houseView } from '@/server/views/house';
 import { CoachZone } from '@/ui/coach-zone';
 import { HouseProvider } from '@/ui/house';
@@ -10,7 +10,7 @@ import { HouseProvider } from '@/ui/house';
 /** The desk: everything that is not courtside. */
 export default async function DeskLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
-  const context = await requestContext();
+  const context = await pageContext();
   const house = await houseView(context);
   return (
     <HouseProvider house={house}>

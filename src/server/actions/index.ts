@@ -3,7 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { isSoundText } from '@/core/text';
-import { requestContext } from '../context';
+import { act, look } from '../doors/door';
 import { copyNow } from '../copies';
 import { decide } from '../sessions/decisions';
 import {
@@ -52,11 +52,15 @@ function changed<T>(outcome: Outcome<T>): Outcome<T> {
 }
 
 export async function savePlayerAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
-  return changed(await savePlayer(await requestContext(), input, id === undefined ? undefined : asId(id)));
+  return act('write', 'player.save', [id === undefined ? '' : asId(id)], async (context) =>
+    changed(await savePlayer(context, input, id === undefined ? undefined : asId(id))),
+  );
 }
 
 export async function removePlayerAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removePlayer(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'player.remove' : 'player.bring-back', [asId(id)], async (context) =>
+    changed(await removePlayer(context, asId(id), removed === true)),
+  );
 }
 
 /** The groups and patterns a new session can begin with: read when its form opens. */
@@ -64,72 +68,85 @@ export async function startsAction(): Promise<{
   readonly groups: readonly Group[];
   readonly patterns: readonly Pattern[];
 }> {
-  const context = await requestContext();
-  const [groups, patterns] = await Promise.all([groupsView(context), patternsView(context)]);
-  return { groups, patterns };
+  return look(async (context) => {
+    const [groups, patterns] = await Promise.all([groupsView(context), patternsView(context)]);
+    return { groups, patterns };
+  });
 }
 
 export async function keepPatternAction(sessionId: string, input: unknown): Promise<Outcome<{ id: string }>> {
-  return changed(await keepPattern(await requestContext(), asId(sessionId), input));
+  return act('write', 'pattern.keep', [asId(sessionId)], async (context) =>
+    changed(await keepPattern(context, asId(sessionId), input)),
+  );
 }
 
 export async function removePatternAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removePattern(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'pattern.remove' : 'pattern.bring-back', [asId(id)], async (context) =>
+    changed(await removePattern(context, asId(id), removed === true)),
+  );
 }
 
 export async function joinSessionAction(
   sessionId: string,
   input: unknown,
 ): Promise<Outcome<{ playerId: string; name: string }>> {
-  return changed(await joinSession(await requestContext(), asId(sessionId), input));
+  return act('write', 'session.join', [asId(sessionId)], async (context) =>
+    changed(await joinSession(context, asId(sessionId), input)),
+  );
 }
 
 /** The page it is asked on is gone after it: it says what is left to do first, and is left by its own button. */
 export async function eraseForGoodAction(id: string, input: unknown): Promise<Outcome<Erased>> {
-  return eraseForGood(await requestContext(), asId(id), input);
+  return act('rule', 'player.erase', [asId(id)], async (context) => eraseForGood(context, asId(id), input));
 }
 
 export async function copyNowAction(): Promise<Outcome<{ name: string; sessions: number }>> {
-  return changed(await copyNow(await requestContext()));
+  return act('rule', 'copy.make', [], async (context) => changed(await copyNow(context)));
 }
 
 /** Read when the notes of a plan are opened. */
 export async function planNotesAction(sessionId: string, playerIds: unknown): Promise<PlanNotesView> {
   const ids = Array.isArray(playerIds) ? playerIds.slice(0, mostIds).map(asId) : [];
-  return planNotesView(await requestContext(), asId(sessionId), ids);
+  return look((context) => planNotesView(context, asId(sessionId), ids));
 }
 
 export async function whoElseAction(sessionId: string): Promise<WhoElse> {
-  return whoElse(await requestContext(), asId(sessionId));
+  return look((context) => whoElse(context, asId(sessionId)));
 }
 
 export async function addNoteAction(input: unknown): Promise<Outcome<{ id: string }>> {
-  return changed(await addNote(await requestContext(), input));
+  return act('write', 'note.add', [], async (context) => changed(await addNote(context, input)));
 }
 
 export async function removeNoteAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removeNote(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'note.remove' : 'note.bring-back', [asId(id)], async (context) =>
+    changed(await removeNote(context, asId(id), removed === true)),
+  );
 }
 
 export async function answerRecapAction(sessionId: string, input: unknown): Promise<Outcome<null>> {
-  return changed(await answerRecap(await requestContext(), asId(sessionId), input));
+  return act('write', 'note.recap', [asId(sessionId)], async (context) =>
+    changed(await answerRecap(context, asId(sessionId), input)),
+  );
 }
 
 export async function planAgainAction(id: string, input: unknown): Promise<Outcome<Again>> {
-  return changed(await planAgain(await requestContext(), asId(id), input));
+  return act('write', 'session.again', [asId(id)], async (context) =>
+    changed(await planAgain(context, asId(id), input)),
+  );
 }
 
 export async function createSessionAction(input: unknown): Promise<Outcome<{ id: string }>> {
-  return changed(await createSession(await requestContext(), input));
+  return act('write', 'session.add', [], async (context) => changed(await createSession(context, input)));
 }
 
 /** The plan screen keeps its own state: nothing is read again. */
 export async function savePlanAction(id: string, input: unknown): Promise<Outcome<{ revision: number }>> {
-  return savePlan(await requestContext(), asId(id), input);
+  return act('write', 'session.plan', [asId(id)], async (context) => savePlan(context, asId(id), input));
 }
 
 export async function loadPlanAction(id: string): Promise<Outcome<PlanForm>> {
-  return loadPlan(await requestContext(), asId(id));
+  return act('see', 'session.read', [], (context) => loadPlan(context, asId(id)));
 }
 
 export async function makeHelperLinkAction(
@@ -137,80 +154,112 @@ export async function makeHelperLinkAction(
   playerId: string,
   input: unknown,
 ): Promise<Outcome<{ token: string }>> {
-  return makeHelperLink(await requestContext(), asId(sessionId), asId(playerId), input);
+  return act('write', 'link.make', [asId(sessionId), asId(playerId)], async (context) =>
+    makeHelperLink(context, asId(sessionId), asId(playerId), input),
+  );
 }
 
 export async function withdrawHelperLinksAction(sessionId: string, playerId: string): Promise<Outcome<null>> {
-  return withdrawHelperLinks(await requestContext(), asId(sessionId), asId(playerId));
+  return act('write', 'link.withdraw', [asId(sessionId), asId(playerId)], async (context) =>
+    withdrawHelperLinks(context, asId(sessionId), asId(playerId)),
+  );
 }
 
 export async function finishSessionAction(id: string): Promise<Outcome<null>> {
-  return changed(await finishSession(await requestContext(), asId(id)));
+  return act('write', 'session.finish', [asId(id)], async (context) =>
+    changed(await finishSession(context, asId(id))),
+  );
 }
 
 export async function removeSessionAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removeSession(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'session.remove' : 'session.bring-back', [asId(id)], async (context) =>
+    changed(await removeSession(context, asId(id), removed === true)),
+  );
 }
 
 export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
-  return changed(await decide(await requestContext(), decisions));
+  return act('write', 'decision', [], async (context) => changed(await decide(context, decisions)));
 }
 
 export async function sayAttendanceAction(id: string, input: unknown): Promise<Outcome<null>> {
-  return changed(await sayAttendance(await requestContext(), asId(id), input));
+  return act('write', 'session.attendance', [asId(id)], async (context) =>
+    changed(await sayAttendance(context, asId(id), input)),
+  );
 }
 
 export async function sayNotHeldAction(id: string, input: unknown): Promise<Outcome<null>> {
-  return changed(await sayNotHeld(await requestContext(), asId(id), input));
+  return act('write', 'session.not-held', [asId(id)], async (context) =>
+    changed(await sayNotHeld(context, asId(id), input)),
+  );
 }
 
 export async function sayHeldAction(id: string, held: boolean): Promise<Outcome<null>> {
-  return changed(await sayHeld(await requestContext(), asId(id), held === true));
+  return act('write', 'session.held', [asId(id)], async (context) =>
+    changed(await sayHeld(context, asId(id), held === true)),
+  );
 }
 
 export async function correctBlockAction(id: string, input: unknown): Promise<Outcome<Corrected>> {
-  return changed(await correctBlock(await requestContext(), asId(id), input));
+  return act('write', 'session.correct', [asId(id)], async (context) =>
+    changed(await correctBlock(context, asId(id), input)),
+  );
 }
 
 export async function correctDayAction(id: string, input: unknown): Promise<Outcome<Corrected>> {
-  return changed(await correctDay(await requestContext(), asId(id), input));
+  return act('write', 'session.correct', [asId(id)], async (context) =>
+    changed(await correctDay(context, asId(id), input)),
+  );
 }
 
 export async function undoCorrectionAction(id: string, eventIds: unknown): Promise<Outcome<null>> {
   const ids = Array.isArray(eventIds) ? eventIds.slice(0, mostIds).map(asId) : [];
-  return changed(await undoCorrection(await requestContext(), asId(id), ids));
+  return act('write', 'session.correct-undo', [asId(id)], async (context) =>
+    changed(await undoCorrection(context, asId(id), ids)),
+  );
 }
 
 export async function savePlaceAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
-  return changed(await savePlace(await requestContext(), input, id === undefined ? undefined : asId(id)));
+  return act('write', 'place.save', [id === undefined ? '' : asId(id)], async (context) =>
+    changed(await savePlace(context, input, id === undefined ? undefined : asId(id))),
+  );
 }
 
 export async function removePlaceAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removePlace(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'place.remove' : 'place.bring-back', [asId(id)], async (context) =>
+    changed(await removePlace(context, asId(id), removed === true)),
+  );
 }
 
 export async function saveKitAction(input: unknown): Promise<Outcome<null>> {
-  return changed(await saveKit(await requestContext(), input));
+  return act('write', 'kit.save', [], async (context) => changed(await saveKit(context, input)));
 }
 
 export async function saveDrillAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
-  return changed(await saveDrill(await requestContext(), input, id === undefined ? undefined : asId(id)));
+  return act('write', 'drill.save', [id === undefined ? '' : asId(id)], async (context) =>
+    changed(await saveDrill(context, input, id === undefined ? undefined : asId(id))),
+  );
 }
 
 export async function removeDrillAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removeDrill(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'drill.remove' : 'drill.bring-back', [asId(id)], async (context) =>
+    changed(await removeDrill(context, asId(id), removed === true)),
+  );
 }
 
 export async function chooseSchoolAction(input: unknown): Promise<Outcome<null>> {
-  return changed(await chooseSchool(await requestContext(), input));
+  return act('write', 'school.choose', [], async (context) => changed(await chooseSchool(context, input)));
 }
 
 export async function overruleFitAction(playerId: string, input: unknown): Promise<Outcome<null>> {
-  return changed(await overruleFit(await requestContext(), asId(playerId), input));
+  return act('write', 'fit.overrule', [asId(playerId)], async (context) =>
+    changed(await overruleFit(context, asId(playerId), input)),
+  );
 }
 
 export async function addToSessionAction(sessionId: string, drillId: string): Promise<Outcome<null>> {
-  return changed(await addToSession(await requestContext(), asId(sessionId), asId(drillId)));
+  return act('write', 'session.plan', [asId(sessionId), asId(drillId)], async (context) =>
+    changed(await addToSession(context, asId(sessionId), asId(drillId))),
+  );
 }
 
 export async function writeSettingAction(
@@ -218,17 +267,23 @@ export async function writeSettingAction(
   blockId: string,
   setting: unknown,
 ): Promise<Outcome<{ before: BlockSetting | null }>> {
-  return changed(await writeSetting(await requestContext(), asId(sessionId), asId(blockId), setting));
+  return act('write', 'session.plan', [asId(sessionId), asId(blockId)], async (context) =>
+    changed(await writeSetting(context, asId(sessionId), asId(blockId), setting)),
+  );
 }
 
 export async function saveFeederAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
-  return changed(await saveFeeder(await requestContext(), input, id === undefined ? undefined : asId(id)));
+  return act('write', 'feeder.save', [id === undefined ? '' : asId(id)], async (context) =>
+    changed(await saveFeeder(context, input, id === undefined ? undefined : asId(id))),
+  );
 }
 
 export async function removeFeederAction(id: string, removed: boolean): Promise<Outcome<null>> {
-  return changed(await removeFeeder(await requestContext(), asId(id), removed === true));
+  return act('write', removed ? 'feeder.remove' : 'feeder.bring-back', [asId(id)], async (context) =>
+    changed(await removeFeeder(context, asId(id), removed === true)),
+  );
 }
 
 export async function placePlayerAction(input: unknown): Promise<Outcome<{ before: string | null }>> {
-  return changed(await placePlayer(await requestContext(), input));
+  return act('write', 'standing.place', [], async (context) => changed(await placePlayer(context, input)));
 }

@@ -72,12 +72,14 @@ export async function withdrawHelperLinks(
 export async function linkState(context: Context, token: string): Promise<LinkState> {
   const row = await linkOf(context, 'count', token);
   if (typeof row === 'string') return { kind: row };
-  const session = await getSession(context.db, row.sessionId);
+  const { sessionId, playerId } = row;
+  if (sessionId === null || playerId === null) return { kind: 'unknown' };
+  const session = await getSession(context.db, sessionId);
   if (!session || session.removedAtMs !== null) return { kind: 'removed' };
   return {
     kind: 'open',
-    sessionId: row.sessionId,
-    playerId: row.playerId,
+    sessionId,
+    playerId,
     lastUsedAtMs: row.lastUsedAtMs,
     by: row.name === '' ? 'Helper' : `${row.name} (helper)`,
     sign: `help-${row.tokenHash.slice(0, 12)}-`,

@@ -7,6 +7,7 @@ import { appendEvents, recordEvents, blockWorks, markStale, storedAs, type Block
 import { moveSessionTo, startSessionsOf } from '@/data/session';
 import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type Batch, type RefusedEvent } from '@/schemas/touches';
+import { signatureOf } from '../actor';
 import { latestMs, type Context } from '../context';
 import { refreshSoon } from './results';
 
@@ -19,12 +20,16 @@ export type Ingested = Outcome<{ readonly stored: number }> & { readonly refused
  * @returns how many were new, or every event that is refused, and why
  */
 export async function ingestTouches(
-  context: Pick<Context, 'db' | 'nowMs'>,
+  context: Pick<Context, 'db' | 'nowMs' | 'actor'>,
   input: unknown,
   sessionId?: string,
 ): Promise<Ingested> {
   const checked = checkBatch(input, latestMs(context));
-  return checked.ok ? storeBatch(context, checked.value, sessionId) : checked;
+  if (!checked.ok) return checked;
+  // Who sends a mark made it, unless it says whose it is.
+  const by = signatureOf(context);
+  const events = checked.value.events.map((event) => (event.by ? event : { ...event, by }));
+  return storeBatch(context, { events }, sessionId);
 }
 
 /** Stores a batch whose events are sound. */
@@ -99,7 +104,10 @@ async function refusals(
   });
 }
 
-/** All an event says, as one text: an id that comes again must say the same. */
+/**
+ * All an event says, as one text: an id that comes again must say the same. Not who made it: another coach may have
+ * signed in on the device before it was sent once more.
+ */
 const contentsOf = (e: TouchEvent): string =>
   JSON.stringify([
     e.blockId,
@@ -110,7 +118,6 @@ const contentsOf = (e: TouchEvent): string =>
     e.value === null ? null : Number(e.value.toPrecision(12)),
     e.ref,
     e.text ?? null,
-    e.by ?? null,
     e.atMs,
     e.monoMs,
     e.device,

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Find } from '@/features/find/find';
 import { oneOf } from '@/schemas/filter';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { findView } from '@/server/views/find';
 
 export const metadata: Metadata = { title: 'Find' };
@@ -11,5 +11,5 @@ interface Props {
 }
 
 export default async function FindPage({ searchParams }: Props) {
-  return <Find view={await findView(await requestContext(), oneOf((await searchParams).q))} />;
+  return <Find view={await findView(await pageContext(), oneOf((await searchParams).q))} />;
 }

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { Places } from '@/features/places/places';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { placesView } from '@/server/views/places';
 
 export const metadata: Metadata = { title: 'Places and kit' };
 
 export default async function PlacesPage() {
-  return <Places view={await placesView(await requestContext())} />;
+  return <Places view={await placesView(await pageContext())} />;
 }

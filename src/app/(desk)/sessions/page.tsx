@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Sessions } from '@/features/sessions/sessions';
 import { readFilter } from '@/schemas/filter';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { sessionsView } from '@/server/views/sessions';
 
 export const metadata: Metadata = { title: 'Sessions' };
@@ -13,5 +13,5 @@ interface Props {
 export default async function SessionsPage({ searchParams }: Props) {
   const query = await searchParams;
   const page = Math.max(0, Math.min(10_000, Math.trunc(Number(query.page)) || 0));
-  return <Sessions view={await sessionsView(await requestContext(), page, readFilter(query))} />;
+  return <Sessions view={await sessionsView(await pageContext(), page, readFilter(query))} />;
 }

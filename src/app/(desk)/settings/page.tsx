@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { Settings } from '@/features/settings/settings';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { settingsView } from '@/server/views/settings';
 
 export const metadata: Metadata = { title: 'Settings' };
 
 export default async function SettingsPage() {
-  return <Settings view={await settingsView(await requestContext())} />;
+  return <Settings view={await settingsView(await pageContext())} />;
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Squad } from '@/features/squad/squad';
 import { readFilter } from '@/schemas/filter';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { squadView } from '@/server/views/squad';
 
 export const metadata: Metadata = { title: 'Squad' };
@@ -11,5 +11,5 @@ interface Props {
 }
 
 export default async function SquadPage({ searchParams }: Props) {
-  return <Squad view={await squadView(await requestContext(), readFilter(await searchParams))} />;
+  return <Squad view={await squadView(await pageContext(), readFilter(await searchParams))} />;
 }

@@ -1,5 +1,6 @@
 import { revalidatePath } from 'next/cache';
-import { requestContext } from '@/server/context';
+import { whileDoing } from '@/data/audit';
+import { doing, throughRoute } from '@/server/doors/door';
 import { drillFile } from '@/server/house/drill-file';
 import { readJson, refusal } from '@/server/http/body';
 import { newsResponse } from '@/server/http/news';
@@ -7,13 +8,15 @@ import { importDrills, type Imported } from '@/server/house/import-drills';
 
 /** Drills as a file to take away: one with `?id=`, else all. */
 export async function GET(request: Request): Promise<Response> {
-  const file = await drillFile(await requestContext(), new URL(request.url).searchParams.get('id'));
-  if (!file) return Response.json({ error: 'There is no such drill (any more).' }, { status: 404 });
-  return new Response(file.text, {
-    headers: {
-      'content-type': 'application/json; charset=utf-8',
-      'content-disposition': `attachment; filename="${file.name}"`,
-    },
+  return throughRoute('take-away', async (context) => {
+    const file = await drillFile(context, new URL(request.url).searchParams.get('id'));
+    if (!file) return Response.json({ error: 'There is no such drill (any more).' }, { status: 404 });
+    return new Response(file.text, {
+      headers: {
+        'content-type': 'application/json; charset=utf-8',
+        'content-disposition': `attachment; filename="${file.name}"`,
+      },
+    });
   });
 }
 
@@ -22,15 +25,18 @@ const maxFileBytes = 3 * 1024 * 1024;
 
 /** Takes a file of drills: all of them or none. The answer says how far it is, a line at a time; the last one how it went. */
 export async function POST(request: Request): Promise<Response> {
-  const body = await readJson(request, maxFileBytes);
-  if (!body.ok) return refusal(body);
-  const context = await requestContext();
-  return newsResponse<Imported>(request.signal, async (say, signal) => {
-    const outcome = await importDrills(context, body.value, {
-      onChecked: (checked, of) => say({ checked, of }),
-      signal,
+  return throughRoute('write', async (context) => {
+    const body = await readJson(request, maxFileBytes);
+    if (!body.ok) return refusal(body);
+    return newsResponse<Imported>(request.signal, async (say, signal) => {
+      const outcome = await whileDoing(doing(context, 'drill.import', []), () =>
+        importDrills(context, body.value, {
+          onChecked: (checked, of) => say({ checked, of }),
+          signal,
+        }),
+      );
+      if (outcome.ok) revalidatePath('/', 'layout');
+      return outcome;
     });
-    if (outcome.ok) revalidatePath('/', 'layout');
-    return outcome;
   });
 }

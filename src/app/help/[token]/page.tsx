@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { HelperPage } from '@/features/run/helper-run';
-import { requestContext } from '@/server/context';
+import { linkContext } from '@/server/doors/door';
 import { linkTrouble } from '@/server/log/helper-links';
 import { helperPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
@@ -10,7 +10,7 @@ export const metadata: Metadata = { title: 'Count', robots: { index: false } };
 /** A helper counts one child, and sees nothing else: of the book, only the drills that are run in this session. */
 export default async function HelpPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const page = await helperPage(await requestContext(), token);
+  const page = await helperPage(await linkContext(), token);
   if ('kind' in page)
     return (
       <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">

@@ -5,7 +5,7 @@ import { NetBench } from '@/features/benches/net/net-bench';
 import { RallyBench } from '@/features/benches/rally/rally-bench';
 import { TossBench } from '@/features/benches/toss/toss-bench';
 import { WallBench } from '@/features/benches/wall/wall-bench';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { benchesView, rallyView } from '@/server/views/benches';
 
 export const metadata: Metadata = { title: 'Calculators' };
@@ -19,7 +19,7 @@ export default async function Page({ params, searchParams }: Props) {
   const { bench } = await params;
   const asked = await searchParams;
   const text = (key: string) => (typeof asked[key] === 'string' ? asked[key] : '');
-  const context = await requestContext();
+  const context = await pageContext();
   const view = await benchesView(context, bench === 'wall' || bench === 'feeder');
   const known = view.players.find((one) => one.id === text('player')) ?? view.players[0];
   const start = { playerId: known?.id ?? '', placeId: text('place'), blockId: text('block') };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PlayerPage } from '@/features/player/player';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { playerView } from '@/server/views/player';
 
 export const metadata: Metadata = { title: 'Player' };
@@ -15,7 +15,7 @@ export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const { drill, all } = await searchParams;
   const view = await playerView(
-    await requestContext(),
+    await pageContext(),
     id,
     typeof drill === 'string' ? drill : undefined,
     all === '1',

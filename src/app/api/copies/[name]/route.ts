@@ -1,19 +1,23 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
-import { requestContext } from '@/server/context';
+import { sayTaken } from '@/server/doors/say-taken';
+import { throughRoute } from '@/server/doors/door';
 import { copyFile } from '@/server/copies';
 
 /** A copy of the book, to take away. */
 export async function GET(_: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const { name } = await params;
-  const copy = copyFile(await requestContext(), name);
-  if (!copy) return Response.json({ error: 'There is no copy of that name.' }, { status: 404 });
-  return new Response(Readable.toWeb(createReadStream(copy.file)) as ReadableStream, {
-    headers: {
-      'content-type': 'application/vnd.sqlite3',
-      'content-length': String(copy.bytes),
-      'cache-control': 'no-store',
-      'content-disposition': `attachment; filename="${name}"`,
-    },
+  return throughRoute('rule', async (context) => {
+    const copy = copyFile(context, name);
+    if (!copy) return Response.json({ error: 'There is no copy of that name.' }, { status: 404 });
+    await sayTaken(context, 'copy.take', name);
+    return new Response(Readable.toWeb(createReadStream(copy.file)) as ReadableStream, {
+      headers: {
+        'content-type': 'application/vnd.sqlite3',
+        'content-length': String(copy.bytes),
+        'cache-control': 'no-store',
+        'content-disposition': `attachment; filename="${name}"`,
+      },
+    });
   });
 }

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RunPage } from '@/features/run/run';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { courtPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
 
@@ -9,7 +9,7 @@ export const metadata: Metadata = { title: 'Run' };
 
 /** The court: the house's drills and schools, and nothing of the desk. */
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const page = await courtPage(await requestContext(), (await params).id);
+  const page = await courtPage(await pageContext(), (await params).id);
   if (!page) notFound();
   const { id } = page.view.session;
   return <RunPage key={id} opened={pack(page)} from={`/api/sessions/${id}/court`} />;

@@ -1,22 +1,23 @@
 import { paperDocument } from '@/features/paper/paper-doc';
 import { paperParts } from '@/features/paper/paper-parts';
-import { requestContext } from '@/server/context';
+import { throughRoute } from '@/server/doors/door';
 import { pdfBytes } from '@/server/pdf';
 import { bookFor } from '@/server/readers/book';
 import { sessionPlanView } from '@/server/views/session-plan';
 
 /** The sheet of a session as a PDF file. */
 export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
-  const context = await requestContext();
-  const view = await sessionPlanView(context, (await params).id);
-  if (!view) return new Response('This session is not on record (any more).', { status: 404 });
-  const { title, day, coach } = view.session;
-  const bytes = await pdfBytes(paperDocument(paperParts(view, await bookFor(context.db, coach))));
-  const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
-  return new Response(bytes as BodyInit, {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `attachment; filename="session-${day}.pdf"; filename*=UTF-8''${encodeURIComponent(name)}.pdf`,
-    },
+  return throughRoute('take-away', async (context) => {
+    const view = await sessionPlanView(context, (await params).id);
+    if (!view) return new Response('This session is not on record (any more).', { status: 404 });
+    const { title, day, coach } = view.session;
+    const bytes = await pdfBytes(paperDocument(paperParts(view, await bookFor(context.db, coach))));
+    const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
+    return new Response(bytes as BodyInit, {
+      headers: {
+        'content-type': 'application/pdf',
+        'content-disposition': `attachment; filename="session-${day}.pdf"; filename*=UTF-8''${encodeURIComponent(name)}.pdf`,
+      },
+    });
   });
 }

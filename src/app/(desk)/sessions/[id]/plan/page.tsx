@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PlanPage } from '@/features/plan/plan';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
 import { sessionPlanView } from '@/server/views/session-plan';
@@ -10,7 +10,7 @@ import { pack } from '@/ui/packed';
 export const metadata: Metadata = { title: 'Plan' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const context = await requestContext();
+  const context = await pageContext();
   const [view, whole] = await Promise.all([sessionPlanView(context, (await params).id), houseView(context)]);
   if (!view) notFound();
   const shown = [...view.blocks, ...(view.last?.blocks ?? [])];

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { ReviewPage } from '@/features/review/review';
-import { requestContext } from '@/server/context';
+import { pageContext } from '@/server/doors/door';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
 import { sessionReviewView } from '@/server/views/session-review';
@@ -15,7 +15,7 @@ interface Props {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  const context = await requestContext();
+  const context = await pageContext();
   const [view, whole] = await Promise.all([
     sessionReviewView(context, (await params).id),
     houseView(context),

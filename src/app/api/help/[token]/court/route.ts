@@ -1,11 +1,11 @@
-import { requestContext } from '@/server/context';
+import { linkContext } from '@/server/doors/door';
 import { linkTrouble } from '@/server/log/helper-links';
 import { refusal } from '@/server/http/body';
 import { helperPage } from '@/server/views/court-page';
 
 /** A helper's page as it is now. 410: the link is closed. */
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {
-  const page = await helperPage(await requestContext(), (await params).token);
+  const page = await helperPage(await linkContext(), (await params).token);
   if (!('kind' in page)) return Response.json(page);
   return refusal({ problems: [{ field: 'link', message: linkTrouble(page) }], status: 410 });
 }

@@ -1,4 +1,4 @@
-import { requestContext } from '@/server/context';
+import { linkContext } from '@/server/doors/door';
 import { followSession } from '@/server/log/follow';
 import { ingestFromHelper } from '@/server/log/helper-ingest';
 import { linkState, linkTrouble } from '@/server/log/helper-links';
@@ -14,14 +14,14 @@ interface Props {
 export async function POST(request: Request, { params }: Props): Promise<Response> {
   const body = await readJson(request, maxTouchBytes);
   if (!body.ok) return refusal(body);
-  return ingestAnswer(async () => ingestFromHelper(await requestContext(), (await params).token, body.value));
+  return ingestAnswer(async () => ingestFromHelper(await linkContext(), (await params).token, body.value));
 }
 
 /** What was stored of the helper's child, and of the block's clock, after a place in the log. */
 export async function GET(request: Request, { params }: Props): Promise<Response> {
   const from = placeAsked(request);
   if (from === null) return badPlace();
-  const context = await requestContext();
+  const context = await linkContext();
   const link = await linkState(context, (await params).token);
   if (link.kind !== 'open')
     return refusal({ problems: [{ field: 'link', message: linkTrouble(link) }], status: 410 });

@@ -1,4 +1,4 @@
-import { requestContext } from '@/server/context';
+import { throughRoute } from '@/server/doors/door';
 import { followSession } from '@/server/log/follow';
 import { badPlace, placeAsked } from '@/server/http/log-requests';
 
@@ -6,5 +6,6 @@ import { badPlace, placeAsked } from '@/server/http/log-requests';
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const from = placeAsked(request);
   if (from === null) return badPlace();
-  return Response.json(await followSession(await requestContext(), (await params).id, from));
+  const { id } = await params;
+  return throughRoute('see', async (context) => Response.json(await followSession(context, id, from)));
 }

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { attendances } from '../core/attendance';
-import { recapQuestions } from '../core/recap';
-import { surfaces } from '../core/place/place';
+import { attendances } from '../../core/attendance';
+import { recapQuestions } from '../../core/recap';
+import { surfaces } from '../../core/place/place';
 
 /*
  * The data dictionary. Times are UTC milliseconds; days are local ISO dates (a session is held on a local day).
@@ -295,35 +295,6 @@ export const touchEvent = sqliteTable(
     device: text('device').notNull(),
   },
   (t) => [index('touch_event_by_block').on(t.blockId, t.playerId)],
-);
-
-/**
- * A link that opens one thing to whoever has it, for a while, from any phone: `count` lets a helper count one child in
- * one session. Only a hash of its token is kept. (The table is called after the first scope there was.)
- */
-export const scopedLink = sqliteTable(
-  'helper_link',
-  {
-    tokenHash: text('token_hash').primaryKey(),
-    scope: text('scope', { enum: ['count'] })
-      .notNull()
-      .default('count'),
-    sessionId: text('session_id')
-      .notNull()
-      .references(() => session.id),
-    playerId: text('player_id')
-      .notNull()
-      .references(() => player.id),
-    /** The helper's name as the coach wrote it; what they count is signed with it. */
-    name: text('name').notNull().default(''),
-    createdAtMs: integer('created_at_ms').notNull(),
-    expiresAtMs: integer('expires_at_ms').notNull(),
-    revokedAtMs: integer('revoked_at_ms'),
-    /** How often it was opened, and when it was last. */
-    uses: integer('uses').notNull().default(0),
-    lastUsedAtMs: integer('last_used_at_ms'),
-  },
-  (t) => [index('helper_link_by_session').on(t.sessionId, t.playerId)],
 );
 
 /** Results of the core reducer, kept so that no page has to read the log again. */

@@ -1,0 +1,4 @@
+/** The data dictionary: the book itself, links that open a part of it, and who may come in. */
+export * from './book';
+export * from './links';
+export * from './doors';

@@ -1,0 +1,101 @@
+import { cookies, headers } from 'next/headers';
+import { notFound, redirect } from 'next/navigation';
+import { cache } from 'react';
+import { refused, type Outcome } from '@/core/outcome';
+import { whileDoing } from '@/data/audit';
+import { sessionsCoach, type Actor } from '../actor';
+import { contextIn, type Context } from '../context';
+import { refusal } from '../http/body';
+import { zoneOfRequest } from '../http/zone-cookie';
+import { may, type Deed } from './may';
+import { whoComes } from './sign-in';
+
+/*
+ * Every way in from outside goes through one of these: a page, a route, an action, or a link. Each says what it is for
+ * (a deed), and gets a context with its actor only when that actor may do it. doors.test.ts walks all of them.
+ */
+
+/** The cookie a coach's browser comes with. */
+export const coachCookie = 'vowstep-coach';
+
+export const tokenOfRequest = async (): Promise<string | undefined> =>
+  (await cookies()).get(coachCookie)?.value;
+
+type Closed = 'sign-in' | 'not-yours';
+
+/** Who asks, and with what; the same for all parts of one page. */
+const asking = cache(async (): Promise<{ context: Context; actor: Actor | null }> => {
+  const context = await contextIn(await zoneOfRequest());
+  const { kept, who } = await whoComes(context, await tokenOfRequest());
+  // Nobody has a passcode: whoever reaches the server sits at it (it does not start anywhere else).
+  if (!kept) return { context, actor: sessionsCoach };
+  return { context, actor: who && { kind: 'coach', id: who.id, name: who.name, role: who.role } };
+});
+
+/** The context of a request for a deed, or why there is none. */
+async function contextFor(deed: Deed): Promise<Context | Closed> {
+  const { context, actor } = await asking();
+  if (!actor) return 'sign-in';
+  return may(actor, deed) ? { ...context, actor } : 'not-yours';
+}
+
+/** For a page: who has to sign in first is sent to where that is done, and comes back. */
+export async function pageContext(deed: Deed = 'see'): Promise<Context> {
+  const context = await contextFor(deed);
+  if (context === 'not-yours') notFound();
+  if (context !== 'sign-in') return context;
+  const to = (await headers()).get('x-vowstep-path') ?? '/';
+  redirect(`/sign-in?to=${encodeURIComponent(to)}`);
+}
+
+const sentences: Record<Closed, string> = {
+  'sign-in':
+    'You are signed out. Sign in again in another window, then do this once more: nothing on this page is lost.',
+  'not-yours': 'Only an owner does this. Ask one, or have them make you one in Settings.',
+};
+
+/** For a route: its work is done with the context, or the answer says why not. */
+export async function throughRoute(
+  deed: Deed,
+  work: (context: Context) => Response | Promise<Response>,
+): Promise<Response> {
+  const context = await contextFor(deed);
+  if (typeof context === 'object') return work(context);
+  return refusal({
+    problems: [{ field: context, message: sentences[context] }],
+    status: context === 'sign-in' ? 401 : 403,
+  });
+}
+
+/**
+ * For an action that changes something: whatever it writes says who did it and what.
+ * @param what for the audit, `thing.deed`
+ * @param about ids of what it is about
+ */
+export async function act<T>(
+  deed: Deed,
+  what: string,
+  about: readonly string[],
+  work: (context: Context) => Promise<Outcome<T>>,
+): Promise<Outcome<T>> {
+  const context = await contextFor(deed);
+  if (typeof context === 'string') return refused(context, sentences[context]);
+  return whileDoing(doing(context, what, about), () => work(context));
+}
+
+/** What is being done, for the audit. */
+export const doing = (context: Context, what: string, about: readonly string[]) => ({
+  id: context.newId(),
+  atMs: context.nowMs,
+  who: context.actor?.name ?? '',
+  what,
+  about: about.filter((one) => one !== ''),
+});
+
+/** For what a page fetches later: whoever is signed out is sent to sign in. */
+export async function look<T>(work: (context: Context) => Promise<T>): Promise<T> {
+  return work(await pageContext('see'));
+}
+
+/** For a link: its token is the key, and what it opens is asked by whoever is given this. Nobody acts yet. */
+export const linkContext = async (): Promise<Context> => contextIn(await zoneOfRequest());

@@ -1,0 +1,22 @@
+import type { Actor } from '../actor';
+
+/**
+ * What somebody may want to do:
+ * - `see`: anything in the book
+ * - `write`: change it, count, decide
+ * - `take-away`: files with drills, sessions or one child in them
+ * - `rule`: coaches and their passcodes, links, whole copies, restores, whole-book files, removing a child for good, the audit
+ */
+export const deeds = ['see', 'write', 'take-away', 'rule'] as const;
+export type Deed = (typeof deeds)[number];
+
+/** Everything a helper's link opens goes through its own door, which asks the link: here they may nothing. */
+const allowed: Readonly<Record<'owner' | 'coach' | 'helper', readonly Deed[]>> = {
+  owner: deeds,
+  coach: ['see', 'write', 'take-away'],
+  helper: [],
+};
+
+/** The one place that says who may do what. */
+export const may = (actor: Actor, deed: Deed): boolean =>
+  allowed[actor.kind === 'helper' ? 'helper' : actor.role].includes(deed);
