@@ -1,5 +1,6 @@
 import path from 'node:path';
-import { backup, restore, stampOf } from '@/data/backup';
+import { backup, stampOf } from '@/data/backup';
+import { restore } from '@/data/restore';
 import { databaseUrl } from '@/data/client';
 import { fileOf } from '@/data/identity';
 

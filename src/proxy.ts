@@ -78,6 +78,8 @@ export function proxy(request: NextRequest): NextResponse {
   const nonce = btoa(crypto.randomUUID());
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);
+  // Where somebody who has to sign in first comes back to.
+  headers.set('x-vowstep-path', pathname + request.nextUrl.search);
   headers.set('content-security-policy', policy(nonce));
   return secured(NextResponse.next({ request: { headers } }), policy(nonce));
 }

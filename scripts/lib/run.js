@@ -7,14 +7,22 @@ export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '
 /** A program that came with the packages. */
 export const bin = (name) => path.join(root, 'node_modules', '.bin', name);
 
-/** Runs a command to its end, its output shown (`out: 2` sends all of it to standard error). Rejects with its exit code when it fails. */
-export function run(command, args, { env = {}, quiet = false, cwd = root, out = 'inherit' } = {}) {
+/**
+ * Runs a command to its end, its output shown (`out: 2` sends all of it to standard error). `typed` is given to it as if
+ * somebody typed it. Rejects with its exit code when it fails.
+ */
+export function run(
+  command,
+  args,
+  { env = {}, quiet = false, cwd = root, out = 'inherit', stdin = 'ignore', typed = null } = {},
+) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, {
       cwd,
       env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', out, 'inherit'],
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : [typed === null ? stdin : 'pipe', out, 'inherit'],
     });
+    if (typed !== null) child.stdin.end(typed);
     let output = '';
     child.stdout?.on('data', (chunk) => (output += chunk));
     child.stderr?.on('data', (chunk) => (output += chunk));

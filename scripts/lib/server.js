@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import http from 'node:http';
+import https from 'node:https';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { root } from './run.js';
@@ -19,6 +21,23 @@ export function freePort(host = '127.0.0.1') {
 
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
+/** What a server on this computer answers; null where it does not. Its certificate may be for another name. */
+function asked(url, port) {
+  const { request } = url.startsWith('https:') ? https : http;
+  return new Promise((resolve) => {
+    const options = { rejectUnauthorized: false, timeout: 5000, headers: { host: `localhost:${port}` } };
+    const asking = request(url, options, (answer) => {
+      let text = '';
+      answer.on('data', (part) => (text += part));
+      answer.on('end', () => resolve({ status: answer.statusCode, text }));
+      answer.on('error', () => resolve(null));
+    });
+    asking.on('error', () => resolve(null));
+    asking.on('timeout', () => asking.destroy());
+    asking.end();
+  });
+}
+
 /** What a server prints is kept to this length, letters: enough to say why it did not start. */
 const keptOutput = 20_000;
 
@@ -28,16 +47,20 @@ const keptOutput = 20_000;
  * @param errors where its errors go besides being kept; nowhere by default
  * @returns its address, and ways to stop it: `stop` asks, `kill` is SIGKILL
  */
-export async function startServer({ port, host = '127.0.0.1', env = {}, command = 'start', errors = null }) {
-  const child = spawn(
-    process.execPath,
-    [path.join(root, 'node_modules/next/dist/bin/next'), command, '-p', String(port), '-H', host],
-    {
-      cwd: root,
-      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', VOWSTEP_LIFELINE: '1', ...env },
-      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+export async function startServer({ port, host = '127.0.0.1', env = {}, errors = null }) {
+  const scheme = (process.env.VOWSTEP_TLS_CERT ?? env.VOWSTEP_TLS_CERT) ? 'https' : 'http';
+  const named = host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host;
+  const url = `${scheme}://${named}:${port}`;
+  const child = spawn(process.execPath, [path.join(root, 'scripts/server.mjs')], {
+    cwd: root,
+    env: {
+      ...process.env,
+      ...{ NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', VOWSTEP_LIFELINE: '1' },
+      ...{ PORT: String(port), HOST: host, VOWSTEP_ADDRESS: url },
+      ...env,
     },
-  );
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
+  });
   running.add(child);
   let output = '';
   const keep = (chunk) => (output = (output + chunk).slice(-keptOutput));
@@ -49,14 +72,13 @@ export async function startServer({ port, host = '127.0.0.1', env = {}, command 
   const exited = new Promise((resolve) => child.on('close', (code, signal) => resolve(code ?? signal)));
   void exited.then(() => running.delete(child));
 
-  const url = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
   for (let tries = 0; ; tries++) {
     if (!running.has(child) || tries > 600)
       throw new Error(errors ? 'The server did not start.' : `The server did not start.\n${output}`.trim());
-    const answer = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(5000) }).catch(() => null);
-    if (answer?.ok) break;
+    const answer = await asked(`${url}/api/health`, port);
+    if (answer?.status === 200) break;
     if (answer) {
-      const health = await answer.text();
+      const health = answer.text;
       if (tries > 50) {
         child.kill('SIGKILL');
         throw new Error(`The server is up but not well: ${health}\n${output}`);

@@ -6,9 +6,10 @@ import { sql } from 'drizzle-orm';
 import { seededRandom, wholeBetween } from '@/core/random';
 import { ingestTouches } from '@/server/log/ingest';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '@/server/testing/scratch';
-import { backup, restore } from './backup';
+import { backup } from './backup';
 import { migrateDatabase, openDatabase } from './client';
 import { epochOf } from './epoch';
+import { restore } from './restore';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-backup-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));

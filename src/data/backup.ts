@@ -1,11 +1,12 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { createClient, type Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { migrationsFolder, openDatabase } from './client';
-import { applied, notNewer } from './migrations';
+import { holdsOf, type Holds } from './copies';
+import { applied, newestKnown, notNewer } from './migrations';
 import { driverWaitMs } from './patience';
 import { DatabaseTrouble, troubleOf } from './trouble';
 
@@ -16,15 +17,10 @@ export interface Copied {
   /** Events of the log. */
   readonly marks: number;
 }
-export interface Restored extends Copied {
-  /** Where the book that stood there before is kept; null when there was none. */
-  readonly kept: string | null;
-}
-
 /** Files SQLite keeps beside a database: left beside another one, they spoil it. */
-const companions = ['-wal', '-shm', '-journal'] as const;
+export const companions = ['-wal', '-shm', '-journal'] as const;
 
-const removeCompanions = (file: string): void => {
+export const removeCompanions = (file: string): void => {
   for (const ending of companions) rmSync(file + ending, { force: true });
 };
 
@@ -62,59 +58,14 @@ export async function backup(from: string, to: string): Promise<Outcome<Copied>>
   }
 }
 
-/**
- * Puts a copy in the place of a book. The copy is looked through first and stays as it is; the book that was there is
- * kept under another name; nothing of its journal is left beside the new one. Devices will look again at what is here.
- */
-export async function restore(copy: string, to: string, now: Date): Promise<Outcome<Restored>> {
-  if (!existsSync(copy) || !statSync(copy).isFile())
-    return refused('file', `There is no file ${copy}: name the copy to put back.`);
-  if (path.resolve(copy) === path.resolve(to))
-    return refused('file', 'This is the book itself, not a copy of it: name the copy to put back.');
-  mkdirSync(path.dirname(to), { recursive: true });
-  const part = `${to}.restoring`;
-  const clear = () => {
-    rmSync(part, { force: true });
-    removeCompanions(part);
-  };
-  clear();
-  try {
-    // Worked on as a copy of the copy, with what a running server may have left beside it.
-    copyFileSync(copy, part);
-    if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
-    const sound = await opened(part, async (client) => {
-      const looked = await lookThrough(client);
-      if (!looked.ok) return looked;
-      // An older copy may have no such table yet: it has no epoch either.
-      await client.execute(`delete from database_fact where key = 'epoch'`).catch(() => undefined);
-      await gather(client);
-      return looked;
-    });
-    if (!sound.ok) return sound;
-
-    const kept = existsSync(to) ? `${to}.before-${stampOf(now)}` : null;
-    if (kept) {
-      const free = await setAside(to, kept);
-      if (!free.ok) return free;
-    }
-    removeCompanions(to);
-    renameSync(part, to);
-    return done({ ...sound.value, file: to, kept });
-  } catch (error) {
-    return refusedBy(error);
-  } finally {
-    clear();
-  }
-}
-
-const refusedBy = (error: unknown): Outcome<never> => {
+export const refusedBy = (error: unknown): Outcome<never> => {
   const trouble = troubleOf(error);
   if (!trouble) throw error;
   return refused('file', trouble instanceof DatabaseTrouble ? trouble.message : String(trouble));
 };
 
 /** Opens a file by itself, whatever it is, and closes it again. */
-async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
+export async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
   const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
   try {
     return await work(client);
@@ -124,7 +75,7 @@ async function opened<T>(file: string, work: (client: Client) => Promise<T>): Pr
 }
 
 /** Looks a whole file through: is it sound, is it ours, and of a version that is known here? */
-async function lookThrough(client: Client): Promise<Outcome<Omit<Copied, 'file'>>> {
+export async function lookThrough(client: Client): Promise<Outcome<Omit<Copied, 'file'>>> {
   const { rows: faults } = await client.execute('PRAGMA integrity_check(3)');
   if (faults[0]?.[0] !== 'ok')
     return refused('file', `This copy is damaged (${String(faults[0]?.[0])}): choose another one.`);
@@ -141,21 +92,25 @@ async function lookThrough(client: Client): Promise<Outcome<Omit<Copied, 'file'>
   return done(row!);
 }
 
-/** Gathers a database into its one file, with nothing beside it. It fails while anybody else has it open. */
-const gather = (client: Client) => client.execute('PRAGMA journal_mode = DELETE');
-
-/** Moves a book out of the way, whole, unless somebody has it open. */
-async function setAside(file: string, kept: string): Promise<Outcome<null>> {
+/** What a copy is: looked through whole, as a restore would. */
+export async function aboutFile(
+  file: string,
+): Promise<Outcome<{ readonly holds: Holds; readonly older: boolean; readonly madeMs: number }>> {
   try {
-    await opened(file, gather);
+    const looked = await opened(file, async (client) => {
+      const sound = await lookThrough(client);
+      if (!sound.ok) return sound;
+      const had = await applied(drizzle(client));
+      return done({ older: Math.max(...had) < newestKnown(migrationsFolder()) });
+    });
+    if (!looked.ok) return looked;
+    const holds = await holdsOf(file);
+    if (!holds) return refused('file', 'This copy cannot be read: choose another one.');
+    return done({ ...looked.value, holds, madeMs: statSync(file).mtimeMs });
   } catch (error) {
-    const trouble = troubleOf(error);
-    if (trouble?.kind === 'locked')
-      return refused('database', 'Vow Step is running on this book: end it first, then put the copy back.');
-    // A damaged book is kept as it is, with all that belongs to it.
-    if (!trouble) throw error;
+    return refusedBy(error);
   }
-  for (const ending of ['', ...companions])
-    if (existsSync(file + ending)) renameSync(file + ending, kept + ending);
-  return done(null);
 }
+
+/** Gathers a database into its one file, with nothing beside it. It fails while anybody else has it open. */
+export const gather = (client: Client) => client.execute('PRAGMA journal_mode = DELETE');

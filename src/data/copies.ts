@@ -29,23 +29,33 @@ export function copiesOf(book: string): string[] {
 export async function copiesHolding(book: string, ids: readonly string[]): Promise<string[]> {
   if (ids.length === 0) return [];
   const holding: string[] = [];
-  for (const file of copiesOf(book)) {
-    const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
-    try {
-      const { columns } = await client.execute('select * from player limit 0');
-      const erased = columns.includes('erased_at_ms') ? 'erased_at_ms is null' : 'true';
-      const { rows } = await client.execute({
-        sql: `select 1 from player where id in (select value from json_each(?)) and ${erased} limit 1`,
-        args: [JSON.stringify(ids)],
-      });
-      if (rows.length > 0) holding.push(file);
-    } catch {
-      holding.push(file);
-    } finally {
-      client.close();
-    }
-  }
+  for (const file of copiesOf(book)) if ((await namedIn(file, ids)) > 0) holding.push(file);
   return holding;
+}
+
+/** How many of these players a copy still says who they were; all of them where it cannot be read. */
+export async function namedIn(file: string, ids: readonly string[]): Promise<number> {
+  const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
+  try {
+    const { columns } = await client.execute('select * from player limit 0');
+    const erased = columns.includes('erased_at_ms') ? 'erased_at_ms is null' : 'true';
+    const { rows } = await client.execute({
+      sql: `select count(*) from player where id in (select value from json_each(?)) and ${erased}`,
+      args: [JSON.stringify(ids)],
+    });
+    return Number(rows[0]![0]);
+  } catch {
+    return ids.length;
+  } finally {
+    client.close();
+  }
+}
+
+/** What is in a book. */
+export interface Holds {
+  readonly sessions: number;
+  readonly players: number;
+  readonly marks: number;
 }
 
 /** A copy of a book, as it is shown. */
@@ -54,7 +64,7 @@ export interface CopyFacts {
   readonly bytes: number;
   readonly madeMs: number;
   /** What it holds; null where it cannot be read. */
-  readonly holds: { readonly sessions: number; readonly players: number; readonly marks: number } | null;
+  readonly holds: Holds | null;
 }
 
 const counts = `select (select count(*) from session where removed_at_ms is null),

@@ -148,3 +148,9 @@ export async function deletePlace(db: Executor, playerId: string, drillId: strin
     .delete(ladderPlace)
     .where(and(eq(ladderPlace.playerId, playerId), eq(ladderPlace.drillId, drillId)));
 }
+
+/** Children who were removed for good. */
+export async function erasedIds(db: Executor): Promise<string[]> {
+  const rows = await db.all<{ id: string }>(sql`select id from player where erased_at_ms is not null`);
+  return rows.map(({ id }) => id);
+}

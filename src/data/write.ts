@@ -69,6 +69,14 @@ async function transaction<T>(db: Database, work: (tx: Executor) => Promise<T>):
   }
 }
 
+/** Does something while nothing is written: after what is under way, before what comes. */
+export function alone<T>(db: Database, work: () => Promise<T>): Promise<T> {
+  const line = lineOf(db);
+  const result = line.last.then(work);
+  line.last = result.catch(() => undefined);
+  return result;
+}
+
 /** Says that the process is ending: does something after what is being written, and after each write that still comes. */
 export function closing(db: Database, afterwards: () => Promise<void>): void {
   const line = lineOf(db);

@@ -4,3 +4,11 @@ import { object, string } from 'yup';
 export const helperNameSchema = object({
   name: string().trim().default('').max(40, 'Helper’s name is too long: use at most 40 letters.'),
 });
+
+/** Whose link it is. */
+export const linkNameSchema = object({
+  name: string()
+    .trim()
+    .required('Name is missing: whose calendar is it?')
+    .max(40, 'Name is too long: use at most 40 letters.'),
+});

@@ -1,10 +1,16 @@
 import { statSync } from 'node:fs';
 import path from 'node:path';
-import { backup, stampOf } from '@/data/backup';
-import { copiesFolder } from '@/data/copies';
+import { insertAudit } from '@/data/audit';
+import { aboutFile, backup, stampOf } from '@/data/backup';
+import { copiesFolder, holdsOf, namedIn, type Holds } from '@/data/copies';
+import { whileClosed } from '@/data/open-book';
+import { restore } from '@/data/restore';
+import { erasedIds } from '@/data/squad';
+import { write } from '@/data/write';
 import { dailyCopy } from '@/data/daily-copy';
 import { done, refused, type Outcome } from '@/core/outcome';
-import type { Context } from './context';
+import { contextIn, type Context } from './context';
+import { doing } from './doors/doing';
 import { now, serverZone } from './zone';
 
 /** The book is looked after so often, and for the first time a little after the start, milliseconds. Ours. */
@@ -37,6 +43,52 @@ export function copyFile(
   const stat = statSync(file, { throwIfNoEntry: false });
   return stat?.isFile() ? { file, bytes: stat.size } : null;
 }
+
+/** What putting a copy back would mean. */
+export interface AboutCopy {
+  readonly name: string;
+  readonly madeMs: number;
+  readonly holds: Holds;
+  readonly now: Holds;
+  /** True where it is of an earlier version: it is brought up to date on the way. */
+  readonly older: boolean;
+  /** Children removed for good since, who would be back. */
+  readonly erased: number;
+}
+
+/** Looks a copy through, and says what it holds and what the book has now. */
+export async function aboutCopy(context: Context, name: string): Promise<Outcome<AboutCopy>> {
+  const [book, copy] = [context.db.$file?.path, copyFile(context, name)];
+  if (!book || !copy) return noCopy;
+  const looked = await aboutFile(copy.file);
+  if (!looked.ok) return looked;
+  const now = await holdsOf(book);
+  const gone = await erasedIds(context.db);
+  const { holds, older, madeMs } = looked.value;
+  return done({ name, madeMs, holds, older, now: now ?? holds, erased: await namedIn(copy.file, gone) });
+}
+
+/**
+ * Puts a copy in the place of the book while the server runs: what is being written is ended first, requests wait, the
+ * book that was there is kept, and tablets offer again what the copy lacks.
+ */
+export async function restoreCopy(
+  context: Context,
+  name: string,
+): Promise<Outcome<{ readonly name: string; readonly kept: string | null; readonly marks: number }>> {
+  const [book, copy] = [context.db.$file?.path, copyFile(context, name)];
+  if (!book || !copy) return noCopy;
+  const restored = await whileClosed(context.db, () =>
+    restore(copy.file, book, new Date(context.nowMs), { closedHere: true }),
+  );
+  if (!restored.ok) return restored;
+  const { kept, marks } = restored.value;
+  const { db } = await contextIn();
+  await write(db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));
+  return done({ name, marks, kept: kept && path.basename(kept) });
+}
+
+const noCopy = refused('file', 'There is no copy of that name (any more): reload the page.');
 
 /** Copies the book once a day by itself, as long as this process runs. What goes wrong is said where the server prints. */
 export function copyDaily({ db }: Pick<Context, 'db'>): void {

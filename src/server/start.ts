@@ -1,4 +1,6 @@
 import { putIntoOneFile } from '@/data/client';
+import { listCoaches } from '@/data/coaches';
+import type { Database } from '@/data/database';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { contextIn } from './context';
@@ -9,6 +11,25 @@ import { refreshSoon } from './log/results';
 /** Requests that are under way when the server is ended have so long, milliseconds. Ours. */
 const longestEndMs = 3000;
 
+/** Names of this computer that nobody else can reach it by. */
+const loopback = new Set(['127.0.0.1', '::1', 'localhost']);
+
+/** A server others can reach opens to nobody without a passcode: while there is none, it does not start. */
+async function refuseOpenDoors(db: Database): Promise<void> {
+  const { HOST = '127.0.0.1', VOWSTEP_ALLOWED_HOSTS: others = '' } = process.env;
+  if ((await listCoaches(db)).length > 0) return;
+  if (!loopback.has(HOST)) {
+    console.error(
+      `On HOST=${HOST} others can reach Vow Step, and nobody has a passcode yet. Type npm run passcode first.`,
+    );
+    process.exit(1);
+  }
+  if (others.trim() !== '')
+    console.error(
+      'VOWSTEP_ALLOWED_HOSTS is set and nobody has a passcode: whoever reaches Vow Step through a proxy sees everything. Type npm run passcode.',
+    );
+}
+
 /**
  * Opens the database before the first request. What makes it unusable is said in one sentence, and the server ends; a
  * lock may go, so that one is only said.
@@ -16,6 +37,7 @@ const longestEndMs = 3000;
 export async function openOrEnd(): Promise<void> {
   try {
     const { db } = await contextIn();
+    await refuseOpenDoors(db);
     await upgradeRecords(db);
     refreshSoon(db);
     copyDaily({ db });

@@ -18,12 +18,12 @@ export const shortDay = (day: string) => short(ofDay(day), ['weekday', 'day', 'm
 /** "Tuesday 24 November". */
 export const longDay = (day: string) => long(ofDay(day), ['weekday', 'day', 'month']);
 
-/** "24 Nov 2026", where this device is. @param atMs Unix milliseconds */
-export const dayAt = (atMs: number) =>
-  written({ day: 'numeric', month: 'short', year: 'numeric' })(atMs, ['day', 'month', 'year']);
+/** "24 Nov 2026", in a time zone, or where this device is. @param atMs Unix milliseconds */
+export const dayAt = (atMs: number, timeZone?: string) =>
+  written({ day: 'numeric', month: 'short', year: 'numeric', timeZone })(atMs, ['day', 'month', 'year']);
 
-/** "24 Nov 2026 at 16:05", where this device is. @param atMs Unix milliseconds */
-export const momentAt = (atMs: number) => {
-  const time = written({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })(atMs, ['hour', 'minute']);
-  return `${dayAt(atMs)} at ${time.replace(' ', ':')}`;
+/** "24 Nov 2026 at 16:05", in a time zone, or where this device is. @param atMs Unix milliseconds */
+export const momentAt = (atMs: number, timeZone?: string) => {
+  const options = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23', timeZone } as const;
+  return `${dayAt(atMs, timeZone)} at ${written(options)(atMs, ['hour', 'minute']).replace(' ', ':')}`;
 };

@@ -2,8 +2,8 @@
 
 import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
-import { isSoundText } from '@/core/text';
 import { act, look } from '../doors/door';
+import { asId, asIds } from './ids';
 import { copyNow } from '../copies';
 import { decide } from '../sessions/decisions';
 import {
@@ -39,12 +39,6 @@ import { placePlayer } from '../squad/standing';
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are
  * checked by the use cases; ids that are none of ours are taken as unknown.
  */
-const asId = (id: unknown): string =>
-  typeof id === 'string' && id.length <= longestId && isSoundText(id) ? id : '';
-const longestId = 80;
-/** More blocks than a session can have. */
-const mostIds = 50;
-
 /** Pages are read again after a change, in every window that asks. */
 function changed<T>(outcome: Outcome<T>): Outcome<T> {
   if (outcome.ok) revalidatePath('/', 'layout');
@@ -106,7 +100,7 @@ export async function copyNowAction(): Promise<Outcome<{ name: string; sessions:
 
 /** Read when the notes of a plan are opened. */
 export async function planNotesAction(sessionId: string, playerIds: unknown): Promise<PlanNotesView> {
-  const ids = Array.isArray(playerIds) ? playerIds.slice(0, mostIds).map(asId) : [];
+  const ids = asIds(playerIds);
   return look((context) => planNotesView(context, asId(sessionId), ids));
 }
 
@@ -212,7 +206,7 @@ export async function correctDayAction(id: string, input: unknown): Promise<Outc
 }
 
 export async function undoCorrectionAction(id: string, eventIds: unknown): Promise<Outcome<null>> {
-  const ids = Array.isArray(eventIds) ? eventIds.slice(0, mostIds).map(asId) : [];
+  const ids = asIds(eventIds);
   return act('write', 'session.correct-undo', [asId(id)], async (context) =>
     changed(await undoCorrection(context, asId(id), ids)),
   );

@@ -6,6 +6,7 @@ import { newCoachSchema, passcodeSchema } from '@/schemas/coach';
 import { actorOf } from '../actor';
 import type { Context } from '../context';
 import { goodPasscode, hashPasscode } from './passcode';
+import { hashOfToken } from './sign-in';
 
 /** A club's coaches; more is a mistake. Ours. */
 const mostCoaches = 60;
@@ -36,7 +37,10 @@ export async function addCoach(context: Context, input: unknown): Promise<Outcom
   });
 }
 
-/** Gives a coach another passcode: their own, or as the owner anybody's. Their other browsers are signed out. */
+/**
+ * Gives a coach another passcode: their own, or as the owner anybody's. Their other browsers are signed out.
+ * @param keep the token of the browser they sit at, which stays
+ */
 export async function changePasscode(
   context: Context,
   coachId: string,
@@ -55,7 +59,12 @@ export async function changePasscode(
   const passcode = await hashPasscode(checked.value.passcode);
   return write(context.db, async (tx) => {
     await changeCoach(tx, coachId, { passcode });
-    await endSignIns(tx, coachId, context.nowMs, actor.id === coachId && keep ? { but: keep } : {});
+    await endSignIns(
+      tx,
+      coachId,
+      context.nowMs,
+      actor.id === coachId && keep ? { but: hashOfToken(keep) } : {},
+    );
     return done(null);
   });
 }

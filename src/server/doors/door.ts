@@ -7,6 +7,7 @@ import { sessionsCoach, type Actor } from '../actor';
 import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
 import { zoneOfRequest } from '../http/zone-cookie';
+import { doing } from './doing';
 import { may, type Deed } from './may';
 import { whoComes } from './sign-in';
 
@@ -54,13 +55,18 @@ const sentences: Record<Closed, string> = {
   'not-yours': 'Only an owner does this. Ask one, or have them make you one in Settings.',
 };
 
-/** For a route: its work is done with the context, or the answer says why not. */
+/**
+ * For a route: its work is done with the context, or the answer says why not.
+ * @param what for the audit, where the work writes something
+ */
 export async function throughRoute(
   deed: Deed,
   work: (context: Context) => Response | Promise<Response>,
+  what?: string,
 ): Promise<Response> {
   const context = await contextFor(deed);
-  if (typeof context === 'object') return work(context);
+  if (typeof context === 'object')
+    return what ? whileDoing(doing(context, what, []), async () => work(context)) : work(context);
   return refusal({
     problems: [{ field: context, message: sentences[context] }],
     status: context === 'sign-in' ? 401 : 403,
@@ -82,15 +88,6 @@ export async function act<T>(
   if (typeof context === 'string') return refused(context, sentences[context]);
   return whileDoing(doing(context, what, about), () => work(context));
 }
-
-/** What is being done, for the audit. */
-export const doing = (context: Context, what: string, about: readonly string[]) => ({
-  id: context.newId(),
-  atMs: context.nowMs,
-  who: context.actor?.name ?? '',
-  what,
-  about: about.filter((one) => one !== ''),
-});
 
 /** For what a page fetches later: whoever is signed out is sent to sign in. */
 export async function look<T>(work: (context: Context) => Promise<T>): Promise<T> {

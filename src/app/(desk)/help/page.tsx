@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
 import { Help } from '@/features/help/help';
+import { pageContext } from '@/server/doors/door';
 
 export const metadata: Metadata = { title: 'Help' };
 
-export default function HelpPage() {
+export default async function HelpPage() {
+  await pageContext();
   return <Help />;
 }

@@ -1,6 +1,5 @@
 import { revalidatePath } from 'next/cache';
-import { whileDoing } from '@/data/audit';
-import { doing, throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/doors/door';
 import { drillFile } from '@/server/house/drill-file';
 import { readJson, refusal } from '@/server/http/body';
 import { newsResponse } from '@/server/http/news';
@@ -25,18 +24,20 @@ const maxFileBytes = 3 * 1024 * 1024;
 
 /** Takes a file of drills: all of them or none. The answer says how far it is, a line at a time; the last one how it went. */
 export async function POST(request: Request): Promise<Response> {
-  return throughRoute('write', async (context) => {
-    const body = await readJson(request, maxFileBytes);
-    if (!body.ok) return refusal(body);
-    return newsResponse<Imported>(request.signal, async (say, signal) => {
-      const outcome = await whileDoing(doing(context, 'drill.import', []), () =>
-        importDrills(context, body.value, {
+  return throughRoute(
+    'write',
+    async (context) => {
+      const body = await readJson(request, maxFileBytes);
+      if (!body.ok) return refusal(body);
+      return newsResponse<Imported>(request.signal, async (say, signal) => {
+        const outcome = await importDrills(context, body.value, {
           onChecked: (checked, of) => say({ checked, of }),
           signal,
-        }),
-      );
-      if (outcome.ok) revalidatePath('/', 'layout');
-      return outcome;
-    });
-  });
+        });
+        if (outcome.ok) revalidatePath('/', 'layout');
+        return outcome;
+      });
+    },
+    'drill.import',
+  );
 }

@@ -1,0 +1,46 @@
+import { createInterface } from 'node:readline';
+import { Writable } from 'node:stream';
+import { coachNamed } from '@/data/coaches';
+import { database } from '@/data/open-book';
+import { sessionsCoach } from '@/server/actor';
+import { contextIn } from '@/server/context';
+import { addCoach, changePasscode, giveRole } from '@/server/doors/coaches';
+
+/**
+ * Asks for a name and a passcode, and makes that coach an owner with it: a new one, or one there is. Whoever can type
+ * this can read the book's file anyway. Lines come from the keyboard (the passcode is not shown), or from a pipe.
+ */
+const hidden = { now: false };
+const output = new Writable({
+  write(chunk: Buffer, _encoding, callback) {
+    if (!hidden.now) process.stdout.write(chunk);
+    callback();
+  },
+});
+const lines = createInterface({ input: process.stdin, output, terminal: process.stdin.isTTY === true });
+const reading = lines[Symbol.asyncIterator]();
+
+async function ask(question: string, secret = false): Promise<string> {
+  process.stdout.write(question);
+  hidden.now = secret;
+  const { value = '' } = (await reading.next()) as { value?: string };
+  hidden.now = false;
+  if (secret || !process.stdin.isTTY) process.stdout.write('\n');
+  return value.trim();
+}
+
+const context = { ...(await contextIn()), actor: sessionsCoach };
+const name = await ask('Name: ');
+const passcode = await ask('Passcode (not shown): ', true);
+const known = await coachNamed(context.db, name);
+const outcome = known
+  ? await changePasscode(context, known.id, { passcode })
+  : await addCoach(context, { name, passcode, role: 'owner' });
+if (!outcome.ok) {
+  console.error(outcome.problems.map(({ message }) => message).join('\n'));
+  process.exit(1);
+}
+if (known) await giveRole(context, known.id, 'owner');
+console.log(`${name} is an owner, and signs in with that passcode.`);
+(await database()).$client.close();
+process.exit(0);

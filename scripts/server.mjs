@@ -1,0 +1,112 @@
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import path from 'node:path';
+import next from 'next';
+import pino from 'pino';
+
+/*
+ * The production server: the framework behind a plain one of ours, which says where a request came from, counts what an
+ * address may ask, writes one line a request, and speaks TLS where it is given a certificate. Started by lib/server.js.
+ */
+const { PORT = '3200', HOST = '127.0.0.1', VOWSTEP_TLS_CERT, VOWSTEP_TLS_KEY } = process.env;
+const log = pino({ level: process.env.VOWSTEP_LOG_LEVEL ?? 'warn', base: null }, pino.destination(2));
+
+const dir = path.join(import.meta.dirname, '..');
+const app = next({ dev: false, dir, hostname: HOST, port: Number(PORT), quiet: true });
+const handle = app.getRequestHandler();
+
+/** What stands in an address and opens something, or says who: it is not written down. */
+const masked = (url) =>
+  url
+    .split('?')[0]
+    .replace(/^\/(api\/)?(help|calendar)\/[^/]+/, '/$1$2/…')
+    .slice(0, 200);
+
+/** Behind a proxy on this computer (VOWSTEP_PROXIED=1) the proxy says where a request came from; else the line does. */
+function addressOf(request) {
+  const own = request.socket.remoteAddress ?? '';
+  if (process.env.VOWSTEP_PROXIED !== '1') return own;
+  return String(request.headers['x-forwarded-for'] ?? own)
+    .split(',')
+    .at(-1)
+    .trim();
+}
+
+/*
+ * An address may ask so much at once, and so much a second on and on: far more than a hall of tablets does (each asks
+ * for news once a second, and a page is some forty parts). Ours.
+ */
+const [burst, perSecond] = [3000, 100];
+const budgets = new Map();
+function mayAsk(address) {
+  const now = performance.now();
+  const budget = budgets.get(address) ?? { left: burst, at: now };
+  budget.left = Math.min(burst, budget.left + ((now - budget.at) / 1000) * perSecond);
+  budget.at = now;
+  budgets.set(address, budget);
+  if (budgets.size > 10_000) budgets.delete(budgets.keys().next().value);
+  if (budget.left < 1) return false;
+  budget.left -= 1;
+  return true;
+}
+
+function answer(request, response) {
+  const address = addressOf(request);
+  const began = performance.now();
+  const id = randomBytes(6).toString('base64url');
+  // What a browser says of these is not believed.
+  request.headers['x-vowstep-address'] = address;
+  request.headers['x-request-id'] = id;
+  delete request.headers['x-vowstep-path'];
+  response.setHeader('x-request-id', id);
+  if (VOWSTEP_TLS_CERT) response.setHeader('strict-transport-security', 'max-age=31536000');
+  response.on('finish', () => {
+    const { statusCode } = response;
+    const level = statusCode >= 500 ? 'error' : statusCode >= 400 && statusCode !== 404 ? 'warn' : 'info';
+    const ms = Math.round(performance.now() - began);
+    log[level]({ id, method: request.method, path: masked(request.url), status: statusCode, ms }, 'request');
+  });
+  if (!mayAsk(address)) {
+    response.writeHead(429, { 'content-type': 'text/plain; charset=utf-8', 'retry-after': '5' });
+    response.end('Too much was asked from this address: wait a few seconds. Counts stay on the device.\n');
+    return;
+  }
+  void handle(request, response);
+}
+
+/** The certificate and its key, read once; a file that cannot be read is said in one sentence. */
+function secrets() {
+  try {
+    return { cert: readFileSync(VOWSTEP_TLS_CERT), key: readFileSync(VOWSTEP_TLS_KEY) };
+  } catch (error) {
+    console.error(`VOWSTEP_TLS_CERT and VOWSTEP_TLS_KEY must name files that can be read: ${error.message}`);
+    process.exit(1);
+  }
+}
+if (Boolean(VOWSTEP_TLS_CERT) !== Boolean(VOWSTEP_TLS_KEY)) {
+  console.error('For TLS, name both files: VOWSTEP_TLS_CERT and VOWSTEP_TLS_KEY.');
+  process.exit(1);
+}
+
+const server = VOWSTEP_TLS_CERT ? createSecureServer(secrets(), answer) : createServer(answer);
+// Slow and half-sent requests are ended: headers within 15 s, a whole request within 2 min.
+Object.assign(server, { headersTimeout: 15_000, requestTimeout: 120_000, keepAliveTimeout: 5000 });
+server.on('error', (error) => {
+  console.error(error.code === 'EADDRINUSE' ? `Port ${PORT} is taken: set PORT to another.` : error.message);
+  process.exit(1);
+});
+
+/** Takes no more, lets what is under way end, and goes; what is written is seen to by the application (start.ts). */
+let ending = false;
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'])
+  process.on(signal, () => {
+    if (ending) return;
+    ending = true;
+    server.close(() => void app.close().finally(() => process.exit(0)));
+    server.closeIdleConnections();
+  });
+
+await app.prepare();
+server.listen(Number(PORT), HOST);

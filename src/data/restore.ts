@@ -1,0 +1,138 @@
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import path from 'node:path';
+import type { Client } from '@libsql/client';
+import { done, refused, type Outcome } from '@/core/outcome';
+import {
+  companions,
+  gather,
+  lookThrough,
+  opened,
+  refusedBy,
+  removeCompanions,
+  stampOf,
+  type Copied,
+} from './backup';
+import { carryDoors } from './carry-doors';
+import { migrateDatabase, openDatabase } from './client';
+import { troubleOf } from './trouble';
+
+export interface Restored extends Copied {
+  /** Where the book that stood there before is kept; null when there was none. */
+  readonly kept: string | null;
+}
+
+const partOf = (book: string) => `${book}.restoring`;
+/** What is whole and only has to take its place: whoever opens the book next does it, should the power go before. */
+const readyOf = (book: string) => `${book}.restored`;
+
+/**
+ * Puts a copy in the place of a book. The copy is looked through first and stays as it is, and is brought up to date on
+ * the way; the book that was there is kept under another name; nothing of its journal is left beside the new one. Who may
+ * come in, and which links were revoked, goes along from the book that was there. Devices will look again at what is here.
+ * @param closedHere true in a server that has just closed the book itself (`whileClosed`)
+ */
+export async function restore(
+  copy: string,
+  to: string,
+  now: Date,
+  { closedHere = false }: { readonly closedHere?: boolean } = {},
+): Promise<Outcome<Restored>> {
+  if (!existsSync(copy) || !statSync(copy).isFile())
+    return refused('file', `There is no file ${copy}: name the copy to put back.`);
+  if (path.resolve(copy) === path.resolve(to))
+    return refused('file', 'This is the book itself, not a copy of it: name the copy to put back.');
+  mkdirSync(path.dirname(to), { recursive: true });
+  const [part, ready] = [partOf(to), readyOf(to)];
+  const clear = () => {
+    for (const file of [part, ready]) {
+      rmSync(file, { force: true });
+      removeCompanions(file);
+    }
+  };
+  clear();
+  try {
+    // Worked on as a copy of the copy, with what a running server may have left beside it.
+    copyFileSync(copy, part);
+    if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
+    const sound = await opened(part, lookThrough);
+    if (!sound.ok) return sound;
+    const free = await standsAlone(to, closedHere);
+    if (!free.ok) return free;
+    await bringUpToDate(part, to);
+    removeCompanions(part);
+    renameSync(part, ready);
+
+    const kept = existsSync(to) ? `${to}.before-${stampOf(now)}` : null;
+    if (kept) {
+      const still = await standsAlone(to, closedHere);
+      if (!still.ok) return still;
+      for (const ending of ['', ...companions])
+        if (existsSync(to + ending)) renameSync(to + ending, kept + ending);
+    }
+    removeCompanions(to);
+    renameSync(ready, to);
+    return done({ ...sound.value, file: to, kept });
+  } catch (error) {
+    return refusedBy(error);
+  } finally {
+    clear();
+  }
+}
+
+/**
+ * Ends a restore that the power ended before: where the book had been set aside already, the one to take its place does
+ * so now; where it had not, it never happened.
+ */
+export function finishRestore(book: string): void {
+  const ready = readyOf(book);
+  if (existsSync(ready) && !existsSync(book)) {
+    removeCompanions(book);
+    renameSync(ready, book);
+  }
+  for (const file of [partOf(book), ready]) {
+    rmSync(file, { force: true });
+    removeCompanions(file);
+  }
+}
+
+/** Makes a copy a book of this version, with an epoch of its own, and the doors of the book it takes the place of. */
+async function bringUpToDate(part: string, present: string): Promise<void> {
+  const db = await openDatabase(`file:${part}`);
+  try {
+    // An older copy may have no such table yet: it has no epoch either.
+    await db.$client.execute(`delete from database_fact where key = 'epoch'`).catch(() => undefined);
+    await migrateDatabase(db);
+    if (existsSync(present)) await carryDoors(present, db);
+    if ((await intoFile(db.$client)) !== 0)
+      throw new Error('What was restored could not be put into one file.');
+  } finally {
+    db.$client.close();
+  }
+}
+
+/**
+ * Gathers the book that stands there into its one file, unless somebody has it open. A connection that this process has
+ * closed lingers in the driver until its statements are collected, and would count as somebody: there it is enough that
+ * the journal goes into the file.
+ */
+async function standsAlone(file: string, closedHere: boolean): Promise<Outcome<null>> {
+  const inUse = refused(
+    'database',
+    'Vow Step is running on this book: end it first, then put the copy back.',
+  );
+  if (!existsSync(file)) return done(null);
+  try {
+    if (!closedHere) await opened(file, gather);
+    else if ((await opened(file, intoFile)) !== 0) return inUse;
+  } catch (error) {
+    const trouble = troubleOf(error);
+    if (trouble?.kind === 'locked') return inUse;
+    // A damaged book is kept as it is, with all that belongs to it.
+    if (!trouble) throw error;
+  }
+  return done(null);
+}
+
+/** Puts the journal into the file; 0 where all of it went. */
+const intoFile = async (client: Pick<Client, 'execute'>): Promise<unknown> =>
+  (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')).rows[0]?.[0];

@@ -1,0 +1,116 @@
+import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import { database } from '@/data/open-book';
+import { finishRestore } from '@/data/restore';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import { openDatabase } from '@/data/client';
+import { contextIn } from './context';
+import { aboutCopy, copyNow, restoreCopy } from './copies';
+import { addCoach, removeCoach } from './doors/coaches';
+import { signInCoach, whoComes } from './doors/sign-in';
+import { removePlayer, savePlayer } from './squad/squad';
+import { eraseForGood } from './squad/erase';
+import { firstMigrations } from './testing/first-migrations';
+import { oneBlockSession, problem, value } from './testing/scratch';
+
+const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-restore-'));
+const file = path.join(folder, 'book.db');
+beforeAll(() => (process.env.VOWSTEP_DATABASE_URL = `file:${file}`));
+afterAll(async () => {
+  (await database()).$client.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const child = { name: 'Ilva', birthYear: 2016, sport: 'tennis', hand: 'right' };
+const long = 'quiet lantern over gravel';
+
+test('a copy is put back while the server runs: what was there is kept, coaches and what was done go along', async () => {
+  let context = await contextIn();
+  await oneBlockSession(context);
+  const gone = value(await savePlayer(context, child));
+  value(await addCoach(context, { name: 'Ottilie', passcode: long }));
+  const { token } = value(await signInCoach(context, { name: 'Ottilie', passcode: long }, ''));
+  value(await addCoach(context, { name: 'Sefa', passcode: `${long} two` }));
+  const { name } = value(await copyNow(context));
+
+  // After the copy: a coach is let go, a child removed for good, another one comes.
+  const sefa = (await context.db.all<{ id: string }>(sql`select id from coach where name = 'Sefa'`))[0]!.id;
+  value(await removeCoach(context, sefa));
+  value(await removePlayer(context, gone.id, true));
+  value(await eraseForGood(context, gone.id, { name: 'Ilva', sure: true }));
+  value(await savePlayer(context, { ...child, name: 'Yrsa' }));
+
+  const about = value(await aboutCopy(context, name));
+  expect(about).toMatchObject({ older: false, erased: 1 });
+  expect(about.now.players).toBe(about.holds.players);
+
+  const before = value(await restoreCopy(context, name));
+  expect(existsSync(path.join(folder, before.kept!))).toBe(true);
+  context = await contextIn();
+  const names = (await context.db.all<{ name: string }>(sql`select name from player`)).map((row) => row.name);
+  expect(names).toContain('Ilva');
+  expect(names).not.toContain('Yrsa');
+  // Who was let go stays out; who was signed in still is.
+  expect(problem(await signInCoach(context, { name: 'Sefa', passcode: `${long} two` }, ''))).toContain(
+    'wrong',
+  );
+  expect((await whoComes(context, token)).who).toMatchObject({ name: 'Ottilie', role: 'owner' });
+  expect(await context.db.all(sql`select what from audit where what = 'copy.restore'`)).toHaveLength(1);
+}, 60_000);
+
+test('a copy of an earlier version is brought up to date on the way', async () => {
+  const context = await contextIn();
+  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 5000 }));
+  const copy = path.join(folder, 'backups', name);
+  rmSync(copy);
+  const old = await openDatabase(`file:${copy}`);
+  await migrate(old, { migrationsFolder: firstMigrations(folder, 8) });
+  await old.run(
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('p', 'Old', 2016, 'tennis', 'right', 0)`,
+  );
+  old.$client.close();
+  expect(value(await aboutCopy(context, name))).toMatchObject({ older: true, holds: { players: 1 } });
+  value(await restoreCopy(context, name));
+  const { db } = await contextIn();
+  expect(await db.all(sql`select name, erased_at_ms as e from player`)).toEqual([{ name: 'Old', e: null }]);
+  expect(await db.all(sql`select name from coach where removed_at_ms is null`)).toEqual([
+    { name: 'Ottilie' },
+  ]);
+}, 60_000);
+
+test('what is no copy is not put back, and the server goes on', async () => {
+  const context = await contextIn();
+  for (const name of ['nowhere.db', '../book.db', 'daily.db-wal', ''])
+    expect(problem(await restoreCopy(context, name))).toContain('There is no copy');
+  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 9000 }));
+  const copy = path.join(folder, 'backups', name);
+  copyFileSync(__filename, copy);
+  expect(problem(await restoreCopy(context, name))).toContain('database');
+  expect(problem(await aboutCopy(context, name))).toContain('database');
+  expect(await (await contextIn()).db.all(sql`select name from player`)).toEqual([{ name: 'Old' }]);
+}, 60_000);
+
+test('power that goes in a restore leaves one book: the one before, or the restored one', () => {
+  const [book, ready] = [path.join(folder, 'x.db'), path.join(folder, 'x.db.restored')];
+  const at = (name: string, seconds: number) => {
+    copyFileSync(__filename, name);
+    utimesSync(name, seconds, seconds);
+  };
+  const left = () => (existsSync(book) ? statSync(book).mtimeMs / 1000 : null);
+  // Before the book was set aside: nothing happened.
+  at(book, 1);
+  at(ready, 2);
+  at(`${book}.restoring`, 3);
+  finishRestore(book);
+  expect(left()).toBe(1);
+  expect([existsSync(ready), existsSync(`${book}.restoring`)]).toEqual([false, false]);
+  // After: the restored one takes its place.
+  at(ready, 2);
+  renameSync(book, `${book}.before-1`);
+  finishRestore(book);
+  expect(left()).toBe(2);
+  finishRestore(book);
+  expect(left()).toBe(2);
+});
