@@ -36,6 +36,14 @@ CREATE TABLE `sign_in_try` (
 	`last_at_ms` integer NOT NULL
 );
 --> statement-breakpoint
+CREATE TABLE `take_over` (
+	`id` text PRIMARY KEY NOT NULL,
+	`at_ms` integer NOT NULL,
+	`name` text NOT NULL,
+	`what` text NOT NULL,
+	`undone_at_ms` integer
+);
+--> statement-breakpoint
 PRAGMA foreign_keys=OFF;--> statement-breakpoint
 CREATE TABLE `__new_helper_link` (
 	`token_hash` text PRIMARY KEY NOT NULL,

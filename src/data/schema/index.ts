@@ -2,3 +2,4 @@
 export * from './book';
 export * from './links';
 export * from './doors';
+export * from './files';

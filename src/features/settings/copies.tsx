@@ -12,16 +12,11 @@ import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { holdsInWords } from './holds-in-words';
 
 type About = Extract<Awaited<ReturnType<typeof aboutCopyAction>>, { ok: true }>['value'];
-type Holds = NonNullable<CopyFacts['holds']>;
 
 const megabytes = (bytes: number) => `${(bytes / 1_000_000).toFixed(1)} MB`;
-
-export const holdsInWords = (holds: Holds) =>
-  [counted(holds.players, 'player'), counted(holds.sessions, 'session'), counted(holds.marks, 'mark')].join(
-    ', ',
-  );
 
 /** The copies there are, to take away or to put back. */
 export function Copies({ owners, zone }: { readonly owners: OwnersView; readonly zone?: string }) {

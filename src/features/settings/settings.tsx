@@ -3,9 +3,10 @@ import type { SettingsView } from '@/server/views/settings';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { AuditList } from './audit-list';
 import { Coaches } from './coaches';
-import { Copies, holdsInWords } from './copies';
+import { Copies } from './copies';
 import { CopyNow } from './copy-now';
 import { Fact } from './fact';
+import { holdsInWords } from './holds-in-words';
 import { Links } from './links';
 import { SignedInAs } from './signed-in';
 

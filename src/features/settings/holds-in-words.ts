@@ -1,0 +1,7 @@
+import { counted } from '@/core/words';
+import type { CopyFacts } from '@/server/views/settings';
+
+export const holdsInWords = (holds: NonNullable<CopyFacts['holds']>) =>
+  [counted(holds.players, 'player'), counted(holds.sessions, 'session'), counted(holds.marks, 'mark')].join(
+    ', ',
+  );
