@@ -11,7 +11,7 @@ const forbidden = {
   formats: ['drills', 'session', 'schemas', 'data', 'server', ...screens],
   drills: ['session', 'formats', 'schemas', 'data', 'server', ...screens],
   session: ['formats', 'schemas', 'data', 'server', ...screens],
-  schemas: ['formats', 'data', 'server', ...screens],
+  schemas: ['data', 'server', ...screens],
   data: ['drills', 'session', 'schemas', 'server', ...screens],
   server: screens,
   court: ['formats', 'data', 'server', 'features', 'ui', 'app', 'demo', 'workers'],

@@ -17,7 +17,7 @@ const wishes = {
 const bytes = async (more: object = {}) => {
   const file = value(await practiceTrack({ ...wishes, ...more }));
   const whole = Buffer.concat([...file.pieces()]);
-  expect(whole).toHaveLength(file.bytes);
+  expect(whole).toHaveLength(file.bytes!);
   return whole;
 };
 const text = async (more: object = {}) => (await bytes({ format: 'vtt', ...more })).toString('utf8');

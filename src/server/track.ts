@@ -41,7 +41,8 @@ export function trackPhases({
 export interface FileToTake {
   readonly name: string;
   readonly type: string;
-  readonly bytes: number;
+  /** How many there are; left out where that is not known before. */
+  readonly bytes?: number;
   readonly pieces: () => Iterable<Uint8Array>;
 }
 

@@ -7,7 +7,7 @@ import { counted } from '@/core/words';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useNotice } from '@/ui/toast';
-import { sendFile } from './send-file';
+import { sendFile } from '@/ui/send-file';
 
 /** More than this is no file of drills: the server takes no more either. */
 const mostBytes = 3 * 1024 * 1024;

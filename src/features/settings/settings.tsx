@@ -54,7 +54,10 @@ export function Settings({ view }: { readonly view: SettingsView }) {
               {view.address && <Fact name="Answers at">{view.address}</Fact>}
               <Fact name="Your time zone">{view.zone || 'the server’s'}</Fact>
             </dl>
-            <p className="mt-2">
+            <p className="mt-2 flex flex-col items-start gap-1">
+              <Link href="/files" className="hit font-semibold underline underline-offset-4 touch:py-3">
+                Files in and out
+              </Link>
               <Link href="/removed" className="hit font-semibold underline underline-offset-4 touch:py-3">
                 Everything removed
               </Link>

@@ -9,6 +9,7 @@ import { auditLines, type AuditLine } from '../readers/audit';
 import { addCoach, changePasscode, giveRole, removeCoach } from '../doors/coaches';
 import { act, coachCookie, linkContext, tokenOfRequest } from '../doors/door';
 import { signInCoach, signOut, type SignedIn } from '../doors/sign-in';
+import { undoTakeOver } from '../files/bring-in';
 import { asId } from './ids';
 
 /*
@@ -81,6 +82,10 @@ export async function restoreCopyAction(
 ): Promise<Outcome<{ name: string; kept: string | null; marks: number }>> {
   // It writes down itself that it was done: the book it would be written in is gone by then.
   return act('rule', 'copy.restore', [], (context) => restoreCopy(context, asId(name)));
+}
+
+export async function undoTakeOverAction(id: string): Promise<Outcome<null>> {
+  return act('rule', 'book.import-undo', [], async (context) => again(await undoTakeOver(context, asId(id))));
 }
 
 export async function auditLinesAction(

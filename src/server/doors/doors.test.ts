@@ -68,6 +68,10 @@ const owners = new Set([
   'aboutCopyAction',
   'restoreCopyAction',
   'auditLinesAction',
+  'undoTakeOverAction',
+  'api/book/route.ts GET',
+  'api/book/route.ts POST',
+  'api/tables/[name]/route.ts POST',
 ]);
 
 const passcode = 'quiet lantern over gravel';

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
 import { counted } from '@/core/words';
 import { readBundle } from '@/formats/bundle/read';
@@ -18,6 +17,7 @@ import { write } from '@/data/write';
 import { meaningProblems } from '@/schemas/bundle';
 import { latestMs, type Context } from '../context';
 import { refreshSoon } from '../log/results';
+import { markOf } from './mark-of';
 import { sql } from 'drizzle-orm';
 
 /** What bringing a file in would do. */
@@ -156,10 +156,6 @@ const causesOf = (error: unknown): string =>
 
 const keysOf = (name: ThingName, entry: Entry): string[] =>
   things[name].key.map((field) => String(entry[field]));
-/** What an entry says, in a few letters. */
-const markOf = (entry: Entry): string =>
-  createHash('sha256').update(JSON.stringify(entry)).digest('base64url').slice(0, 16);
-
 /** Reads a file: its shape, then what its parts mean. */
 async function understood(context: Context, input: unknown, watch: Watch): Promise<Outcome<Bundle>> {
   const read = await readBundle(input, { ...watch, breath });

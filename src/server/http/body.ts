@@ -16,6 +16,23 @@ export async function readJson(
 ): Promise<Outcome<unknown> & { status?: number }> {
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     return { ...refused('content-type', 'content-type must be application/json.'), status: 415 };
+  const read = await readBytes(request, maxBytes);
+  if (!read.ok) return read;
+  try {
+    return done(JSON.parse(Buffer.from(read.value).toString('utf8')) as unknown);
+  } catch {
+    return {
+      ...refused('body', 'body must be JSON: it could not be read. Nothing of it was stored.'),
+      status: 400,
+    };
+  }
+}
+
+/** Reads a body of at most `maxBytes`, as {@link readJson} does, whatever is in it. */
+export async function readBytes(
+  request: Request,
+  maxBytes: number,
+): Promise<Outcome<Uint8Array> & { status?: number }> {
   const reader = request.body?.getReader();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -25,17 +42,13 @@ export async function readJson(
     size += value.byteLength;
     if (size > maxBytes) {
       await reader.cancel();
-      const message = `body is over ${Math.round(maxBytes / 1024)} KB: send it in smaller batches. Nothing of it was stored.`;
+      const message = `body is over ${sizeInWords(maxBytes)}: send it in smaller ${maxBytes < 1e6 ? 'batches' : 'parts'}. Nothing of it was stored.`;
       return { ...refused('body', message), status: 413 };
     }
     chunks.push(value);
   }
-  try {
-    return done(JSON.parse(Buffer.concat(chunks).toString('utf8')) as unknown);
-  } catch {
-    return {
-      ...refused('body', 'body must be JSON: it could not be read. Nothing of it was stored.'),
-      status: 400,
-    };
-  }
+  return done(Buffer.concat(chunks));
 }
+
+const sizeInWords = (bytes: number): string =>
+  bytes >= 2 ** 20 ? `${Math.round(bytes / 2 ** 20)} MB` : `${Math.round(bytes / 1024)} KB`;

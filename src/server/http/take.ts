@@ -37,7 +37,7 @@ export function fileResponse({ name, type, bytes, pieces }: FileToTake, onEnd: (
     headers: {
       'content-type': type,
       // Where the answer goes through in pieces, its length is not said otherwise.
-      'x-bytes': String(bytes),
+      ...(bytes !== undefined && { 'x-bytes': String(bytes) }),
       'content-disposition': `attachment; filename="${name}"`,
     },
   });

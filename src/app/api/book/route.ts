@@ -1,0 +1,79 @@
+import { revalidatePath } from 'next/cache';
+import { throughRoute } from '@/server/doors/door';
+import { sayTaken } from '@/server/doors/say-taken';
+import { bundleBytes, bundleFor, isPart } from '@/server/files/bundle';
+import { lookAtBundle, takeOverBundle, type TookOver } from '@/server/files/bring-in';
+import { readJson, refusal } from '@/server/http/body';
+import { Line } from '@/server/http/line';
+import { newsResponse } from '@/server/http/news';
+import { fileResponse } from '@/server/http/take';
+
+/** The book as a file, or a part of it: `?part=child&id=…`. All of it is an owner's to take away. */
+export async function GET(request: Request): Promise<Response> {
+  const asked = new URL(request.url).searchParams;
+  const part = asked.get('part') ?? 'book';
+  return throughRoute(part === 'book' ? 'rule' : 'take-away', async (context) => {
+    if (!isPart(part))
+      return refusal({ problems: [{ field: 'part', message: 'There is no such part of the book.' }] });
+    const id = (asked.get('id') ?? '').slice(0, 80);
+    const bundle = await bundleFor(context, part, id);
+    if (!bundle.ok) return refusal({ problems: bundle.problems, status: 404 });
+    await sayTaken(context, 'book.take', ...(id ? [id] : []));
+    return fileResponse(
+      {
+        name: `vowstep-${part}-${context.today}.json`,
+        type: 'application/json; charset=utf-8',
+        pieces: () => bundleBytes(bundle.value),
+      },
+      () => undefined,
+    );
+  });
+}
+
+/** A book of five years is some 30 MB. Ours. */
+const maxBookBytes = 64 * 2 ** 20;
+/** A large file takes memory: one is read at a time. */
+const line = new Line(2);
+
+/**
+ * Brings a file with the book in: `?look=1` only says what it would do; `?replace=1` lets the file say what differs. The
+ * answer says how far it is, a line at a time; the last one how it went.
+ */
+export async function POST(request: Request): Promise<Response> {
+  const asked = new URL(request.url).searchParams;
+  return throughRoute(
+    'rule',
+    async (context) => {
+      const leave = await line.enter(request.signal);
+      if (!leave)
+        return refusal({
+          problems: [
+            { field: 'file', message: 'Other files are being read just now: try again in a moment.' },
+          ],
+          status: 503,
+        });
+      const body = await readJson(request, maxBookBytes);
+      if (!body.ok) {
+        leave();
+        return refusal(body);
+      }
+      const name = (asked.get('name') ?? 'a file').slice(0, 120);
+      return newsResponse<TookOver>(request.signal, async (say, signal) => {
+        try {
+          const watch = { signal, onChecked: (checked: number, of: number) => say({ checked, of }) };
+          if (asked.get('look') === '1') {
+            const look = await lookAtBundle(context, body.value, watch);
+            return look.ok ? { ok: true, value: { ...look.value, id: null } } : look;
+          }
+          const replace = asked.get('replace') === '1';
+          const outcome = await takeOverBundle(context, body.value, { replace, name }, watch);
+          if (outcome.ok) revalidatePath('/', 'layout');
+          return outcome;
+        } finally {
+          leave();
+        }
+      });
+    },
+    'book.import',
+  );
+}

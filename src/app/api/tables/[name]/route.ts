@@ -1,0 +1,80 @@
+import { revalidatePath } from 'next/cache';
+import { throughRoute } from '@/server/doors/door';
+import { sayTaken } from '@/server/doors/say-taken';
+import { isTable, tableText } from '@/server/files/export-tables';
+import { isIncoming, lookAtTable, takeOverTable } from '@/server/files/import-tables';
+import { readBytes, refusal } from '@/server/http/body';
+
+interface Props {
+  params: Promise<{ name: string }>;
+}
+
+const none = () =>
+  refusal({ problems: [{ field: 'table', message: 'There is no table of that name.' }], status: 404 });
+
+/** A table of the book as CSV. */
+export async function GET(_: Request, { params }: Props): Promise<Response> {
+  const { name } = await params;
+  return throughRoute('take-away', async (context) => {
+    if (!isTable(name)) return none();
+    await sayTaken(context, 'table.take', `${name}.csv`);
+    const pieces = tableText(context, name);
+    const encoder = new TextEncoder();
+    const body = new ReadableStream<Uint8Array>({
+      pull: async (controller) => {
+        const next = await pieces.next();
+        if (next.done) controller.close();
+        else controller.enqueue(encoder.encode(next.value));
+      },
+      cancel: async () => void (await pieces.return(undefined)),
+    });
+    return new Response(body, {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8; header=present',
+        'content-disposition': `attachment; filename="${name}-${context.today}.csv"`,
+      },
+    });
+  });
+}
+
+/** A club's squad or year is some hundred KB. Ours. */
+const maxTableBytes = 2 * 2 ** 20;
+
+/** Brings a table in, as it was sent: `?look=1` only says what it would do; `map` says which column is which, as JSON. */
+export async function POST(request: Request, { params }: Props): Promise<Response> {
+  const { name } = await params;
+  const asked = new URL(request.url).searchParams;
+  return throughRoute(
+    'rule',
+    async (context) => {
+      if (!isIncoming(name)) return none();
+      const mapping = parsed(asked.get('map'));
+      const body = await readBytes(request, maxTableBytes);
+      if (!body.ok) return refusal(body);
+      const outcome =
+        asked.get('look') === '1'
+          ? await lookAtTable(context, name, body.value, mapping)
+          : await takeOverTable(
+              context,
+              name,
+              body.value,
+              mapping,
+              (asked.get('name') ?? 'a table').slice(0, 120),
+            );
+      if (!outcome.ok) return refusal({ problems: outcome.problems });
+      if (asked.get('look') !== '1') revalidatePath('/', 'layout');
+      return Response.json(outcome.value);
+    },
+    'book.import',
+  );
+}
+
+/** What it says as JSON; a text that is none is refused as a mapping later. */
+function parsed(text: string | null): unknown {
+  if (text === null) return null;
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return text;
+  }
+}

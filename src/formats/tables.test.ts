@@ -1,0 +1,66 @@
+import fc from 'fast-check';
+import { csvText, neutral, plain, readTable } from './tables';
+
+const bytes = (text: string) => new TextEncoder().encode(text);
+const read = (text: string, most = 100) => readTable(bytes(text), most);
+const cellsOf = (outcome: ReturnType<typeof readTable>) =>
+  outcome.ok ? outcome.value.rows.map(({ cells }) => cells) : outcome.problems[0]!.message;
+
+test('RFC 4180, 2: CRLF, quotes where they are needed, quotes doubled', () => {
+  expect(
+    csvText(
+      ['Name', 'n'],
+      [
+        ['Ada, "the quiet"', 3],
+        ['two\r\nlines', null],
+      ],
+    ),
+  ).toBe('Name,n\r\n"Ada, ""the quiet""",3\r\n"two\r\nlines",\r\n');
+});
+
+// OWASP, CSV Injection: =, +, -, @, tab and carriage return begin a formula.
+test.each(['=1+1', '+49 30', '-Ada', '@home', '\tx', "'quoted", "'=1", "''"])(
+  '%j cannot be worked out, and comes back',
+  (text) => {
+    expect(neutral(text)).not.toMatch(/^[=+\-@\t\r]/);
+    expect(plain(neutral(text))).toBe(text);
+  },
+);
+
+test('a negative number stays a number', () => expect(csvText(['n'], [[-3.5]])).toBe('n\r\n-3.5\r\n'));
+
+test('whatever is written comes back, but for blanks at its ends', () => {
+  const cell = fc.string({ unit: 'grapheme', maxLength: 30 }).filter((text) => !text.includes('\0'));
+  fc.assert(
+    fc.property(fc.array(fc.tuple(cell, cell), { minLength: 1, maxLength: 8 }), (rows) => {
+      const kept = rows
+        .map((row) => row.map((text) => text.trim()))
+        .filter((row) => row.some((text) => text !== ''));
+      fc.pre(kept.length > 0);
+      expect(cellsOf(read(csvText(['a', 'b'], rows)))).toEqual(kept);
+    }),
+  );
+});
+
+test('semicolons, tabs and another alphabet are read as they are', () => {
+  expect(cellsOf(read('Name;Birth year\nJörg;2015\n'))).toEqual([['Jörg', '2015']]);
+  expect(cellsOf(read('Name\tBirth year\nJörg\t2015\n'))).toEqual([['Jörg', '2015']]);
+  expect(cellsOf(read('\ufeffName,x\r\nJörg,1\r\n'))).toEqual([['Jörg', '1']]);
+  const latin = readTable(Uint8Array.from([...bytes('Name\nJ'), 0xf6, ...bytes('rg\n')]), 10);
+  expect(latin).toMatchObject({ ok: true, value: { latin: true, rows: [{ line: 2, cells: ['Jörg'] }] } });
+});
+
+test.each([
+  ['', 'name the columns'],
+  ['\n\n', 'name the columns'],
+  ['Name\n', 'nothing under it'],
+  ['Name\n"Ada\nBo', 'never closed'],
+  ['Na\0me\nAda', 'no table of text'],
+  [`${'a,'.repeat(80)}\nx`, '81 columns'],
+])('%j is refused with the reason', (text, words) => expect(cellsOf(read(text))).toContain(words));
+
+test('a million lines are not read to their end', () => {
+  expect(cellsOf(readTable(bytes(`Name\n${'Ada\n'.repeat(1_000_000)}`), 2000))).toContain(
+    'more than 2,000 lines',
+  );
+});

@@ -1,0 +1,98 @@
+import Papa from 'papaparse';
+import { done, refused, type Outcome } from '@/core/outcome';
+
+/** A cell: text, a number, yes or no, or nothing. */
+export type Cell = string | number | boolean | null;
+
+/** A table program takes a cell that begins so for something to work out (OWASP, CSV Injection). */
+const formula = /^[=+\-@\t\r]/;
+const guarded = /^'[=+\-@\t\r']/;
+
+/** Text that no table program works out: a stroke stands before it, and before a stroke that would be taken for one. */
+export const neutral = (text: string): string =>
+  formula.test(text) || text.startsWith("'") ? `'${text}` : text;
+/** The text as it was before {@link neutral}. */
+export const plain = (text: string): string => (guarded.test(text) ? text.slice(1) : text);
+
+/**
+ * Rows as CSV by RFC 4180: commas, CRLF, quotes doubled. Text is neutralised, numbers are not: they are no formulas.
+ */
+export function csvText(columns: readonly string[], rows: readonly (readonly Cell[])[]): string {
+  const cell = (value: Cell) =>
+    value === null
+      ? ''
+      : typeof value === 'boolean'
+        ? value
+          ? 'yes'
+          : 'no'
+        : typeof value === 'string'
+          ? neutral(value)
+          : value;
+  const text = Papa.unparse(
+    { fields: [...columns], data: rows.map((row) => row.map(cell)) },
+    { newline: '\r\n' },
+  );
+  return `${text}\r\n`;
+}
+
+/** A table that came in. */
+export interface Table {
+  readonly columns: readonly string[];
+  /** Each with its line in the file, from 2. */
+  readonly rows: readonly { readonly line: number; readonly cells: readonly string[] }[];
+  /** Set where the file was not in UTF-8, and was read as Western European. */
+  readonly latin: boolean;
+}
+
+const mostColumns = 60;
+
+/**
+ * Reads a table: UTF-8 or else Western European (Windows-1252); commas, semicolons or tabs, whichever it is.
+ * @param mostRows more rows than this are refused, and not read to their end
+ */
+export function readTable(bytes: Uint8Array, mostRows: number): Outcome<Table> {
+  const { text, latin } = decoded(bytes);
+  if (text.includes('\0'))
+    return refused('file', 'This is no table of text: save it as CSV, and bring that in.');
+  const read = Papa.parse<string[]>(text, {
+    delimiter: delimiterOf(text),
+    preview: mostRows + 2,
+  });
+  const [head, ...body] = read.data;
+  const columns = (head ?? []).map((name) => plain(name.trim()));
+  if (columns.filter((name) => name !== '').length === 0)
+    return refused('file', 'The first line must name the columns, such as Name, Birth year, Sport.');
+  if (columns.length > mostColumns)
+    return refused('file', `The table has ${columns.length} columns: at most ${mostColumns} are read.`);
+  const unclosed = read.errors.find(({ code }) => code === 'MissingQuotes');
+  if (unclosed)
+    return refused(
+      'file',
+      `A quote is opened and never closed, from line ${(unclosed.row ?? 0) + 1} on: the file may be cut.`,
+    );
+  const rows = body
+    .map((cells, index) => ({ line: index + 2, cells: cells.map((cell) => plain(cell.trim())) }))
+    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  if (rows.length > mostRows)
+    return refused(
+      'file',
+      `The table has more than ${mostRows.toLocaleString('en-GB')} lines: bring it in in parts.`,
+    );
+  if (rows.length === 0) return refused('file', 'The table has a first line and nothing under it.');
+  return done({ columns, rows, latin });
+}
+
+/** What stands between the cells of the first line most often, quotes left out; the library's guess wants longer tables. */
+function delimiterOf(text: string): string {
+  const head = (/^[^\r\n]*/.exec(text)?.[0] ?? '').replace(/"[^"]*"/g, '');
+  const count = (one: string) => head.split(one).length;
+  return [',', ';', '\t'].reduce((best, one) => (count(one) > count(best) ? one : best));
+}
+
+function decoded(bytes: Uint8Array): { readonly text: string; readonly latin: boolean } {
+  try {
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), latin: false };
+  } catch {
+    return { text: new TextDecoder('windows-1252').decode(bytes), latin: true };
+  }
+}

@@ -1,0 +1,141 @@
+import { sql } from 'drizzle-orm';
+import { csvText, type Cell } from '@/formats/tables';
+import { jsonRows } from '@/data/json-rows';
+import type { Context } from '../context';
+import { resultsReady } from '../log/results';
+import { bookContents } from '../readers/book';
+import { makeBook } from '@/drills';
+
+export const tables = ['squad', 'sessions', 'attempts', 'touches'] as const;
+export type TableName = (typeof tables)[number];
+export const isTable = (name: string): name is TableName => tables.includes(name as TableName);
+
+/** Columns of the tables that can be brought in again, as they are called. */
+export const squadColumns = [
+  'Name',
+  'Birth year',
+  'Sport',
+  'Hand',
+  'Ball',
+  'Height cm',
+  'Racket in',
+  'Take care',
+  'Working on',
+] as const;
+export const sessionColumns = [
+  'Day',
+  'Start',
+  'Minutes',
+  'Title',
+  'Coach',
+  'Place',
+  'Air °C',
+  'Players',
+] as const;
+
+/** Rows read at once from a long table. */
+const atOnce = 20_000;
+
+/** A table of the book as CSV, in pieces. Ids stay at home: a table is for people. */
+export async function* tableText({ db }: Context, name: TableName): AsyncGenerator<string> {
+  await resultsReady(db);
+  switch (name) {
+    case 'squad':
+      yield csvText(
+        squadColumns,
+        await jsonRows<Cell[]>(
+          db,
+          sql`name, birth_year, sport, hand, stage, height_cm, racket_in, care_note, focus`,
+          sql`select p.*, coalesce((select f.text from focus f where f.player_id = p.id and f.until_ms is null), '') as focus
+              from player p where removed_at_ms is null order by name, id`,
+        ),
+      );
+      return;
+    case 'sessions':
+      yield csvText(
+        [...sessionColumns, 'State'],
+        await jsonRows<Cell[]>(
+          db,
+          sql`day, start_time, booked_min, title, coach, place_name, air_c, players, said`,
+          sql`select s.*, case when not_held is not null then 'not held' else state end as said,
+                (select group_concat(name, '; ') from (select p.name as name from session_player x join player p on p.id = x.player_id
+                  where x.session_id = s.id order by x.position)) as players
+              from session s where removed_at_ms is null order by day, start_time, id`,
+        ),
+      );
+      return;
+    case 'attempts': {
+      const book = makeBook(await bookContents(db));
+      const titles = (drillId: string, stepId: string): [string, string] => [
+        book.drill(drillId)?.title ?? drillId,
+        book.step(drillId, stepId)?.title ?? stepId,
+      ];
+      yield* inPieces(
+        [
+          'Day',
+          'Session',
+          'Player',
+          'Drill',
+          'Step',
+          'Try',
+          'Result',
+          'Touches',
+          'Drops',
+          'Seconds',
+          'Eased',
+          'Said aloud',
+          'Corrected',
+        ],
+        (from) =>
+          jsonRows<[string, string, string, string, string, ...Cell[]]>(
+            db,
+            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, reported, fixed`,
+            sql`select a.*, s.title as title, p.name as name, a.touching_ms / 1000.0 as seconds
+                from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id join player p on p.id = a.player_id
+                order by a.day, a.block_id, a.player_id, a.number limit ${atOnce} offset ${from}`,
+          ),
+        ([day, title, name, drillId, stepId, ...rest]) => [
+          day,
+          title,
+          name,
+          ...titles(drillId, stepId),
+          ...rest.slice(0, 5),
+          ...rest.slice(5).map((one) => one === 1),
+        ],
+      );
+      return;
+    }
+    case 'touches':
+      yield* inPieces(
+        ['Time', 'Day', 'Session', 'Player', 'What', 'Try', 'Value', 'Words', 'By', 'Device'],
+        (from) =>
+          jsonRows<
+            [number, string, string, string | null, string, number, Cell, string | null, Cell, string]
+          >(
+            db,
+            sql`at_ms, day, title, name, kind, attempt, value, words, by, device`,
+            // What a block was begun as is for programs: the bundle has it.
+            sql`select e.at_ms, s.day as day, s.title as title, p.name as name, e.kind, e.attempt, e.value,
+                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.device
+                from touch_event e join block b on b.id = e.block_id join session s on s.id = b.session_id
+                left join player p on p.id = e.player_id order by e.seq limit ${atOnce} offset ${from}`,
+          ),
+        ([atMs, ...rest]) => [new Date(atMs).toISOString(), ...rest],
+      );
+  }
+}
+
+async function* inPieces<Row>(
+  columns: readonly string[],
+  read: (from: number) => Promise<Row[]>,
+  cells: (row: Row) => Cell[],
+): AsyncGenerator<string> {
+  for (let from = 0; ; from += atOnce) {
+    const rows = await read(from);
+    const text = csvText(columns, rows.map(cells));
+    // Only the first piece has a head.
+    if (from === 0) yield text;
+    else if (rows.length > 0) yield text.slice(text.indexOf('\r\n') + 2);
+    if (rows.length < atOnce) return;
+  }
+}
