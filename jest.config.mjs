@@ -11,7 +11,7 @@ const swc = [
 
 export default {
   testEnvironment: 'node',
-  roots: ['<rootDir>/src', '<rootDir>/scripts'],
+  roots: ['<rootDir>/src', '<rootDir>/scripts', '<rootDir>/testing'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: { '^.+\\.(t|j)sx?$': swc },
   transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb)/)'],

@@ -44,6 +44,13 @@ CREATE TABLE `take_over` (
 	`undone_at_ms` integer
 );
 --> statement-breakpoint
+CREATE TABLE `write_mark` (
+	`n` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+	`id` text NOT NULL,
+	`at_ms` integer NOT NULL
+);
+--> statement-breakpoint
+CREATE UNIQUE INDEX `write_mark_id_unique` ON `write_mark` (`id`);--> statement-breakpoint
 PRAGMA foreign_keys=OFF;--> statement-breakpoint
 CREATE TABLE `__new_helper_link` (
 	`token_hash` text PRIMARY KEY NOT NULL,

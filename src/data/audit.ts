@@ -32,14 +32,16 @@ const keptMs = 400 * 86_400_000;
 /**
  * Writes down what is being done, if anything is: called by every transaction as it ends well.
  * @param made the id of what the work made; null where it made nothing
+ * @param again true where this very transaction said it before, and is done again
+ * @returns whether it was written down
  */
-export async function sayDoing(db: Executor, made: string | null): Promise<void> {
+export async function sayDoing(db: Executor, made: string | null, again = false): Promise<boolean> {
   const doing = scope().getStore();
-  if (!doing || doing.said) return;
+  if (!doing || (doing.said && !again)) return false;
   const about = made !== null && !doing.about.includes(made) ? [...doing.about, made] : doing.about;
   await insertAudit(db, { ...doing, about });
-  // Only once it stands: a transaction that fails is begun again.
   doing.said = true;
+  return true;
 }
 
 export async function insertAudit(db: Executor, { id, atMs, who, what, about }: Doing): Promise<void> {

@@ -8,26 +8,52 @@ import { giveEpoch } from './epoch';
 import { fileOf, openedFile } from './identity';
 import { notNewer } from './migrations';
 import { driverWaitMs, patient } from './patience';
+import { gathering } from './gather';
 import { readingBeside } from './reads';
+import { oneServer } from './remote';
 import { repairText } from './repair';
 import * as schema from './schema';
 
-/** Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`libsql://…`). Locks are waited for beside other work. */
+/** Opens a database: a file (`file:data/vowstep.db`) or a libSQL server (`http(s)://…`, `libsql://…`). */
 export async function openDatabase(url: string, authToken?: string): Promise<Database> {
   const file = fileOf(url);
-  if (file) mkdirSync(path.dirname(file), { recursive: true });
-  const open = (onClose?: () => void) =>
-    patient(createClient({ url, authToken, timeout: driverWaitMs }), onClose);
-  const writing = file ? open() : null;
-  const watch = file ? createClient({ url, timeout: driverWaitMs }) : null;
-  const opened = open(() => [writing, watch].forEach((one) => one?.close()));
-  const { client, written } = watch ? readingBeside(opened, watch) : { client: opened };
-  if (file) await client.execute('PRAGMA journal_mode = WAL');
-  return Object.assign(drizzle(client, { schema }), {
-    ...(written && { $written: written }),
-    ...(writing && { $writer: drizzle(writing, { schema }) }),
-    ...(file && { $file: openedFile(file) }),
+  return file ? openFile(url, file) : openServer(url, authToken);
+}
+
+/** A file: locks are waited for beside other work, and writing has connections of its own. */
+async function openFile(url: string, file: string): Promise<Database> {
+  mkdirSync(path.dirname(file), { recursive: true });
+  const open = (onClose?: () => void) => patient(createClient({ url, timeout: driverWaitMs }), onClose);
+  const writing = open();
+  const watch = createClient({ url, timeout: driverWaitMs });
+  const opened = open(() => [writing, watch].forEach((one) => one.close()));
+  const { client, written } = readingBeside(opened, {
+    // SQLite says it of its own accord, for one connection whenever another one commits.
+    version: async () => (await watch.execute('PRAGMA data_version')).rows[0]?.data_version ?? null,
+    // A connection that met a lock tells nothing reliable any more, and a new one counts from elsewhere.
+    anew: async () => watch.reconnect(),
   });
+  await client.execute('PRAGMA journal_mode = WAL');
+  return Object.assign(drizzle(client, { schema }), {
+    ...{ $written: written, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
+  });
+}
+
+/** Another server's write is seen this much later at most, milliseconds. Ours: a page takes longer to read. */
+const serverHoldsMs = 100;
+
+/** A libSQL server: what is asked together goes together, and what is known there is not asked again. */
+function openServer(url: string, authToken?: string): Database {
+  const direct = patient(createClient({ url, authToken }));
+  const gathered = new Proxy(direct, {
+    get: (target, name) => (name === 'execute' ? execute : Reflect.get(target, name, target)),
+  });
+  const execute = gathering(direct);
+  const { client, written } = readingBeside(gathered, {
+    version: async () => (await execute('select max(n) as n from write_mark')).rows[0]?.n ?? 0,
+    ...{ holdsMs: serverHoldsMs, ahead: true },
+  });
+  return Object.assign(drizzle(client, { schema }), { $written: written, $direct: direct });
 }
 
 export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');
@@ -37,10 +63,12 @@ export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');
  * @throws DatabaseTrouble for one that a newer version has kept
  */
 export async function migrateDatabase(db: Database): Promise<void> {
-  await notNewer(db, migrationsFolder());
-  await migrate(db, { migrationsFolder: migrationsFolder() });
-  await repairText(db);
-  await giveEpoch(db);
+  await oneServer(db, async () => {
+    await notNewer(db, migrationsFolder());
+    await migrate(db, { migrationsFolder: migrationsFolder() });
+    await repairText(db);
+    await giveEpoch(db);
+  });
 }
 
 /** Puts what the journal beside it holds into the one file, so that a copy of that file is the whole book. */

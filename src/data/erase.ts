@@ -8,9 +8,15 @@ export const nameless = 'A child who left';
  * Takes everything that says who a player was out of the book, for good. What was counted stays, under a number and no
  * name. What is overwritten is overwritten on the disk too.
  * @param year a birth year that says nothing
+ * @param file whether the book is a file of ours; what a server does with what it deletes is its own affair
  */
-export async function erasePlayer(db: Executor, id: string, nowMs: number, year: number): Promise<void> {
-  await db.run(sql`pragma secure_delete = on`);
+export async function erasePlayer(
+  db: Executor,
+  id: string,
+  nowMs: number,
+  { year, file }: { readonly year: number; readonly file: boolean },
+): Promise<void> {
+  if (file) await db.run(sql`pragma secure_delete = on`);
   for (const statement of [
     sql`update player set name = ${nameless}, birth_year = ${year}, hand = 'right', stage = null, height_cm = null,
           racket_in = null, care_note = '', removed_at_ms = coalesce(removed_at_ms, ${nowMs}), erased_at_ms = ${nowMs}

@@ -27,7 +27,8 @@ export function patient(client: Client, onClose: () => void = () => undefined): 
       try {
         return await call();
       } catch (error) {
-        const locked = troubleOf(error)?.kind === 'locked';
+        const kind = troubleOf(error)?.kind;
+        const locked = kind === 'locked' || (kind === 'away' && client.protocol !== 'file');
         if (locked && client.protocol === 'file' && !client.closed) await client.reconnect();
         const givenUp = (error as { code?: unknown }).code === 'CLIENT_CLOSED' && !client.closed;
         if (!(locked || givenUp) || performance.now() + pauseMs > until) throw error;

@@ -5,70 +5,124 @@ import type { Client, InStatement, ResultSet } from '@libsql/client';
  */
 const keptText = 16e6;
 
+/** How it is told whether anything was written. */
+export interface Watch {
+  /** A number that changes with every write, whoever writes; it rejects where it cannot be told. */
+  readonly version: () => Promise<unknown>;
+  /** Called after it rejected: what it said before says nothing of what it will say. */
+  readonly anew?: () => Promise<void>;
+  /** What was said holds for so long, milliseconds; for one turn of the event loop where it is left out. */
+  readonly holdsMs?: number;
+  /** Whether what was asked together before is asked together again: where the way to the database is long. */
+  readonly ahead?: boolean;
+}
+
+/** Statements this near to each other were asked for one page, milliseconds; at most so many are asked ahead. Ours. */
+const togetherMs = 400;
+const mostAhead = 60;
+const mostRecent = 600;
+
 /**
- * Keeps the answers to reads until anybody writes to the file, this process or another.
+ * Keeps the answers to reads until anybody writes, this process or another.
  *
- * A page that is opened again, or by a second coach, costs no query then. SQLite says whether anything was written
- * through a number that changes for a connection whenever another one commits (`PRAGMA data_version`); a connection of
- * its own asks for it, once for all reads of one turn of the event loop; what this process writes meanwhile is said by
- * `written`. The number is asked for before the read, so an answer is never older than the number it is kept under.
- * @param watch a client of the same file that neither writes nor is used for anything else
+ * A page that is opened again, or by a second coach, costs no query then. The number is asked for before the read, so an
+ * answer is never older than the number it is kept under. What this process writes meanwhile is said by `written`.
  */
 export function keepsAnswers(
   execute: Client['execute'],
-  watch: Pick<Client, 'execute' | 'reconnect'>,
+  { version, anew, holdsMs, ahead = false }: Watch,
 ): { readonly execute: Client['execute']; readonly written: () => void } {
   const kept = new Map<string, { readonly answer: ResultSet; readonly size: number }>();
+  /** Answers that are on their way, under the number of now. */
+  const coming = new Map<string, Promise<ResultSet>>();
+  const recent = new Map<string, { readonly statement: InStatement; readonly atMs: number }>();
   let [under, size]: [unknown, number] = [null, 0];
   let asked: Promise<unknown> | null = null;
 
-  const forget = () => {
+  const forget = (at: unknown) => {
     kept.clear();
-    size = 0;
+    coming.clear();
+    [under, size] = [at, 0];
   };
-  /** The number the file stands at; null where it cannot be told, and nothing is kept. */
-  const version = () => {
+
+  /** The number the database stands at; null where it cannot be told, and nothing is kept. */
+  const now = () => {
     if (asked) return asked;
-    setImmediate(() => (asked = null));
-    return (asked = watch
-      .execute('PRAGMA data_version')
-      .then(({ rows }) => rows[0]?.data_version ?? null)
-      .catch(async () => {
-        // A connection that met a lock tells nothing reliable any more, and a new one counts from elsewhere.
-        forget();
-        under = null;
-        await watch.reconnect();
-        return null;
-      }));
+    const own = version().catch(async () => {
+      forget(null);
+      await anew?.();
+      return null;
+    });
+    asked = own;
+    const over = () => {
+      if (asked === own) asked = null;
+    };
+    if (holdsMs === undefined) setImmediate(over);
+    else void own.then(() => setTimeout(over, holdsMs).unref());
+    return own;
+  };
+
+  const keep = (key: string, answer: ResultSet) => {
+    const own = key.length + sizeOf(answer);
+    kept.set(key, { answer, size: own });
+    size += own;
+    for (const [old, { size: its }] of kept) {
+      if (size <= keptText) break;
+      kept.delete(old);
+      size -= its;
+    }
+  };
+
+  const fetched = (key: string, statement: InStatement): Promise<ResultSet> => {
+    const at = under;
+    const answer = execute(statement).finally(() => {
+      if (coming.get(key) === answer) coming.delete(key);
+    });
+    coming.set(key, answer);
+    return answer.then((own) => {
+      if (at === under) keep(key, own);
+      return own;
+    });
+  };
+
+  /** What was asked for with this the last time is asked for with it again. */
+  const together = (key: string) => {
+    const last = recent.get(key)?.atMs;
+    if (last === undefined) return;
+    let most = mostAhead;
+    for (const [other, { statement, atMs }] of [...recent].reverse()) {
+      if (most === 0) break;
+      if (Math.abs(atMs - last) > togetherMs || kept.has(other) || coming.has(other)) continue;
+      most -= 1;
+      fetched(other, statement).catch(() => undefined);
+    }
+  };
+
+  const used = (key: string, statement: InStatement) => {
+    recent.delete(key);
+    recent.set(key, { statement, atMs: performance.now() });
+    if (recent.size > mostRecent) recent.delete(recent.keys().next().value!);
   };
 
   const read = async (statement: InStatement, ...rest: []) => {
     if (!isRead(statement)) return execute(statement, ...rest).finally(() => (asked = null));
     const key = keyOf(statement);
     if (key === null) return execute(statement, ...rest);
-    const at = await version();
+    const at = await now();
     if (at === null) return execute(statement, ...rest);
-    if (at !== under) {
-      forget();
-      under = at;
-    }
+    if (at !== under) forget(at);
     const known = kept.get(key);
     if (known) {
       // Used last, given up last.
       kept.delete(key);
       kept.set(key, known);
+      if (ahead) used(key, statement);
       return known.answer;
     }
-    const answer = await execute(statement, ...rest);
-    if (at === under) {
-      const own = key.length + sizeOf(answer);
-      kept.set(key, { answer, size: own });
-      size += own;
-      for (const [old, { size: its }] of kept) {
-        if (size <= keptText) break;
-        kept.delete(old);
-        size -= its;
-      }
+    const answer = coming.get(key) ?? fetched(key, statement);
+    if (ahead) {
+      together(key);
+      used(key, statement);
     }
     return answer;
   };
@@ -76,7 +130,7 @@ export function keepsAnswers(
 }
 
 /** The same client, keeping answers ({@link keepsAnswers}). */
-export function readingBeside(client: Client, watch: Client): { client: Client; written: () => void } {
+export function readingBeside(client: Client, watch: Watch): { client: Client; written: () => void } {
   const { execute, written } = keepsAnswers(client.execute, watch);
   const writing = ['batch', 'migrate', 'executeMultiple'] as const;
   const reading = new Proxy(client, {

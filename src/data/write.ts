@@ -2,6 +2,7 @@ import type { Outcome } from '@/core/outcome';
 import type { Database, Executor } from './database';
 import { sameFile } from './identity';
 import { sayDoing } from './audit';
+import { remoteTransaction } from './remote';
 
 interface Line {
   last: Promise<unknown>;
@@ -50,18 +51,21 @@ function madeBy(result: unknown): string | null {
 /** What went wrong in the work is thrown, even when SQLite had already rolled back and a second rollback fails over it. */
 async function transaction<T>(db: Database, work: (tx: Executor) => Promise<T>): Promise<T> {
   const failed: { error?: unknown } = {};
+  let saidHere = false;
+  const said = async (tx: Executor): Promise<T> => {
+    const result = await work(tx);
+    // Who did it stands in the same transaction as what was done; what was refused was not done.
+    if (!isRefused(result) && (await sayDoing(tx, madeBy(result), saidHere))) saidHere = true;
+    return result;
+  };
   try {
-    return await (db.$writer ?? db).transaction(async (tx) => {
-      try {
-        const result = await work(tx);
-        // Who did it stands in the same transaction as what was done; what was refused was not done.
-        if (!isRefused(result)) await sayDoing(tx, madeBy(result));
-        return result;
-      } catch (error) {
+    if (db.$direct) return await remoteTransaction(db, said);
+    return await (db.$writer ?? db).transaction((tx) =>
+      said(tx).catch((error: unknown) => {
         failed.error = error;
         throw error;
-      }
-    });
+      }),
+    );
   } catch (error) {
     throw failed.error ?? error;
   } finally {

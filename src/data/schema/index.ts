@@ -3,3 +3,4 @@ export * from './book';
 export * from './links';
 export * from './doors';
 export * from './files';
+export * from './server';

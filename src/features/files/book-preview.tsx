@@ -54,10 +54,10 @@ export function BookPreview({ name, look, busy, onTake, onLeave }: Props) {
         <thead>
           <tr className="text-sm text-soft">
             <th className="font-normal">&nbsp;</th>
-            <th className="font-normal">Added</th>
-            <th className="font-normal">The same</th>
-            <th className="font-normal">Differ</th>
-            <th className="font-normal">Left out</th>
+            <th className="px-2 text-right font-normal">Added</th>
+            <th className="px-2 text-right font-normal">The same</th>
+            <th className="px-2 text-right font-normal">Differ</th>
+            <th className="px-2 text-right font-normal">Left out</th>
           </tr>
         </thead>
         <tbody>
@@ -69,7 +69,7 @@ export function BookPreview({ name, look, busy, onTake, onLeave }: Props) {
                   {named[thing]}
                 </th>
                 {[added, same, differ, leftOut].map((n, index) => (
-                  <td key={index}>{n === 0 ? '' : n.toLocaleString('en-GB')}</td>
+                  <td key={index} className="px-2 text-right">{n === 0 ? '' : n.toLocaleString('en-GB')}</td>
                 ))}
               </tr>
             ))}

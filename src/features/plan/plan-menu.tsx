@@ -37,6 +37,13 @@ export function PlanMenu({ session, title, today, flush }: Props) {
           <a className={buttonClass('plain', wide)} href={`/sessions/${session.id}/paper.pdf`} download>
             <FileDown aria-hidden size={18} /> As PDF
           </a>
+          <a
+            className={buttonClass('plain', wide)}
+            href={`/api/book?part=session&id=${session.id}`}
+            download
+          >
+            <FileDown aria-hidden size={18} /> For another Vow Step
+          </a>
           <PlanAgain session={{ ...session, title }} today={today} />
           <RemoveSession id={session.id} title={title} removed={session.removed} />
         </div>

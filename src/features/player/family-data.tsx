@@ -22,6 +22,9 @@ export function FamilyData({ id, name }: { readonly id: string; readonly name: s
         <ButtonLink href={`/players/${id}/everything`} prefetch={false}>
           <ScrollText aria-hidden size={18} /> Everything about {name}
         </ButtonLink>
+        <a className={buttonClass()} href={`/api/book?part=child&id=${id}`} download>
+          <FileDown aria-hidden size={18} /> For another Vow Step
+        </a>
         <a className={buttonClass()} href={`/players/${id}/everything.json`} download>
           <FileDown aria-hidden size={18} /> As a file
         </a>

@@ -33,7 +33,7 @@ export async function eraseForGood(context: Context, id: string, input: unknown)
     if (player.name.toLowerCase() !== checked.value.name.toLowerCase())
       return refused('name', `That is not the name: type ${player.name} to remove them for good.`);
     const year = Number(context.today.slice(0, 4)) - nobodysAge;
-    await erasePlayer(tx, id, context.nowMs, year);
+    await erasePlayer(tx, id, context.nowMs, { year, file: context.db.$file !== undefined });
     // Their own notes are gone by now: what is left is nobody's own.
     return done(await textsNaming(tx, player.name.split(' ')[0]!));
   });
