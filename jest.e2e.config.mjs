@@ -21,5 +21,12 @@ export default {
       testMatch: courtside.map((name) => `**/${name}.e2e.ts`),
       globals: { vowstepHost: 'hall.test' },
     },
+    {
+      ...browserTests,
+      displayName: 'server',
+      // The first line once more, with a libSQL server as database.
+      testMatch: ['**/first-line.e2e.ts'],
+      globals: { vowstepRemote: true },
+    },
   ],
 };

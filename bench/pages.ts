@@ -1,5 +1,6 @@
 import { demoServer, type DemoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
+import { viewsOf } from './lib/views';
 
 /*
  * Median server time of each main view, from request to last byte: on the demo data against an empty page
@@ -12,36 +13,9 @@ const touches = async ({ client }: DemoServer) =>
   (await client.execute('select count(*) as n from touch_event')).rows[0]!.n;
 console.error(`Events: ${await touches(demo)} in the demo, ${await touches(large)} in the large log.`);
 
-async function paths({ client }: DemoServer): Promise<Record<string, string>> {
-  const one = async (sql: string) => (await client.execute(sql)).rows[0]!.id as string;
-  const planned = await one(
-    `select id from session where state = 'planned' order by day, start_time limit 1`,
-  );
-  const held = await one(
-    `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
-  );
-  const player = await one(`select id from player where name like 'Nessa%'`);
-  return {
-    blank: '/blank',
-    today: '/',
-    sessions: '/sessions',
-    squad: '/squad',
-    drills: '/drills',
-    drill: '/drills/palm-up-bounce',
-    wall: `/benches/wall?player=${player}`,
-    rally: `/benches/rally?player=${player}`,
-    places: '/places',
-    schools: '/schools',
-    player: `/players/${player}?drill=racket-wall-rally`,
-    plan: `/sessions/${planned}/plan`,
-    run: `/sessions/${planned}/run`,
-    review: `/sessions/${held}/review`,
-  };
-}
-
 const servers = [
-  { server: demo, at: await paths(demo), times: {} as Record<string, number[]> },
-  { server: large, at: await paths(large), times: {} as Record<string, number[]> },
+  { server: demo, at: await viewsOf(demo.client), times: {} as Record<string, number[]> },
+  { server: large, at: await viewsOf(large.client), times: {} as Record<string, number[]> },
 ];
 for (let round = -20; round < rounds; round++) {
   for (const name of Object.keys(servers[0]!.at)) {

@@ -27,6 +27,8 @@ export interface StandIn {
   readonly dials: Dials;
   /** Requests since it was asked last. */
   readonly trips: () => number;
+  /** Asks the database itself, beside the protocol: no request, no delay. */
+  readonly query: (sql: string, args?: InValue[]) => Promise<unknown>;
   readonly close: () => Promise<void>;
 }
 
@@ -170,6 +172,7 @@ export async function libsqlStandIn(
       trips = 0;
       return made;
     },
+    query: (sql, args = []) => client.execute({ sql, args }),
     close: async () => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
@@ -198,9 +201,9 @@ async function batch(
   const holds = (cond: Cond): boolean => {
     switch (cond.type) {
       case 'ok':
-        return results[cond.step] != null;
+        return (results[cond.step] ?? null) !== null;
       case 'error':
-        return errors[cond.step] != null;
+        return (errors[cond.step] ?? null) !== null;
       case 'not':
         return !holds(cond.cond);
       case 'and':

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createClient, type InValue } from '@libsql/client';
 import { freePort, startServer } from '../../scripts/lib/server.js';
+import { libsqlStandIn } from '../../testing/libsql-server';
 
 export interface App {
   readonly url: string;
@@ -21,14 +22,19 @@ export interface App {
 /** The host name the browser asks for; null for loopback. A project of the browser tests sets it. */
 export const host = (globalThis as { vowstepHost?: string }).vowstepHost ?? null;
 
+/** Whether the database is a libSQL server (the stand-in, a little away); a project of the browser tests sets it. */
+const remote = (globalThis as { vowstepRemote?: boolean }).vowstepRemote ?? false;
+
 /** The production server on a database of its own: empty, or a copy of the demo. */
 export async function openApp({ demo = false } = {}): Promise<App> {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-app-'));
   const file = path.join(folder, 'app.db');
   if (demo) copyFileSync(process.env.VOWSTEP_DEMO_FILE ?? 'data/browser-tests.db', file);
   const port = await freePort();
+  const standIn = remote ? await libsqlStandIn(file) : null;
+  if (standIn) standIn.dials.delayMs = 5;
   const env = {
-    VOWSTEP_DATABASE_URL: `file:${file}`,
+    VOWSTEP_DATABASE_URL: standIn?.url ?? `file:${file}`,
     ...(host && { VOWSTEP_ALLOWED_HOSTS: ` ${host.toUpperCase()}:${port} ` }),
   };
   let server = await startServer({ port, env });
@@ -48,6 +54,7 @@ export async function openApp({ demo = false } = {}): Promise<App> {
     },
     close: async () => {
       await server.stop();
+      await standIn?.close();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -45,6 +45,8 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['Removed', () => '/removed', 'Nothing has been removed'],
     ['Help', () => '/help', 'Short answers'],
     ['Settings', () => '/settings', 'Copies of the book'],
+    ['Files', () => '/files', 'Bring a file in'],
+    ['Sign in', () => '/sign-in', 'Forgotten?'],
     ['Everything', (ids) => `/players/${ids.nessa}/everything`, 'anybody else'],
     ['Run', (ids) => `/sessions/${ids.planned}/run`, 'Start block'],
   ];

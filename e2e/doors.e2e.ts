@@ -1,0 +1,197 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { freePort, startServer } from '../scripts/lib/server.js';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+import { demoIds } from './lib/views';
+
+/* Who comes in, what they may, what goes out and comes in as a file, and the way back. */
+let app: App;
+let browser: Browser;
+let page: Page;
+const passcode = 'quiet lantern over gravel';
+const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-doors-'));
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const audit = async () =>
+  (await app.query('select who, what from audit order by at_ms desc, id desc')).map(
+    ({ who, what }) => `${String(who)} ${String(what)}`,
+  );
+const signIn = async (on: Page, name: string, word = passcode) => {
+  await on.sees('Forgotten?');
+  await on.type('Name', name);
+  await on.type('Passcode', word);
+  await on.press('Sign in');
+};
+
+test('on an address others can reach, it starts only once an owner has a passcode, and then asks for it', async () => {
+  const env = { VOWSTEP_DATABASE_URL: `file:${path.join(folder, 'first.db')}` };
+  const port = await freePort();
+  await expect(startServer({ port, host: '0.0.0.0', env })).rejects.toThrow(/nobody has a passcode yet/);
+  const setting = spawn('npm', ['run', '-s', 'passcode'], { env: { ...process.env, ...env } });
+  setting.stdin.end(`Ottilie\n${passcode}\n`);
+  expect(await new Promise((resolve) => setting.on('close', resolve))).toBe(0);
+  const server = await startServer({ port, host: '0.0.0.0', env });
+  const there = await fetch(`${server.url}/squad`, { redirect: 'manual' });
+  expect([there.status, there.headers.get('location')]).toEqual([307, '/sign-in?to=%2Fsquad']);
+  expect((await fetch(`${server.url}/api/book`)).status).toBe(401);
+  await server.stop();
+});
+
+test('the first passcode makes an owner, who stays signed in; a coach is added', async () => {
+  await browser.driver.get(`${app.url}/settings`);
+  await page.press('Set your passcode');
+  await page.type('Name', 'Ottilie Brandt');
+  await page.type('Passcode', 'password');
+  await page.press('Add');
+  await page.sees('too easy to guess');
+  await page.type('Passcode', passcode);
+  await page.press('Add');
+  await page.sees('You sign in as Ottilie Brandt from now on.');
+  await page.sees('Signed in as Ottilie Brandt');
+  await page.press('Add a coach');
+  await page.type('Name', 'Sefa Lund');
+  await page.type('Passcode', passcode);
+  await page.press('Add');
+  await page.sees('Sefa Lund can sign in.');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  expect((await fetch(`${app.url}/api/drills`)).status).toBe(401);
+});
+
+test('two coaches have one plan open: the second save is refused, both versions stand, and both are written down', async () => {
+  const { planned } = await demoIds(app);
+  const other = await openBrowser();
+  const theirs = new Page(other.driver);
+  try {
+    await other.driver.get(`${app.url}/sessions/${planned}/plan`);
+    // Four wrong ones: the door says how long to wait, and even the right one waits.
+    for (let n = 0; n < 3; n++) {
+      await signIn(theirs, 'Sefa Lund', `wrong ${n}`);
+      await theirs.sees(n < 2 ? 'Name or passcode is wrong.' : 'has to wait 5 seconds');
+    }
+    await signIn(theirs, 'Sefa Lund');
+    await theirs.sees(/Too many wrong tries: wait \d seconds/);
+    await app.query('update sign_in_try set last_at_ms = last_at_ms - 60000');
+    await signIn(theirs, 'Sefa Lund');
+    // Signed in, they are where they wanted to go.
+    await theirs.sees('Breathless');
+
+    await browser.driver.get(`${app.url}/sessions/${planned}/plan`);
+    await page.sees('Breathless');
+    await page.press('Take out this block');
+    await page.sees('Saved');
+    await theirs.press('Take out this block');
+    await theirs.sees('Changed in another window');
+    expect((await audit())[0]).toBe('Ottilie Brandt session.plan');
+    await theirs.press('Keep mine');
+    await theirs.sees('Saved');
+    expect((await audit())[0]).toBe('Sefa Lund session.plan');
+
+    // What is an owner's is not there for a coach.
+    await other.driver.get(`${app.url}/settings`);
+    await theirs.sees('Signed in as Sefa Lund');
+    expect(await theirs.text()).not.toContain('Copies of the book');
+    await theirs.press('Sign out everywhere');
+    await theirs.sees('Forgotten?');
+    await other.driver.get(`${app.url}/squad`);
+    await theirs.sees('Forgotten?');
+  } finally {
+    await other.close();
+  }
+});
+
+test('a table with three bad lines says which, takes the rest, and is taken back as a whole', async () => {
+  const file = path.join(folder, 'squad.csv');
+  writeFileSync(
+    file,
+    'Child;Born;Plays;Hand\nYrsa;2015;tennis;L\nOve;twelve;tennis;R\n;2015;tennis;R\nTove;2014;golf;R\n',
+  );
+  await browser.driver.get(`${app.url}/files`);
+  await page.sees('Bring a file in');
+  await (await page.find('input[type=file]')).sendKeys(file);
+  await page.sees('1 new, 0 changed, 0 the same, 3 left out.');
+  await page.sees('Birth year must be a year, such as 2016.');
+  await page.sees('Sport must be tennis or table tennis: choose one.');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Take over 1 line');
+  await page.sees('Brought in lately');
+  const squad = async () =>
+    (await app.query('select name from player where removed_at_ms is null')).map((row) => row.name);
+  expect(await squad()).toContain('Yrsa');
+  await page.press('Take it back');
+  await page.sees('is taken back');
+  expect(await squad()).not.toContain('Yrsa');
+
+  // The whole book, cut in half.
+  const { value } = await browser.driver.manage().getCookie('vowstep-coach');
+  const book = await (
+    await fetch(`${app.url}/api/book`, { headers: { cookie: `vowstep-coach=${value}` } })
+  ).text();
+  const half = path.join(folder, 'half.json');
+  writeFileSync(half, book.slice(0, book.length / 2));
+  await (await page.find('input[type=file]')).sendKeys(half);
+  await page.sees('could not be read. Nothing of it was stored.');
+});
+
+test('a copy is looked at and put back: who is signed in stays so, what came since is gone, and it is written down', async () => {
+  await browser.driver.get(`${app.url}/settings`);
+  await page.press('Copy the book now');
+  await page.sees('looked through, sound.');
+  await browser.driver.get(`${app.url}/squad`);
+  await page.press('Add a player');
+  await page.type('Name', 'Since then');
+  await page.type('Birth year', '2015');
+  await page.press('Add player');
+  await page.sees('10 players.');
+  await browser.driver.get(`${app.url}/settings`);
+  await page.press('Put back…');
+  await page.sees('Put this copy back?');
+  await page.becomes(
+    `[...document.querySelectorAll('[role=dialog] tbody tr')].map((row) => row.innerText.split(/\\s+/).at(-1))`,
+    ['1', 'none', 'none'],
+  );
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Put it back');
+  await page.sees('is the book now');
+  await browser.driver.get(`${app.url}/squad`);
+  await page.sees('9 players.');
+  await browser.driver.get(`${app.url}/settings`);
+  await page.sees('put a copy back');
+  await page.sees('Signed in as Ottilie Brandt');
+});
+
+test('a calendar’s address gives the sessions and no child, until it is withdrawn', async () => {
+  await page.press('Calendar address');
+  await page.type('Whose calendar', 'Sefa');
+  await page.press('Make it');
+  const address = await (await page.find('[data-made]')).getText();
+  const answer = await fetch(address);
+  expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/calendar; charset=utf-8']);
+  const calendar = await answer.text();
+  expect(calendar.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(3);
+  expect(answer.headers.get('referrer-policy')).toBe('no-referrer');
+  for (const { name, id } of await app.query('select name, id from player')) {
+    expect(calendar).not.toContain(String(name).split(' ')[0]);
+    expect(calendar).not.toContain(String(id));
+  }
+  // One letter changed is another address.
+  const wrong = address.slice(0, -1) + (address.endsWith('A') ? 'B' : 'A');
+  expect((await fetch(wrong)).status).toBe(410);
+  await page.press('Close');
+  await page.press('Withdraw');
+  await page.sees('opens nothing any more');
+  expect((await fetch(address)).status).toBe(410);
+});
