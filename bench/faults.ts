@@ -13,6 +13,7 @@ import { backup } from '../src/data/backup';
 import { restore } from '../src/data/restore';
 import { Club, otherStep } from './lib/club';
 import { FaultyLink, linkFaults, pause } from './lib/faulty-link';
+import { remoteFaults } from './lib/remote-faults';
 import { RunPage } from './lib/run-page';
 import { ScriptedDevice } from './lib/scripted-device';
 
@@ -21,6 +22,7 @@ import { ScriptedDevice } from './lib/scripted-device';
  * sent twice and overtaken, pages opened anew, text that is no text, clocks days ahead, plans changed and blocks removed
  * under a counting device, the book put back to an earlier copy, its history made another, its file locked, and the
  * service worker replaced under an open page. In the end every touch must be stored once, as what it was made as.
+ * Then as many again between two servers and a libSQL server (lib/remote-faults.ts).
  * The seed is printed: the same one makes the same faults.
  */
 const faults = Number(process.env.VOWSTEP_FAULTS ?? 500);
@@ -392,3 +394,8 @@ club.close();
 await screen.close();
 await app.close();
 rmSync(folder, { recursive: true, force: true });
+
+const { counts: kindsThere, ...there } = await remoteFaults(faults, random);
+console.error(`On the server: ${JSON.stringify(kindsThere)}`);
+console.log(JSON.stringify({ bench: 'faults-server', value: there.faults, unit: 'faults', ...there }));
+if (there.lost + there.doubled > 0) process.exitCode = 1;

@@ -2,7 +2,7 @@ import { statSync } from 'node:fs';
 import path from 'node:path';
 import { insertAudit } from '@/data/audit';
 import { aboutFile, backup, stampOf } from '@/data/backup';
-import { copiesFolder, holdsOf, namedIn, type Holds } from '@/data/copies';
+import { copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
 import { whileClosed } from '@/data/open-book';
 import { restore } from '@/data/restore';
 import { erasedIds } from '@/data/squad';
@@ -37,11 +37,10 @@ export function copyFile(
   name: string,
 ): { readonly file: string; readonly bytes: number } | null {
   const book = db.$file?.path;
-  // A name, and no way out of the folder.
-  if (!book || !/^[\w-]+\.db$/.test(name)) return null;
-  const file = path.join(copiesFolder(book), name);
-  const stat = statSync(file, { throwIfNoEntry: false });
-  return stat?.isFile() ? { file, bytes: stat.size } : null;
+  // One of those there are, by its name: no way leads out of their folders.
+  const file = book && copiesOf(book).find((one) => path.basename(one) === name);
+  const stat = file ? statSync(file, { throwIfNoEntry: false }) : undefined;
+  return file && stat?.isFile() ? { file, bytes: stat.size } : null;
 }
 
 /** What putting a copy back would mean. */

@@ -60,31 +60,35 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   expect(await context.db.all(sql`select what from audit where what = 'copy.restore'`)).toHaveLength(1);
 }, 60_000);
 
-test('a copy of an earlier version is brought up to date on the way', async () => {
-  const context = await contextIn();
-  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 5000 }));
-  const copy = path.join(folder, 'backups', name);
-  rmSync(copy);
-  const old = await openDatabase(`file:${copy}`);
-  await migrate(old, { migrationsFolder: firstMigrations(folder, 8) });
-  await old.run(
-    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('p', 'Old', 2016, 'tennis', 'right', 0)`,
-  );
-  old.$client.close();
-  expect(value(await aboutCopy(context, name))).toMatchObject({ older: true, holds: { players: 1 } });
-  value(await restoreCopy(context, name));
-  const { db } = await contextIn();
-  expect(await db.all(sql`select name, erased_at_ms as e from player`)).toEqual([{ name: 'Old', e: null }]);
-  expect(await db.all(sql`select name from coach where removed_at_ms is null`)).toEqual([
-    { name: 'Ottilie' },
-  ]);
-}, 60_000);
+test.each([6, 7, 8, 9])(
+  'a copy of version %i is brought up to date on the way',
+  async (version) => {
+    const context = await contextIn();
+    const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 5000 * version }));
+    const copy = path.join(folder, 'backups', name);
+    rmSync(copy);
+    const old = await openDatabase(`file:${copy}`);
+    await migrate(old, { migrationsFolder: firstMigrations(mkdtempSync(path.join(folder, 'm-')), version) });
+    await old.run(
+      sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('p', 'Old', 2016, 'tennis', 'right', 0)`,
+    );
+    old.$client.close();
+    expect(value(await aboutCopy(context, name))).toMatchObject({ older: true, holds: { players: 1 } });
+    value(await restoreCopy(context, name));
+    const { db } = await contextIn();
+    expect(await db.all(sql`select name, erased_at_ms as e from player`)).toEqual([{ name: 'Old', e: null }]);
+    expect(await db.all(sql`select name from coach where removed_at_ms is null`)).toEqual([
+      { name: 'Ottilie' },
+    ]);
+  },
+  60_000,
+);
 
 test('what is no copy is not put back, and the server goes on', async () => {
   const context = await contextIn();
   for (const name of ['nowhere.db', '../book.db', 'daily.db-wal', ''])
     expect(problem(await restoreCopy(context, name))).toContain('There is no copy');
-  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 9000 }));
+  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 90_000 }));
   const copy = path.join(folder, 'backups', name);
   copyFileSync(__filename, copy);
   expect(problem(await restoreCopy(context, name))).toContain('database');

@@ -12,6 +12,9 @@ import { addNote } from './notes/notes';
 import { patternsView } from './readers/patterns';
 import { keepPattern } from './sessions/patterns';
 import { loadPlan, savePlan } from './sessions/sessions';
+import { createHash } from 'node:crypto';
+import { whoComes } from './doors/sign-in';
+import { linkState } from './log/helper-links';
 import { firstMigrations } from './testing/first-migrations';
 import { value } from './testing/scratch';
 import { sessionPlanView } from './views/session-plan';
@@ -279,5 +282,29 @@ test('a book of before patterns and notes: its plans can be kept, and its sessio
   value(await addNote(context, { sessionId: session, blockId: block, text: 'Too fast' }));
   expect((await sessionReviewView(context, session))!.written.notes).toMatchObject([{ text: 'Too fast' }]);
   expect(await patternsView(context)).toMatchObject([{ title: 'Old ways', drills: ['Palm-up bounce'] }]);
+  db.$client.close();
+});
+
+test('a book of before coaches: nobody signs in, and a helper’s link of then still counts', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'doors.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 9) });
+  const token = 'A'.repeat(22);
+  const hash = createHash('sha256').update(token).digest('hex');
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'running', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+    sql`insert into helper_link (token_hash, scope, session_id, player_id, name, created_at_ms, expires_at_ms, uses) values (${hash}, 'count', ${session}, ${player}, 'Bram', 0, 1000, 3)`,
+  ])
+    await db.run(row);
+  await migrateDatabase(db);
+  const context = { db, nowMs: 500, today: '2026-11-24', newId: () => id(90) };
+  expect(await linkState(context, token)).toMatchObject({
+    kind: 'open',
+    playerId: player,
+    by: 'Bram (helper)',
+  });
+  expect(await linkState({ ...context, nowMs: 2000 }, token)).toEqual({ kind: 'expired' });
+  expect(await whoComes(context, undefined)).toEqual({ kept: false, who: null });
   db.$client.close();
 });

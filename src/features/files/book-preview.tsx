@@ -69,7 +69,9 @@ export function BookPreview({ name, look, busy, onTake, onLeave }: Props) {
                   {named[thing]}
                 </th>
                 {[added, same, differ, leftOut].map((n, index) => (
-                  <td key={index} className="px-2 text-right">{n === 0 ? '' : n.toLocaleString('en-GB')}</td>
+                  <td key={index} className="px-2 text-right">
+                    {n === 0 ? '' : n.toLocaleString('en-GB')}
+                  </td>
                 ))}
               </tr>
             ))}

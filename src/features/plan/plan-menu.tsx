@@ -37,11 +37,7 @@ export function PlanMenu({ session, title, today, flush }: Props) {
           <a className={buttonClass('plain', wide)} href={`/sessions/${session.id}/paper.pdf`} download>
             <FileDown aria-hidden size={18} /> As PDF
           </a>
-          <a
-            className={buttonClass('plain', wide)}
-            href={`/api/book?part=session&id=${session.id}`}
-            download
-          >
+          <a className={buttonClass('plain', wide)} href={`/api/book?part=session&id=${session.id}`} download>
             <FileDown aria-hidden size={18} /> For another Vow Step
           </a>
           <PlanAgain session={{ ...session, title }} today={today} />

@@ -154,8 +154,6 @@ interface CopyProps {
 function Copy({ copy, now, zone, busy, onRestore }: CopyProps) {
   const { name, bytes, madeMs, holds } = copy;
   const lacks = holds && now ? now.marks - holds.marks : 0;
-  // Only what stands in the folder of copies can be reached by its name.
-  const own = name.endsWith('.db');
   return (
     <li className="flex flex-wrap items-center gap-x-4 border-t border-line py-1.5" data-copy={name}>
       <div className="min-w-56 flex-1">
@@ -165,16 +163,14 @@ function Copy({ copy, now, zone, busy, onRestore }: CopyProps) {
           {lacks > 0 && `; ${counted(lacks, 'mark')} fewer than now`}
         </p>
       </div>
-      {own && (
-        <div className="flex gap-2">
-          <a className={buttonClass()} href={`/api/copies/${name}`} download>
-            Take away<span className="sr-only"> {name}</span>
-          </a>
-          <Button look="quiet" disabled={busy} onClick={onRestore}>
-            Put back…<span className="sr-only"> {name}</span>
-          </Button>
-        </div>
-      )}
+      <div className="flex gap-2">
+        <a className={buttonClass()} href={`/api/copies/${name}`} download>
+          Take away<span className="sr-only"> {name}</span>
+        </a>
+        <Button look="quiet" disabled={busy} onClick={onRestore}>
+          Put back…<span className="sr-only"> {name}</span>
+        </Button>
+      </div>
     </li>
   );
 }

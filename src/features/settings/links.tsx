@@ -15,7 +15,7 @@ import { useNotice } from '@/ui/toast';
 
 const opens = ({ scope, name, player, title }: OpenLinkRow): string =>
   scope === 'calendar'
-    ? `Calendar of ${name}: planned sessions, no names`
+    ? `Calendar of ${name}: title, time and place of sessions`
     : `${name || 'A helper'} counts ${player ?? 'a child'} in ${title ?? 'a session'}`;
 
 /** Every link that opens something now: what, until when, how often it was used, and how to end it. */
@@ -84,7 +84,7 @@ export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[];
         open={making}
         onOpenChange={(on) => !on && close()}
         title="Calendar address"
-        intro="Any calendar program can follow it: the sessions that are planned, with time and place, and no child’s name."
+        intro="Any calendar program can follow it: title, time and place of the sessions, and nobody’s name."
       >
         {made ? (
           <div className="space-y-3">

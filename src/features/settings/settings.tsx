@@ -54,6 +54,18 @@ export function Settings({ view }: { readonly view: SettingsView }) {
               {view.address && <Fact name="Answers at">{view.address}</Fact>}
               <Fact name="Your time zone">{view.zone || 'the server’s'}</Fact>
             </dl>
+            <details className="mt-2">
+              <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+                Licences of what ships ({view.licences.length})
+              </summary>
+              <ul className="max-h-64 overflow-y-auto text-sm" tabIndex={0} aria-label="Licences">
+                {view.licences.map(({ name, version, licence }) => (
+                  <li key={`${name} ${version}`} className="border-t border-line py-1 break-all">
+                    {name} {version}: <span className="font-semibold">{licence}</span>
+                  </li>
+                ))}
+              </ul>
+            </details>
             <p className="mt-2 flex flex-col items-start gap-1">
               <Link href="/files" className="hit font-semibold underline underline-offset-4 touch:py-3">
                 Files in and out

@@ -6,6 +6,7 @@ import { whileDoing } from '@/data/audit';
 import { sessionsCoach, type Actor } from '../actor';
 import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
+import { Budget } from '../http/budget';
 import { zoneOfRequest } from '../http/zone-cookie';
 import { doing } from './doing';
 import { may, type Deed } from './may';
@@ -94,5 +95,18 @@ export async function look<T>(work: (context: Context) => Promise<T>): Promise<T
   return work(await pageContext('see'));
 }
 
+/** A helper's phone asks for news once a second and sends a batch for every handful of touches. Ours. */
+const perLink = new Budget(120, 10);
+
 /** For a link: its token is the key, and what it opens is asked by whoever is given this. Nobody acts yet. */
 export const linkContext = async (): Promise<Context> => contextIn(await zoneOfRequest());
+
+/** For a route under a link: one link may ask so much, whoever has it. */
+export async function throughLink(
+  token: string,
+  work: (context: Context) => Response | Promise<Response>,
+): Promise<Response> {
+  if (perLink.take(token.slice(0, 64))) return work(await linkContext());
+  const message = 'This link is asked too much: wait a few seconds. Counts stay on the device.';
+  return refusal({ problems: [{ field: 'link', message }], status: 429 }, { 'retry-after': '5' });
+}

@@ -25,7 +25,7 @@ describe('passcodes', () => {
 
   test('a hash holds its parameters, is another each time, and fits its passcode only', async () => {
     const [one, two] = [await hashPasscode(passcode), await hashPasscode(passcode)];
-    expect(one).toMatch(/^scrypt\$65536\$8\$2\$/);
+    expect(one).toMatch(/^scrypt\$32768\$8\$3\$/);
     expect(one).not.toBe(two);
     expect(await isPasscode(passcode, one)).toBe(true);
     expect(await isPasscode(`${passcode} `, one)).toBe(false);

@@ -3,10 +3,10 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { Line } from '../http/line';
 
 /**
- * What a passcode costs to try: scrypt with N = 2^16, r = 8, p = 2, one of the parameter sets of the OWASP Password
- * Storage Cheat Sheet (64 MB). They stand in the hash, so that they can be raised later.
+ * What a passcode costs to try: scrypt with N = 2^15, r = 8, p = 3, one of the parameter sets of the OWASP Password
+ * Storage Cheat Sheet (32 MB). They stand in the hash, so that they can be raised later.
  */
-const cost = { N: 2 ** 16, r: 8, p: 2 };
+const cost = { N: 2 ** 15, r: 8, p: 3 };
 const [saltBytes, keyBytes] = [16, 32];
 const spare = 2;
 

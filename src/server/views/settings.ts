@@ -7,6 +7,7 @@ import { actorOf } from '../actor';
 import { buildId } from '../build-id';
 import type { Context } from '../context';
 import { may } from '../doors/may';
+import { licences, type Licence } from '../licences';
 import { idleMs } from '../doors/sign-in';
 import { auditLines, type AuditLine } from '../readers/audit';
 
@@ -40,7 +41,7 @@ export interface SettingsView {
   /** Where it answers, as it was started. */
   readonly address: string;
   /** Licences of what ships. */
-  readonly licences: readonly { readonly name: string; readonly licence: string }[];
+  readonly licences: readonly Licence[];
 }
 
 export async function settingsView(context: Context): Promise<SettingsView> {
@@ -55,7 +56,7 @@ export async function settingsView(context: Context): Promise<SettingsView> {
   return {
     ...{ me, owners, schema, zone, version: packageJson.version, build: buildId() },
     address: process.env.VOWSTEP_ADDRESS ?? '',
-    licences: [],
+    licences: licences(),
   };
 }
 

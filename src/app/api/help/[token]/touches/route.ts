@@ -1,4 +1,4 @@
-import { linkContext } from '@/server/doors/door';
+import { throughLink } from '@/server/doors/door';
 import { followSession } from '@/server/log/follow';
 import { ingestFromHelper } from '@/server/log/helper-ingest';
 import { linkState, linkTrouble } from '@/server/log/helper-links';
@@ -12,19 +12,24 @@ interface Props {
 
 /** Takes a helper's batch. 410: the link is closed; nothing was stored. */
 export async function POST(request: Request, { params }: Props): Promise<Response> {
-  const body = await readJson(request, maxTouchBytes);
-  if (!body.ok) return refusal(body);
-  return ingestAnswer(async () => ingestFromHelper(await linkContext(), (await params).token, body.value));
+  const { token } = await params;
+  return throughLink(token, async (context) => {
+    const body = await readJson(request, maxTouchBytes);
+    if (!body.ok) return refusal(body);
+    return ingestAnswer(() => ingestFromHelper(context, token, body.value));
+  });
 }
 
 /** What was stored of the helper's child, and of the block's clock, after a place in the log. */
 export async function GET(request: Request, { params }: Props): Promise<Response> {
   const from = placeAsked(request);
   if (from === null) return badPlace();
-  const context = await linkContext();
-  const link = await linkState(context, (await params).token);
-  if (link.kind !== 'open')
-    return refusal({ problems: [{ field: 'link', message: linkTrouble(link) }], status: 410 });
-  const followed = await followSession(context, link.sessionId, from);
-  return Response.json({ ...followed, events: forHelper(link, followed.events) });
+  const { token } = await params;
+  return throughLink(token, async (context) => {
+    const link = await linkState(context, token);
+    if (link.kind !== 'open')
+      return refusal({ problems: [{ field: 'link', message: linkTrouble(link) }], status: 410 });
+    const followed = await followSession(context, link.sessionId, from);
+    return Response.json({ ...followed, events: forHelper(link, followed.events) });
+  });
 }

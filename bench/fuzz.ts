@@ -1,0 +1,261 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import { catalogue } from '@/drills';
+import { seededRandom, wholeBetween } from '../src/core/random';
+import { migrateDatabase, openDatabase } from '../src/data/client';
+import { bundleText } from '../src/formats/bundle/write';
+import { bundleFor } from '../src/server/files/bundle';
+import { takeOverBundle } from '../src/server/files/bring-in';
+import { takeOverTable } from '../src/server/files/import-tables';
+import { importDrills } from '../src/server/house/import-drills';
+import { saveDrill, saveKit, savePlace } from '../src/server/house/house';
+import { ingestTouches } from '../src/server/log/ingest';
+import { createSession, savePlan } from '../src/server/sessions/sessions';
+import { signInCoach } from '../src/server/doors/sign-in';
+import { savePlayer } from '../src/server/squad/squad';
+import type { Context } from '../src/server/context';
+import { ids, oneBlockSession } from '../src/server/testing/scratch';
+import { median, report } from './lib/measure';
+
+/*
+ * A hundred thousand inputs, random and made from sound ones by a cut, a swap, a wrong kind, a name of Object's own, through
+ * every door that takes a file, a form or a batch. None may throw, none may leave half of itself behind, none may take
+ * longer than half a second. The seed is printed: the same one makes the same inputs.
+ */
+const wanted = Number(process.env.VOWSTEP_FUZZ ?? 100_000);
+const seed = Number(process.env.VOWSTEP_SEED ?? 20261127);
+const random = seededRandom(seed);
+const slowMs = 500;
+const between = (from: number, to: number) => wholeBetween(random, from, to);
+const oneOf = <T>(list: readonly T[]): T => list[between(0, list.length - 1)]!;
+
+const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-fuzz-'));
+const db = await openDatabase(`file:${path.join(folder, 'book.db')}`);
+await migrateDatabase(db);
+const newId = ids(5);
+const nowMs = Date.parse('2026-11-24T16:30:00Z');
+const context: Context = { db, nowMs, today: '2026-11-24', newId: () => newId(nowMs) };
+const at = await oneBlockSession(context);
+const bundle = await bundleFor(context, 'book');
+if (!bundle.ok) throw new Error('The book cannot be taken away.');
+const book = JSON.parse([...bundleText(bundle.value)].join('')) as object;
+
+const event = {
+  ...{
+    id: newId(nowMs),
+    blockId: at.block.id,
+    playerId: at.playerIds[0],
+    kind: 'touch',
+    attempt: 1,
+    value: null,
+  },
+  ...{ ref: null, text: null, atMs: nowMs, monoMs: 1, device: 'fuzz' },
+};
+const sound: Readonly<Record<string, unknown>> = {
+  book,
+  drills: { format: 'vowstep-catalogue', version: 2, drills: [catalogue[0]] },
+  drill: catalogue[1],
+  touches: { events: [event] },
+  player: { name: 'Ada', birthYear: 2016, sport: 'tennis', hand: 'right', focus: '' },
+  place: {
+    name: 'Hall',
+    lengthM: 20,
+    widthM: 10,
+    ceilingM: 6,
+    surface: 'hard court',
+    wallM: 3,
+    tables: 0,
+    hazards: [],
+  },
+  kit: { cone: 4 },
+  session: { title: 'T', day: '2026-12-01', startTime: '10:00', bookedMin: 30, playerIds: at.playerIds },
+  plan: {
+    title: 'T',
+    day: '2026-12-01',
+    startTime: '10:00',
+    bookedMin: 30,
+    playerIds: at.playerIds,
+    revision: 1,
+    blocks: [at.block],
+  },
+  signIn: { name: 'Ottilie', passcode: 'quiet lantern' },
+};
+const table =
+  'Name,Birth year,Sport,Hand\r\nAda,2016,tennis,right\r\n"Bo, ""the"" wall",2015,table tennis,left\r\n';
+const sessions = 'Day;Start;Minutes;Title;Players\n2026-12-01;16:30;60;Tuesday;Ada; Bo\n';
+
+const doors: Readonly<Record<string, (input: unknown) => Promise<unknown>>> = {
+  book: (input) => takeOverBundle(context, input, { replace: true, name: 'fuzz' }),
+  drills: (input) => importDrills(context, input),
+  drill: (input) => saveDrill(context, input),
+  touches: (input) => ingestTouches(context, input),
+  player: (input) => savePlayer(context, input),
+  place: (input) => savePlace(context, input),
+  kit: (input) => saveKit(context, input),
+  session: (input) => createSession(context, input),
+  plan: (input) => savePlan(context, at.sessionId, input),
+  signIn: (input) => signInCoach(context, input, ''),
+};
+
+const strange: readonly unknown[] = [
+  ...[
+    null,
+    undefined,
+    true,
+    0,
+    -1,
+    1e308,
+    Number.NaN,
+    '',
+    ' ',
+    '\0',
+    '\ud83c',
+    '💥'.repeat(500),
+    'x'.repeat(10_000),
+  ],
+  ...[
+    [],
+    {},
+    [[[[]]]],
+    { __proto__: null, length: 1e9 },
+    JSON.parse('{"__proto__": {"a": 1}}'),
+    { toString: 1 },
+    [null],
+  ],
+  ...[
+    '2026-02-30',
+    '25:99',
+    "'; drop table player; --",
+    '../../etc/passwd',
+    '=1+1',
+    '<script>',
+    '0'.repeat(26),
+  ],
+];
+
+/** A sound input with something wrong somewhere in it. */
+function spoilt(value: unknown, depth = 0): unknown {
+  if (typeof value !== 'object' || value === null || depth > 8 || random() < 0.12) return oneOf(strange);
+  if (Array.isArray(value)) {
+    const list = [...(value as unknown[])];
+    const where = between(0, Math.max(0, list.length - 1));
+    switch (between(0, 4)) {
+      case 0:
+        return list.slice(0, where);
+      case 1:
+        return [...list, ...list];
+      case 2:
+        return [...list, oneOf(strange)];
+      default:
+        return list.map((one, index) => (index === where ? spoilt(one, depth + 1) : one));
+    }
+  }
+  const entries = Object.entries(value);
+  const where = between(0, Math.max(0, entries.length - 1));
+  switch (between(0, 5)) {
+    case 0:
+      return Object.fromEntries(entries.filter((_, index) => index !== where));
+    case 1:
+      return Object.fromEntries([
+        ...entries,
+        [oneOf(['constructor', 'id', 'x', 'hasOwnProperty', 'ǅ']), oneOf(strange)],
+      ]);
+    case 2:
+      return Object.fromEntries(entries.map(([key, one], index) => [index === where ? `${key}x` : key, one]));
+    default:
+      return Object.fromEntries(
+        entries.map(([key, one], index) => [key, index === where ? spoilt(one, depth + 1) : one]),
+      );
+  }
+}
+
+/** Bytes of a table with some of them cut, changed, doubled, or noise. */
+function spoiltBytes(text: string): Uint8Array {
+  const bytes = [...new TextEncoder().encode(text)];
+  for (let times = between(1, 12); times > 0; times--) {
+    const where = between(0, bytes.length);
+    switch (between(0, 3)) {
+      case 0:
+        bytes.splice(where, between(1, 30));
+        break;
+      case 1:
+        bytes.splice(where, 0, ...bytes.slice(where, where + between(1, 40)));
+        break;
+      case 2:
+        bytes.splice(where, 0, oneOf([0, 10, 13, 34, 39, 44, 59, 61, 0xff, 0xc3]));
+        break;
+      default:
+        if (bytes.length > 0) bytes[Math.min(where, bytes.length - 1)] = between(0, 255);
+    }
+  }
+  return Uint8Array.from(bytes);
+}
+
+const [crashed, slow, half]: [string[], string[], string[]] = [[], [], []];
+const times: number[] = [];
+const tables = [
+  'player',
+  'focus',
+  'session',
+  'session_player',
+  'block',
+  'block_player',
+  'place',
+  'kit_item',
+  'own_drill',
+  'touch_event',
+  'take_over',
+];
+const state = () =>
+  db.get<Record<string, number>>(
+    sql.raw(
+      `select ${tables.map((name) => `(select count(*) || ' ' || coalesce(sum(rowid), 0) from ${name}) as ${name}`).join(', ')}`,
+    ),
+  );
+
+/** What was refused must leave everything as it was; what was taken is wound back, so that the book does not grow. */
+async function knock(name: string, work: () => Promise<unknown>): Promise<void> {
+  const before = JSON.stringify(await state());
+  const from = performance.now();
+  let refused = true;
+  try {
+    refused = ((await work()) as { ok?: boolean }).ok === false;
+  } catch (error) {
+    crashed.push(`${name}: ${error instanceof Error ? error.message.slice(0, 200) : String(error)}`);
+  }
+  const ms = performance.now() - from;
+  times.push(ms);
+  // Signing in is slow on purpose: that is what a guess costs.
+  if (ms > slowMs && name !== 'signIn') slow.push(`${name}: ${Math.round(ms)} ms`);
+  if (refused && JSON.stringify(await state()) !== before) half.push(name);
+}
+
+const names = Object.keys(doors);
+for (let n = 0; n < wanted; n++) {
+  const which = between(0, names.length + 1);
+  if (which < names.length) {
+    const name = names[which]!;
+    const input = random() < 0.05 ? oneOf(strange) : spoilt(sound[name]);
+    await knock(name, () => doors[name]!(input));
+  } else if (which === names.length) {
+    await knock('squad table', () => takeOverTable(context, 'squad', spoiltBytes(table), null, 'fuzz'));
+  } else {
+    await knock('sessions table', () =>
+      takeOverTable(context, 'sessions', spoiltBytes(sessions), null, 'fuzz'),
+    );
+  }
+  if (n % 10_000 === 9999) console.error(`${n + 1} inputs`);
+}
+console.error(`seed ${seed}`);
+for (const said of [...new Set(crashed)].slice(0, 20)) console.error(`Crashed: ${said}`);
+for (const said of [...new Set(half)].slice(0, 20)) console.error(`Half-written: ${said}`);
+for (const said of slow.slice(0, 20)) console.error(`Slow: ${said}`);
+report('fuzz', wanted, 'inputs', median(times));
+report('fuzz-crashes', crashed.length, 'inputs', wanted);
+report('fuzz-half-writes', half.length, 'inputs', wanted);
+report('fuzz-slow', slow.length, 'inputs', wanted);
+if (crashed.length + half.length + slow.length > 0) process.exitCode = 1;
+db.$client.close();
+rmSync(folder, { recursive: true, force: true });
