@@ -195,3 +195,22 @@ test('a calendar’s address gives the sessions and no child, until it is withdr
   await page.sees('opens nothing any more');
   expect((await fetch(address)).status).toBe(410);
 });
+
+test('a drawing is a file of its own: whole, with its colours in it', async () => {
+  await browser.driver.get(`${app.url}/benches/wall`);
+  await page.sees('give or take');
+  await browser.driver.executeScript(
+    `window.made = null; URL.createObjectURL = (blob) => { blob.text().then((text) => { window.made = text; }); return '#'; };`,
+  );
+  await page.press('Save the drawing');
+  await page.becomes(`window.made !== null`, true);
+  const [root, error, title, texts] = await browser.driver.executeScript<[string, number, string, number]>(`
+    const drawing = new DOMParser().parseFromString(window.made, 'image/svg+xml');
+    return [drawing.documentElement.nodeName, drawing.querySelectorAll('parsererror').length,
+            drawing.querySelector('title').textContent, drawing.querySelectorAll('text').length];`);
+  expect([root, error, texts > 5]).toEqual(['svg', 0, true]);
+  expect(title).toContain('Side view to scale');
+  const made = await browser.driver.executeScript<string>('return window.made');
+  expect(made).not.toMatch(/var\(--| class=/);
+  expect(made).toMatch(/fill="rgb\(/);
+});

@@ -169,10 +169,7 @@ describe('files of drills', () => {
   test('over 3 MB are answered with a sentence, and so is what is no file of drills', async () => {
     const big = JSON.stringify({ format: 'vowstep-catalogue', version: 2, drills: ['x'.repeat(3_200_000)] });
     const answer = await post('/api/drills', big);
-    expect([answer.status, await answer.text()]).toEqual([
-      413,
-      expect.stringContaining('body is over 3072 KB'),
-    ]);
+    expect([answer.status, await answer.text()]).toEqual([413, expect.stringContaining('body is over 3 MB')]);
     const strange = await post(
       '/api/drills',
       '{"format":"vowstep-catalogue","version":2,"drills":[{"__proto__":{"x":1}}]}',

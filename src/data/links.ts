@@ -20,12 +20,12 @@ export async function touchLink(db: Executor, tokenHash: string, nowMs: number):
     .where(eq(scopedLink.tokenHash, tokenHash));
 }
 
-/** Revokes all links of one scope and player in a session that are still open. */
+/** Revokes all links of one scope and player (null: of the whole session) in a session that are still open. */
 export async function revokeLinks(
   db: Executor,
   scope: LinkRow['scope'],
   sessionId: string,
-  playerId: string,
+  playerId: string | null,
   nowMs: number,
 ): Promise<void> {
   await db
@@ -35,7 +35,7 @@ export async function revokeLinks(
       and(
         eq(scopedLink.scope, scope),
         eq(scopedLink.sessionId, sessionId),
-        eq(scopedLink.playerId, playerId),
+        playerId === null ? isNull(scopedLink.playerId) : eq(scopedLink.playerId, playerId),
         isNull(scopedLink.revokedAtMs),
       ),
     );

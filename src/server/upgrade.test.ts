@@ -301,7 +301,7 @@ test('a book of before coaches: nobody signs in, and a helper’s link of then s
   const context = { db, nowMs: 500, today: '2026-11-24', newId: () => id(90) };
   expect(await linkState(context, token)).toMatchObject({
     kind: 'open',
-    playerId: player,
+    playerIds: [player],
     by: 'Bram (helper)',
   });
   expect(await linkState({ ...context, nowMs: 2000 }, token)).toEqual({ kind: 'expired' });

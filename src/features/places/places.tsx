@@ -16,6 +16,7 @@ import { FloorDrawing } from './floor-drawing';
 import { KitTable } from './kit-table';
 import { PlaceFields } from './place-form';
 import { RemovePlace } from './remove-place';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 /** Where you train and with what: every drill is looked at against it. */
 export function Places({ view }: { view: PlacesView }) {
@@ -68,7 +69,9 @@ function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] 
   ].filter(Boolean);
   return (
     <Sheet className="flex flex-wrap items-center gap-4 p-3" aria-label={place.name}>
-      <FloorDrawing place={place} />
+      <DrawingToTake name="floor">
+        <FloorDrawing place={place} />
+      </DrawingToTake>
       <div className="min-w-64 flex-1">
         <h2 className="text-xl">{place.name}</h2>
         <p>{about.join(' · ')}</p>

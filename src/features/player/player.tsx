@@ -14,6 +14,7 @@ import { PlayerActions } from './player-actions';
 import { FamilyData } from './family-data';
 import { PlayerNotes } from './player-notes';
 import { Standing } from './standing';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
 
@@ -140,7 +141,9 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
           </Link>
         </p>
       </div>
-      <BestChart drillId={drill.id} age={view.facts.age} attempts={chart.attempts} height={340} />
+      <DrawingToTake name="progress">
+        <BestChart drillId={drill.id} age={view.facts.age} attempts={chart.attempts} height={340} />
+      </DrawingToTake>
       <p className="text-sm text-soft">
         <span className="text-safe">●</span> every attempt · <span className="text-now">━</span> best so far ·
         ┅ the step’s mark

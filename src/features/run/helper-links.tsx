@@ -13,27 +13,34 @@ interface Props {
 
 const intoView = (box: HTMLElement | null) => box?.scrollIntoView?.({ block: 'nearest' });
 
-/** A link lets a helper count one child on their own phone. Making a new one ends the old one. */
+/** Whom a link counts: a child, or everybody in the session. */
+interface Counted {
+  readonly id: string | null;
+  readonly name: string;
+}
+const everybody: Counted = { id: null, name: 'everybody' };
+
+/** A link lets a helper count on their own phone. Making a new one for the same ends the old one. */
 export function HelperLinks({ sessionId, players }: Props) {
-  const [link, setLink] = useState<{ playerId: string; url: string; signed: string } | null>(null);
+  const [link, setLink] = useState<{ of: Counted; url: string; signed: string } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [name, setName] = useState('');
-  const make = async (player: PlayerFacts) => {
+  const make = async (player: Counted) => {
     const outcome = await ask(() => makeHelperLinkAction(sessionId, player.id, { name }));
     if (!outcome.ok) return setSaid(problemsText(outcome));
     setSaid(null);
     setLink({
-      playerId: player.id,
+      of: player,
       url: `${location.origin}/help/${outcome.value.token}`,
       signed: name.trim() ? `${name.trim()} (helper)` : 'Helper',
     });
   };
-  const withdraw = async (player: PlayerFacts) => {
+  const withdraw = async (player: Counted) => {
     const outcome = await ask(() => withdrawHelperLinksAction(sessionId, player.id));
-    if (link?.playerId === player.id) setLink(null);
+    if (link?.of.id === player.id) setLink(null);
     setSaid(outcome.ok ? `The link for ${player.name} is withdrawn.` : problemsText(outcome));
   };
-  const chosen = players.find((player) => player.id === link?.playerId);
+  const chosen = link?.of;
   return (
     <div className="space-y-2">
       <label className="flex items-center gap-2 font-semibold">
@@ -47,10 +54,10 @@ export function HelperLinks({ sessionId, players }: Props) {
         />
       </label>
       <ChipRow label="Helper for">
-        {players.map((player) => (
+        {[...players, ...(players.length > 1 ? [everybody] : [])].map((player) => (
           <Chip
-            key={player.id}
-            on={link?.playerId === player.id}
+            key={player.id ?? ''}
+            on={link !== null && link.of.id === player.id}
             label={`Link to count ${player.name}`}
             onPress={() => void make(player)}
           >
@@ -66,8 +73,9 @@ export function HelperLinks({ sessionId, players }: Props) {
         >
           <label className="min-w-0 flex-1">
             <span className="block text-sm text-soft">
-              Open this on a helper’s phone: it counts {chosen.name} and shows nobody else, for twelve hours.
-              Counts are signed {link.signed}.
+              Open this on a helper’s phone: it counts {chosen.name}
+              {chosen.id !== null && ' and shows nobody else'}, for twelve hours. Counts are signed{' '}
+              {link.signed}.
             </span>
             <input
               readOnly

@@ -25,7 +25,7 @@ import { useOffline, useWakeLock } from './use-screen';
 export const HelperPage = presentCourt(HelperRun);
 
 /**
- * A helper counts one child. It is a page of its own, without anything a coach can do besides: it asks the server for
+ * A helper counts one child, or everybody in the session. It is a page of its own, without anything a coach can do besides: it asks the server for
  * nothing but to store counts, and follows the coach's clock.
  */
 function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
@@ -90,7 +90,11 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
       </CourtHead>
       {notes}
       {run.step.calls && settings.calls && <CallBanner call={run.call} silent />}
-      {working.length === 0 && <p className="px-2 text-xl">{view.players[0]?.name} sits this block out.</p>}
+      {working.length === 0 && (
+        <p className="px-2 text-xl">
+          {view.players.length > 1 ? 'All sit' : `${view.players[0]?.name ?? 'Nobody'} sits`} this block out.
+        </p>
+      )}
       <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
       <RunFooter
         run={run}

@@ -16,7 +16,7 @@ import { useNotice } from '@/ui/toast';
 const opens = ({ scope, name, player, title }: OpenLinkRow): string =>
   scope === 'calendar'
     ? `Calendar of ${name}: title, time and place of sessions`
-    : `${name || 'A helper'} counts ${player ?? 'a child'} in ${title ?? 'a session'}`;
+    : `${name || 'A helper'} counts ${player ?? 'everybody'} in ${title ?? 'a session'}`;
 
 /** Every link that opens something now: what, until when, how often it was used, and how to end it. */
 export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[]; readonly zone?: string }) {

@@ -145,17 +145,20 @@ export async function loadPlanAction(id: string): Promise<Outcome<PlanForm>> {
 
 export async function makeHelperLinkAction(
   sessionId: string,
-  playerId: string,
+  playerId: string | null,
   input: unknown,
 ): Promise<Outcome<{ token: string }>> {
   return act('write', 'link.make', [asId(sessionId), asId(playerId)], async (context) =>
-    makeHelperLink(context, asId(sessionId), asId(playerId), input),
+    makeHelperLink(context, asId(sessionId), playerId === null ? null : asId(playerId), input),
   );
 }
 
-export async function withdrawHelperLinksAction(sessionId: string, playerId: string): Promise<Outcome<null>> {
+export async function withdrawHelperLinksAction(
+  sessionId: string,
+  playerId: string | null,
+): Promise<Outcome<null>> {
   return act('write', 'link.withdraw', [asId(sessionId), asId(playerId)], async (context) =>
-    withdrawHelperLinks(context, asId(sessionId), asId(playerId)),
+    withdrawHelperLinks(context, asId(sessionId), playerId === null ? null : asId(playerId)),
   );
 }
 

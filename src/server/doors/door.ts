@@ -3,6 +3,7 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { refused, type Outcome } from '@/core/outcome';
 import { whileDoing } from '@/data/audit';
+import { troubleOf } from '@/data/trouble';
 import { sessionsCoach, type Actor } from '../actor';
 import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
@@ -65,13 +66,26 @@ export async function throughRoute(
   work: (context: Context) => Response | Promise<Response>,
   what?: string,
 ): Promise<Response> {
-  const context = await contextFor(deed);
-  if (typeof context === 'object')
-    return what ? whileDoing(doing(context, what, []), async () => work(context)) : work(context);
-  return refusal({
-    problems: [{ field: context, message: sentences[context] }],
-    status: context === 'sign-in' ? 401 : 403,
+  return orTrouble(async () => {
+    const context = await contextFor(deed);
+    if (typeof context === 'object')
+      return what ? whileDoing(doing(context, what, []), async () => work(context)) : work(context);
+    return refusal({
+      problems: [{ field: context, message: sentences[context] }],
+      status: context === 'sign-in' ? 401 : 403,
+    });
   });
+}
+
+/** An answer, or 503 with one sentence where the database is in trouble. */
+async function orTrouble(work: () => Promise<Response>): Promise<Response> {
+  try {
+    return await work();
+  } catch (error) {
+    const trouble = troubleOf(error);
+    if (!trouble) throw error;
+    return refusal({ problems: [{ field: 'database', message: trouble.message }], status: 503 });
+  }
 }
 
 /**
@@ -106,7 +120,7 @@ export async function throughLink(
   token: string,
   work: (context: Context) => Response | Promise<Response>,
 ): Promise<Response> {
-  if (perLink.take(token.slice(0, 64))) return work(await linkContext());
+  if (perLink.take(token.slice(0, 64))) return orTrouble(async () => work(await linkContext()));
   const message = 'This link is asked too much: wait a few seconds. Counts stay on the device.';
   return refusal({ problems: [{ field: 'link', message }], status: 429 }, { 'retry-after': '5' });
 }

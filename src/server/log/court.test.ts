@@ -431,11 +431,11 @@ describe('a helper’s link', () => {
     const refusedAs = async (event: TouchEvent) =>
       (await help(token, [...touches(1), event])).refused?.map((r) => r.message);
     expect(await refusedAs(one('touch', { playerId: at.playerIds[1]! }))).toEqual([
-      expect.stringContaining('somebody else'),
+      expect.stringContaining('does not count'),
     ]);
     for (const kind of ['start', 'end', 'pause', 'skip', 'out', 'swap'] as const)
       expect(await refusedAs(one(kind, { playerId: null, value: 1 }))).toEqual([
-        expect.stringContaining('somebody else'),
+        expect.stringContaining('does not count'),
       ]);
     for (const kind of ['step', 'ball', 'feed', 'change', 'breathless', 'held', 'broke'] as const)
       expect(await refusedAs(one(kind, { text: 'x' }))).toEqual([
@@ -450,6 +450,25 @@ describe('a helper’s link', () => {
     const [own, other] = touches(2);
     value(await help(token, [own!, other!, one('undo', { ref: own!.id })]));
     value(await help(token, [one('fix', { ref: other!.id, value: 4 })]));
+  });
+
+  test('one for everybody counts everybody in that session, and nobody else; it stands beside a child’s own', async () => {
+    const own = await link();
+    const token = value(await makeHelperLink(box.context, at.sessionId, null, { name: 'Bram' })).token;
+    const view = await helperView(box.context, token);
+    if ('kind' in view) throw new Error(view.kind);
+    expect(view.players.map(({ id }) => id)).toEqual(at.playerIds);
+    expect(value(await help(token, [...touches(1), one('touch', { playerId: at.playerIds[1]! })]))).toEqual({
+      stored: 2,
+    });
+    const stranger = one('touch', { playerId: '0'.repeat(26) });
+    expect(problem(await help(token, [stranger]))).toContain('does not count');
+    expect((await linkState(box.context, own)).kind).toBe('open');
+    value(await withdrawHelperLinks(box.context, at.sessionId, null));
+    expect([(await linkState(box.context, own)).kind, (await linkState(box.context, token)).kind]).toEqual([
+      'open',
+      'revoked',
+    ]);
   });
 
   test('does not reach into another session of the same child, or one taken off the list', async () => {

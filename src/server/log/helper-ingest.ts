@@ -59,7 +59,8 @@ async function notTheirs(
   ]);
   return events.flatMap<RefusedEvent>((event, index) => {
     const refuse = (message: string) => [{ index, id: event.id, why: 'closed' as const, message }];
-    if (event.playerId !== link.playerId) return refuse('is about somebody else: this link counts one child');
+    if (event.playerId === null || !link.playerIds.includes(event.playerId))
+      return refuse('is about somebody this link does not count');
     if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: this link counts, and nothing else`);
     if (event.ref !== null && !own.has(event.ref))
       return refuse('corrects a mark that was not made by this link');

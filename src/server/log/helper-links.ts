@@ -14,7 +14,8 @@ const lastsMs = 12 * 3600 * 1000;
 export interface OpenLink {
   readonly kind: 'open';
   readonly sessionId: string;
-  readonly playerId: string;
+  /** Whom it counts: one child, or everybody in the session. */
+  readonly playerIds: readonly string[];
   /** Who counts: the name the coach gave, marked as a helper's, so that nobody signs as the coach. */
   readonly by: string;
   /** When it was last used, UTC milliseconds; null before. */
@@ -35,13 +36,14 @@ const words: Record<Closed, string> = {
 };
 
 /**
- * Makes a link with which a helper counts one child in one session; earlier links of that child end.
+ * Makes a link with which a helper counts one child in one session, or everybody in it (null); earlier links for the same
+ * end.
  * @param input the helper's name: what they count is signed with it; empty for just a helper
  */
 export async function makeHelperLink(
   context: Context,
   sessionId: string,
-  playerId: string,
+  playerId: string | null,
   input: unknown = {},
 ): Promise<Outcome<{ token: string }>> {
   const checked = check(helperNameSchema, input);
@@ -49,7 +51,7 @@ export async function makeHelperLink(
   const { name } = checked.value;
   return write(context.db, async (tx) => {
     const coming = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
-    if (!coming.includes(playerId))
+    if (playerId === null ? coming.length === 0 : !coming.includes(playerId))
       return refused('player', 'This player is not in the session (any more): reload the page.');
     await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
     const token = await makeLink(tx, { scope: 'count', sessionId, playerId, name, lastsMs }, context.nowMs);
@@ -57,11 +59,11 @@ export async function makeHelperLink(
   });
 }
 
-/** Withdraws the links of one child in a session. */
+/** Withdraws the links of one child in a session, or those of everybody in it. */
 export async function withdrawHelperLinks(
   context: Context,
   sessionId: string,
-  playerId: string,
+  playerId: string | null,
 ): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
     await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
@@ -73,13 +75,16 @@ export async function linkState(context: Context, token: string): Promise<LinkSt
   const row = await linkOf(context, 'count', token);
   if (typeof row === 'string') return { kind: row };
   const { sessionId, playerId } = row;
-  if (sessionId === null || playerId === null) return { kind: 'unknown' };
+  if (sessionId === null) return { kind: 'unknown' };
   const session = await getSession(context.db, sessionId);
   if (!session || session.removedAtMs !== null) return { kind: 'removed' };
   return {
     kind: 'open',
     sessionId,
-    playerId,
+    playerIds:
+      playerId === null
+        ? ((await playersOfSessions(context.db, [sessionId])).get(sessionId) ?? [])
+        : [playerId],
     lastUsedAtMs: row.lastUsedAtMs,
     by: row.name === '' ? 'Helper' : `${row.name} (helper)`,
     sign: `help-${row.tokenHash.slice(0, 12)}-`,

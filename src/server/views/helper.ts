@@ -32,15 +32,15 @@ const own: ReadonlySet<string> = new Set([...countKinds, ...adjustKinds, 'undo',
 const everybodys: ReadonlySet<string> = new Set([...clockKinds, ...courtKinds, ...adjustKinds, 'undo']);
 
 /**
- * Does a helper see an event? Counts of their child, and what the block's clock and dose are made of. What was remarked
+ * Does a helper see an event? Counts of whom they count, and what the block's clock and dose are made of. What was remarked
  * about the child or the group stays with the coaches; a helper's own notes come back to them.
  */
 export const seenByHelper =
-  ({ playerId, sign }: Pick<OpenLink, 'playerId' | 'sign'>) =>
+  ({ playerIds, sign }: Pick<OpenLink, 'playerIds' | 'sign'>) =>
   (event: TouchEvent): boolean =>
     event.playerId === null
       ? everybodys.has(event.kind)
-      : event.playerId === playerId &&
+      : playerIds.includes(event.playerId) &&
         (own.has(event.kind) || (event.kind === 'note' && event.device.startsWith(sign)));
 
 /** An event without who made it, where that was somebody else. */
@@ -54,13 +54,16 @@ export async function helperView(context: Context, token: string): Promise<Helpe
   const link = await linkState(context, token);
   if (link.kind !== 'open') return link;
   const view = await sessionRunView(context, link.sessionId);
-  const player = view?.players.find((one) => one.id === link.playerId);
-  if (!view || !player) return { kind: 'unknown' };
-  const { id, name, age, sport, hand, stage } = player;
+  const counted = new Set(link.playerIds);
+  const players = view?.players.filter((one) => counted.has(one.id)) ?? [];
+  if (!view || players.length === 0) return { kind: 'unknown' };
   return {
     session: { id: view.session.id, coach: '', revision: view.session.revision },
-    players: [{ id, name, age, sport, hand, stage, number: view.players.indexOf(player) + 1 }],
-    blocks: view.blocks.map((block) => helpedBlock(block, link.playerId)),
+    players: players.map((player) => {
+      const { id, name, age, sport, hand, stage } = player;
+      return { id, name, age, sport, hand, stage, number: view.players.indexOf(player) + 1 };
+    }),
+    blocks: view.blocks.map((block) => helpedBlock(block, counted)),
     events: forHelper(link, view.events),
     logEnd: view.logEnd,
     build: view.build,
@@ -69,7 +72,7 @@ export async function helperView(context: Context, token: string): Promise<Helpe
       await bookContents(context.db),
       view.session.coach,
       new Set(view.blocks.map((block) => block.drillId)),
-      link.playerId,
+      counted,
     ),
   };
 }
@@ -78,26 +81,26 @@ export async function helperView(context: Context, token: string): Promise<Helpe
 export const forHelper = (link: OpenLink, events: readonly TouchEvent[]): TouchEvent[] =>
   events.filter(seenByHelper(link)).map(unsigned(link.sign));
 
-function helpedBlock(block: RunBlock, playerId: string): RunBlock {
+function helpedBlock(block: RunBlock, counted: ReadonlySet<string>): RunBlock {
   const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring, held } = block;
   const { turns, turnS, atOnce } = block;
   return {
     ...{ id, drillId, stepId, dose, changes, stations, breakS, retest, setting, turns, turnS, atOnce },
     ...(scoring && { scoring }),
-    ...(held && { held: helpedHeld(held, playerId) }),
-    own: block.own.filter((one) => one.playerId === playerId),
-    players: block.players.filter((one) => one.playerId === playerId),
+    ...(held && { held: helpedHeld(held, counted) }),
+    own: block.own.filter((one) => counted.has(one.playerId)),
+    players: block.players.filter((one) => counted.has(one.playerId)),
   };
 }
 
-/** What a block was held under, as far as one child's counts need it. */
-function helpedHeld({ ladder, own, ages }: Held, playerId: string): Held {
-  const theirs = own[playerId];
-  const age = ages[playerId];
+/** What a block was held under, as far as the counts of those children need it. */
+function helpedHeld({ ladder, own, ages }: Held, counted: ReadonlySet<string>): Held {
+  const theirs = <T>(all: Readonly<Record<string, T>>) =>
+    Object.fromEntries(Object.entries(all).filter(([playerId]) => counted.has(playerId)));
   return {
     ...{ day: '', place: '', placeId: null, coach: '', ladder },
-    own: theirs ? { [playerId]: theirs } : {},
-    ages: age === undefined ? {} : { [playerId]: age },
+    own: theirs(own),
+    ages: theirs(ages),
   };
 }
 
@@ -106,7 +109,7 @@ function helpedContents(
   { own: drills, choices }: BookContents,
   coach: string,
   drillIds: ReadonlySet<string>,
-  playerId: string,
+  counted: ReadonlySet<string>,
 ): BookContents {
   const named = new Set(
     choices.filter((one) => one.scope === 'coach' && one.key === coach).map((one) => one.question),
@@ -116,7 +119,7 @@ function helpedContents(
     retired: [],
     choices: choices.flatMap((choice) => {
       if (choice.scope === 'drill') return drillIds.has(choice.key) ? [choice] : [];
-      if (choice.scope === 'player') return choice.key === playerId ? [choice] : [];
+      if (choice.scope === 'player') return counted.has(choice.key) ? [choice] : [];
       // The coach's own choice stands above everybody's; it is given as everybody's, without a name.
       const acts = choice.key === coach || (choice.key === '' && !named.has(choice.question));
       return acts ? [{ ...choice, key: '' }] : [];

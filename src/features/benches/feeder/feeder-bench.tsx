@@ -27,6 +27,7 @@ import { LobRamp } from './lob-ramp';
 import { MachineDials } from './machine-dials';
 import { SavedFeeders } from './saved-feeders';
 import { SpotAndArc } from './spot-and-arc';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 /** The feeder bench: where the simulated machine's balls land, when they are due, and the other way round. */
 export function FeederBench({
@@ -122,7 +123,9 @@ export function FeederBench({
         what="The dials and their times"
       />
       <Sheet className="p-2" aria-label="Picture">
-        <FeedDrawing place={place} one={one} path={path} map={map} bodyM={child.heightM} />
+        <DrawingToTake name="feeder">
+          <FeedDrawing place={place} one={one} path={path} map={map} bodyM={child.heightM} />
+        </DrawingToTake>
       </Sheet>
       <Readings
         title="Numbers"

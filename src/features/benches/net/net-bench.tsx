@@ -23,6 +23,7 @@ import { Choice, Dial } from '../dial';
 import { BallChoice } from '../choices';
 import { BenchFrame } from '../frame';
 import { CourtDrawing } from './court-drawing';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 interface Asked {
   readonly kind: CourtKind;
@@ -189,7 +190,9 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
         {netSentence(seen.straightShare, seen.flownShare, later.speedMps)}
       </Sentence>
       <Sheet className="p-2" aria-label="Picture">
-        <CourtDrawing court={court} contact={later.contact} straight={seen.straight} flown={seen.flown} />
+        <DrawingToTake name="over-the-net">
+          <CourtDrawing court={court} contact={later.contact} straight={seen.straight} flown={seen.flown} />
+        </DrawingToTake>
         <p className="px-1 text-sm text-soft">
           <span className="inline-block h-3 w-6 border border-edge bg-now/40" /> with this speed and spin ·{' '}
           <span className="hatch-setup inline-block h-3 w-6 border border-edge" /> on a straight line

@@ -12,6 +12,7 @@ import { percent } from '@/core/words';
 import { Sheet } from '@/ui/page-head';
 import { Readings, Sentence } from '../answer';
 import { EndBars, LengthChart } from './length-chart';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 /** What the rallies say: the sentence, how sure it is, the picture, and the numbers. */
 export function RallyAnswerView({
@@ -33,7 +34,9 @@ export function RallyAnswerView({
       </p>
       <div className="grid items-start gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
         <Sheet className="p-2" aria-label="How long rallies are">
-          <LengthChart answer={answer} />
+          <DrawingToTake name="rallies">
+            <LengthChart answer={answer} />
+          </DrawingToTake>
           <p className="px-1 text-sm text-soft">
             Bars: ten thousand rallies played · <span className="font-bold text-now">┅</span> the plain model:
             the same chance each hit, {percent(plain.rate)} as logged

@@ -16,6 +16,7 @@ import { BenchFrame } from '../frame';
 import { TossDrawing } from './toss-drawing';
 import { questions, settingsFor, tossQuestions, type Question } from './toss-questions';
 import type { TossSettings } from './toss-work';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 /** The toss and tap bench: heights and times of a ball that goes straight up and comes down. */
 export function TossBench({
@@ -89,7 +90,9 @@ export function TossBench({
         {low && ` It needs ${inMetres(top)} of clear height: ${low.name} has ${inMetres(low.ceilingM!)}.`}
       </Sentence>
       <Sheet className="p-2" aria-label="Picture">
-        <TossDrawing drawn={worked.drawn} bodyM={child.heightM} ceilingM={place?.ceilingM ?? null} />
+        <DrawingToTake name="toss">
+          <TossDrawing drawn={worked.drawn} bodyM={child.heightM} ceilingM={place?.ceilingM ?? null} />
+        </DrawingToTake>
       </Sheet>
       <Readings title="Numbers" readings={worked.readings} />
       <Law {...tapLaw} />

@@ -12,6 +12,7 @@ import type { WallStart } from './wall-start';
 import { WallDrawing, type DrawnRally } from './wall-drawing';
 import { wallReadings } from './wall-readings';
 import { WriteWall } from './write-wall';
+import { DrawingToTake } from '@/ui/drawing/to-take';
 
 interface AnswerProps {
   readonly view: BenchesView;
@@ -49,7 +50,9 @@ export function WallAnswerView({
       {note && <p className="rounded-md bg-care-bg px-3 py-1 font-semibold text-care">{note}</p>}
       <WriteWall view={view} start={start} rally={rally} playerId={child.id} />
       <Sheet className="px-2 pt-1" aria-label="Side view">
-        <WallDrawing setup={setup} bodyM={child.heightM} rally={rally} kept={kept} />
+        <DrawingToTake name="wall">
+          <WallDrawing setup={setup} bodyM={child.heightM} rally={rally} kept={kept} />
+        </DrawingToTake>
         <div className="flex flex-wrap items-center justify-between gap-2 px-1 pb-1 text-sm">
           <span className="text-soft">
             <span className="font-bold text-now">━</span> out <span className="font-bold text-now">┅</span>{' '}
