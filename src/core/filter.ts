@@ -3,7 +3,7 @@ export interface Filter {
   readonly place: string;
   readonly coach: string;
   readonly sport: string;
-  /** The Monday of a week, local ISO. */
+  /** The first day of a week, local ISO. */
   readonly week: string;
 }
 

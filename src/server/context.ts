@@ -1,4 +1,5 @@
 import { database } from '@/data/open-book';
+import type { FirstDay } from '@/core/planning/weekly';
 import type { Database } from '@/data/database';
 import { sameFile } from '@/data/identity';
 import { ulid } from 'ulid';
@@ -13,6 +14,8 @@ export interface Context {
   readonly today: string;
   /** The coach's time zone; the server's own where it is left out. */
   readonly zone?: string;
+  /** The day the coach's weeks begin with; Monday where it is left out. */
+  readonly firstDay?: FirstDay;
   readonly newId: () => string;
   /** Who acts; the session's own coach where it is left out. */
   readonly actor?: Actor;

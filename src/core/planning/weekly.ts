@@ -1,4 +1,4 @@
-import { addDays, formatISO, parseISO, startOfISOWeek } from 'date-fns';
+import { addDays, formatISO, parseISO, startOfISOWeek, startOfWeek } from 'date-fns';
 
 /** A day so many days later, or earlier, local ISO. */
 export const daysLater = (day: string, days: number): string =>
@@ -7,6 +7,16 @@ export const daysLater = (day: string, days: number): string =>
 /** The Monday of a day's week, local ISO. */
 export const mondayOf = (day: string): string =>
   formatISO(startOfISOWeek(parseISO(day)), { representation: 'date' });
+
+/** Days a week is taken to begin with, and their numbers in a calendar: Monday by ISO 8601, others by custom. */
+export const firstDays = { monday: 1, sunday: 0, saturday: 6 } as const;
+export type FirstDay = keyof typeof firstDays;
+export const isFirstDay = (value: unknown): value is FirstDay =>
+  typeof value === 'string' && Object.hasOwn(firstDays, value);
+
+/** The first day of a day's week, local ISO. */
+export const weekOf = (day: string, first: FirstDay = 'monday'): string =>
+  formatISO(startOfWeek(parseISO(day), { weekStartsOn: firstDays[first] }), { representation: 'date' });
 
 /** At most so many weeks ahead at once: a term and its holidays. Ours. */
 export const mostWeeks = 26;

@@ -6,6 +6,7 @@ import { Coaches } from './coaches';
 import { Copies } from './copies';
 import { CopyNow } from './copy-now';
 import { Fact } from './fact';
+import { FirstDayChoice } from './first-day';
 import { holdsInWords } from './holds-in-words';
 import { Links } from './links';
 import { SignedInAs } from './signed-in';
@@ -54,6 +55,7 @@ export function Settings({ view }: { readonly view: SettingsView }) {
               {view.address && <Fact name="Answers at">{view.address}</Fact>}
               <Fact name="Your time zone">{view.zone || 'the server’s'}</Fact>
             </dl>
+            <FirstDayChoice firstDay={view.firstDay} />
             <details className="mt-2">
               <summary className="min-h-11 cursor-pointer py-2 font-semibold">
                 Licences of what ships ({view.licences.length})

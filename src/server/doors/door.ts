@@ -8,7 +8,7 @@ import { sessionsCoach, type Actor } from '../actor';
 import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
 import { Budget } from '../http/budget';
-import { zoneOfRequest } from '../http/zone-cookie';
+import { firstDayOfRequest, zoneOfRequest } from '../http/zone-cookie';
 import { doing } from './doing';
 import { may, type Deed } from './may';
 import { whoComes } from './sign-in';
@@ -28,7 +28,8 @@ type Closed = 'sign-in' | 'not-yours';
 
 /** Who asks, and with what; the same for all parts of one page. */
 const asking = cache(async (): Promise<{ context: Context; actor: Actor | null }> => {
-  const context = await contextIn(await zoneOfRequest());
+  const firstDay = await firstDayOfRequest();
+  const context = { ...(await contextIn(await zoneOfRequest())), ...(firstDay && { firstDay }) };
   const { kept, who } = await whoComes(context, await tokenOfRequest());
   // Nobody has a passcode: whoever reaches the server sits at it (it does not start anywhere else).
   if (!kept) return { context, actor: sessionsCoach };

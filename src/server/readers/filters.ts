@@ -1,4 +1,4 @@
-import { daysLater, mondayOf } from '@/core/planning/weekly';
+import { daysLater, weekOf, type FirstDay } from '@/core/planning/weekly';
 import type { Database } from '@/data/database';
 import { namesOnSessions, type SessionFilter } from '@/data/session';
 import type { Filter } from '@/core/filter';
@@ -8,7 +8,7 @@ import { dayAfter } from '../days';
 export interface FilterChoices {
   readonly places: readonly string[];
   readonly coaches: readonly string[];
-  /** Mondays, the latest first. */
+  /** First days of weeks, the latest first. */
   readonly weeks: readonly string[];
 }
 
@@ -16,10 +16,10 @@ export interface FilterChoices {
 const weeksBack = 12;
 const weeksAhead = 6;
 
-export async function filterChoices(db: Database, today: string): Promise<FilterChoices> {
-  const monday = mondayOf(today);
+export async function filterChoices(db: Database, today: string, first?: FirstDay): Promise<FilterChoices> {
+  const own = weekOf(today, first);
   const weeks = Array.from({ length: weeksBack + weeksAhead + 1 }, (_, at) =>
-    daysLater(monday, 7 * (weeksAhead - at)),
+    daysLater(own, 7 * (weeksAhead - at)),
   );
   return { ...(await namesOnSessions(db, dayAfter(today, -7 * weeksBack))), weeks };
 }

@@ -38,7 +38,7 @@ export async function sessionsView(
   page: number,
   filter: Filter = noFilter,
 ): Promise<SessionsView> {
-  const { db, today } = context;
+  const { db, today, firstDay } = context;
   const narrow = asked(filter);
   const [squad, fromToday, before, unsaid, gone, patterns, choices] = await Promise.all([
     listPlayers(db),
@@ -47,7 +47,7 @@ export async function sessionsView(
     sessionsUnsaid(db, today),
     takenOff(db, 'session'),
     patternsView(context),
-    filterChoices(db, today),
+    filterChoices(db, today, firstDay),
   ]);
   const coming = fromToday.filter((session) => session.state !== 'finished');
   // What was held today, or before its day, stands first among what was held.

@@ -6,6 +6,7 @@ import packageJson from '../../../package.json';
 import { actorOf } from '../actor';
 import { buildId } from '../build-id';
 import type { Context } from '../context';
+import type { FirstDay } from '@/core/planning/weekly';
 import { may } from '../doors/may';
 import { licences, type Licence } from '../licences';
 import { idleMs } from '../doors/sign-in';
@@ -38,6 +39,7 @@ export interface SettingsView {
   readonly build: string;
   readonly schema: number | null;
   readonly zone: string;
+  readonly firstDay: FirstDay;
   /** Where it answers, as it was started. */
   readonly address: string;
   /** Licences of what ships. */
@@ -55,6 +57,7 @@ export async function settingsView(context: Context): Promise<SettingsView> {
   ]);
   return {
     ...{ me, owners, schema, zone, version: packageJson.version, build: buildId() },
+    firstDay: context.firstDay ?? 'monday',
     address: process.env.VOWSTEP_ADDRESS ?? '',
     licences: licences(),
   };

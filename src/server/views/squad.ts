@@ -49,7 +49,7 @@ export async function squadView(context: Context, filter: Filter = noFilter): Pr
     recentWork(context.db, since),
     attendedSince(context.db, since),
     takenOff(context.db, 'player'),
-    filterChoices(context.db, context.today),
+    filterChoices(context.db, context.today, context.firstDay),
   ]);
   const shown = players.filter(
     (player) => (sport === '' || player.sport === sport) && (bySession?.has(player.id) ?? true),
