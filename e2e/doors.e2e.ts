@@ -214,3 +214,35 @@ test('a drawing is a file of its own: whole, with its colours in it', async () =
   expect(made).not.toMatch(/var\(--| class=/);
   expect(made).toMatch(/fill="rgb\(/);
 });
+
+test('signed out in the middle of a session: counting goes on, all of it goes when signed in again, and the kept page is the court’s', async () => {
+  const { planned } = await demoIds(app);
+  await browser.driver.get(`${app.url}/sessions/${planned}/run`);
+  await page.press('Start block');
+  await page.sees('All safe on the server');
+  await page.becomes(`navigator.serviceWorker.controller !== null`, true);
+  const touches = async () =>
+    (await app.query(
+      `select by, count(*) as n from touch_event where device <> '' and at_ms > ? group by by`,
+      [Date.now() - 600_000],
+    )) as { by: string; n: number }[];
+  await app.query('update sign_in set ended_at_ms = 1 where ended_at_ms is null');
+  await browser.driver.executeScript(
+    `for (let i = 0; i < 3; i++) document.querySelector('[data-touch-of]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }));`,
+  );
+  await page.sees('You are signed out.');
+  const before = (await touches()).reduce((sum, { n }) => sum + n, 0);
+  // At the same address stands the door now; with the server away, what was kept of the court.
+  await browser.driver.get(`${app.url}/sessions/${planned}/run`);
+  await page.sees('Forgotten?');
+  await signIn(page, 'Ottilie Brandt');
+  await page.sees('All safe on the server');
+  const after = await touches();
+  expect(after.reduce((sum, { n }) => sum + n, 0)).toBeGreaterThan(before);
+  expect(after.map(({ by }) => by)).toContain('Ottilie Brandt');
+  await app.stop();
+  await browser.driver.get(`${app.url}/sessions/${planned}/run`);
+  await page.sees('out of reach');
+  await app.start();
+  await page.sees('All safe on the server');
+});

@@ -1,5 +1,7 @@
 import { catalogue } from '../src/drills';
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { openApp } from '../e2e/lib/app';
 import { openBrowser, setViewport } from '../e2e/lib/browser';
 import { Page } from '../e2e/lib/page';
@@ -54,7 +56,6 @@ await page.press('Keep beside');
 await page.setValue('Distance', '4');
 await page.setValue('Mark on the wall', '1.8');
 await shown('bench-wall', 'give or take');
-await view('bench-feeder', bench('feeder'), 'Racket ready');
 await driver.get(app.url + bench('rally'));
 await page.press('Play ten thousand rallies');
 await shown('bench-rally', 'Why rallies end');
@@ -64,13 +65,10 @@ await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
 
-// The same at the desk of a tablet, and on a phone.
-await setViewport(driver, 1024, 768);
-await view('plan-tablet', `/sessions/${tennis}/plan`, 'Breathless');
+// The same on a phone.
 await setViewport(driver, 390, 844);
 await view('today-phone', '/', 'Coming up');
 await setViewport(driver, 1280, 800);
-await view('find', '/find?q=footwork', 'found for');
 
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);
@@ -120,5 +118,39 @@ await setViewport(driver, 390, 844);
 await press(1, 8);
 await page.sees('All safe on the server');
 await shot('run-phone');
+
+// Who comes in, and what comes in as a file.
+await setViewport(driver, 1280, 800);
+await driver.get(`${app.url}/settings`);
+const passcode = 'quiet lantern over gravel';
+for (const [button, name, done] of [
+  ['Set your passcode', 'Ottilie Brandt', 'Signed in as Ottilie Brandt'],
+  ['Add a coach', 'Sefa Lund', 'Sefa Lund can sign in.'],
+] as const) {
+  await page.press(button);
+  await page.type('Name', name);
+  await page.type('Passcode', passcode);
+  await page.press('Add');
+  await page.sees(done);
+}
+await page.press('Copy the book now');
+await page.sees('looked through, sound');
+await page.press('Calendar address');
+await page.type('Whose calendar', 'Sefa');
+await page.press('Make it');
+await page.sees('not shown again');
+await view('settings', '/settings', 'Calendar of Sefa');
+const table = path.join(mkdtempSync(path.join(tmpdir(), 'vowstep-shots-')), 'squad.csv');
+writeFileSync(
+  table,
+  'Child;Born;Plays;Hand;Focus\nYrsa;2015;tennis;L;Low start\nOve;twelve;tennis;R;\nTove;2014;table tennis;R;Quiet arm\n',
+);
+await driver.get(`${app.url}/files`);
+await page.sees('Bring a file in');
+await (await page.find('input[type=file]')).sendKeys(table);
+await shown('files', '1 left out');
+await driver.get(`${app.url}/settings`);
+await page.press('Sign out');
+await shown('sign-in', 'Forgotten?');
 
 await Promise.all([browser.close(), app.close()]);

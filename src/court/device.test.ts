@@ -164,11 +164,16 @@ describe('what the server answers', () => {
     [500, {}, { kind: 'failed', message: 'it did not say why.' }],
     // A database that takes nothing just now is no verdict on the touches: they are sent again.
     [
+      401,
+      { problems: [{ message: 'You are signed out.' }] },
+      { kind: 'unreachable', message: 'You are signed out.' },
+    ],
+    [
       503,
       { problems: [{ message: 'The disk is full.' }] },
       { kind: 'unreachable', message: 'The disk is full.' },
     ],
-    [403, {}, { kind: 'unreachable' }],
+    [404, {}, { kind: 'unreachable' }],
   ])('%d', async (status, body, result) => {
     answer(status, body);
     expect(await sendBatch([event()])).toEqual(result);

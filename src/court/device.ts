@@ -191,6 +191,10 @@ export function sendTo(address: string): (events: readonly TouchEvent[]) => Prom
           return { kind: 'refused', message, refused: body.refused };
         case 500:
           return { kind: 'failed', message };
+        // Whoever was signed out meanwhile counts on, and all of it goes once they are in again.
+        case 401:
+        case 403:
+        case 429:
         case 503:
           return { kind: 'unreachable', message };
         default:

@@ -31,6 +31,15 @@ export function stampOf(date: Date): string {
   return `${day}-${two(date.getHours())}${two(date.getMinutes())}${two(date.getSeconds())}`;
 }
 
+/** The name where a book that is put aside is kept: of a moment, and of nothing that is there. */
+export function asideOf(book: string, now: Date): string {
+  const name = `${book}.before-${stampOf(now)}`;
+  for (let n = 2; ; n++) {
+    const free = n === 2 ? name : `${name}-${n - 1}`;
+    if (!existsSync(free)) return free;
+  }
+}
+
 /**
  * Copies a book, also while it is being written to: the copy is what was in it at one moment. It is looked through
  * before it gets its name, and never takes the place of a file that is there.

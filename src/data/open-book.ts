@@ -7,7 +7,6 @@ import { fileOf } from './identity';
 import { applied, newestKnown } from './migrations';
 import { finishRestore } from './restore';
 import { trouble } from './trouble';
-import { alone } from './write';
 
 /** @throws DatabaseTrouble when what is on the disk is not whole */
 async function wholeOrTrouble({ $client }: Database): Promise<void> {
@@ -26,21 +25,6 @@ export function database(): Promise<Database> {
     throw error;
   });
   return shared.vowstepDatabase;
-}
-
-/**
- * Lets something be done to the file while nobody has it open here: what is being written is ended first, requests that
- * come meanwhile wait, and go on with what stands there then.
- */
-export function whileClosed<T>(db: Database, work: () => Promise<T>): Promise<T> {
-  const over = alone(db, async () => {
-    db.$client.close();
-    return work();
-  });
-  shared.vowstepDatabase = over.then(openAndMigrate, openAndMigrate);
-  // Whoever asks next is told; nobody may be asking just now.
-  shared.vowstepDatabase.catch(() => (shared.vowstepDatabase = undefined));
-  return over;
 }
 
 async function openAndMigrate(): Promise<Database> {

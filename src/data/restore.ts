@@ -1,6 +1,5 @@
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
-import type { Client } from '@libsql/client';
 import { done, refused, type Outcome } from '@/core/outcome';
 import {
   companions,
@@ -9,7 +8,7 @@ import {
   opened,
   refusedBy,
   removeCompanions,
-  stampOf,
+  asideOf,
   type Copied,
 } from './backup';
 import { carryDoors } from './carry-doors';
@@ -29,14 +28,8 @@ const readyOf = (book: string) => `${book}.restored`;
  * Puts a copy in the place of a book. The copy is looked through first and stays as it is, and is brought up to date on
  * the way; the book that was there is kept under another name; nothing of its journal is left beside the new one. Who may
  * come in, and which links were revoked, goes along from the book that was there. Devices will look again at what is here.
- * @param closedHere true in a server that has just closed the book itself (`whileClosed`)
  */
-export async function restore(
-  copy: string,
-  to: string,
-  now: Date,
-  { closedHere = false }: { readonly closedHere?: boolean } = {},
-): Promise<Outcome<Restored>> {
+export async function restore(copy: string, to: string, now: Date): Promise<Outcome<Restored>> {
   if (!existsSync(copy) || !statSync(copy).isFile())
     return refused('file', `There is no file ${copy}: name the copy to put back.`);
   if (path.resolve(copy) === path.resolve(to))
@@ -56,15 +49,15 @@ export async function restore(
     if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
     const sound = await opened(part, lookThrough);
     if (!sound.ok) return sound;
-    const free = await standsAlone(to, closedHere);
+    const free = await standsAlone(to);
     if (!free.ok) return free;
     await bringUpToDate(part, to);
     removeCompanions(part);
     renameSync(part, ready);
 
-    const kept = existsSync(to) ? `${to}.before-${stampOf(now)}` : null;
+    const kept = existsSync(to) ? asideOf(to, now) : null;
     if (kept) {
-      const still = await standsAlone(to, closedHere);
+      const still = await standsAlone(to);
       if (!still.ok) return still;
       for (const ending of ['', ...companions])
         if (existsSync(to + ending)) renameSync(to + ending, kept + ending);
@@ -103,36 +96,24 @@ async function bringUpToDate(part: string, present: string): Promise<void> {
     await db.$client.execute(`delete from database_fact where key = 'epoch'`).catch(() => undefined);
     await migrateDatabase(db);
     if (existsSync(present)) await carryDoors(present, db);
-    if ((await intoFile(db.$client)) !== 0)
-      throw new Error('What was restored could not be put into one file.');
+    const { rows } = await db.$client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
+    if (rows[0]?.[0] !== 0) throw new Error('What was restored could not be put into one file.');
   } finally {
     db.$client.close();
   }
 }
 
-/**
- * Gathers the book that stands there into its one file, unless somebody has it open. A connection that this process has
- * closed lingers in the driver until its statements are collected, and would count as somebody: there it is enough that
- * the journal goes into the file.
- */
-async function standsAlone(file: string, closedHere: boolean): Promise<Outcome<null>> {
-  const inUse = refused(
-    'database',
-    'Vow Step is running on this book: end it first, then put the copy back.',
-  );
+/** Gathers the book that stands there into its one file, unless somebody has it open. */
+async function standsAlone(file: string): Promise<Outcome<null>> {
   if (!existsSync(file)) return done(null);
   try {
-    if (!closedHere) await opened(file, gather);
-    else if ((await opened(file, intoFile)) !== 0) return inUse;
+    await opened(file, gather);
   } catch (error) {
     const trouble = troubleOf(error);
-    if (trouble?.kind === 'locked') return inUse;
+    if (trouble?.kind === 'locked')
+      return refused('database', 'Vow Step is running on this book: end it first, then put the copy back.');
     // A damaged book is kept as it is, with all that belongs to it.
     if (!trouble) throw error;
   }
   return done(null);
 }
-
-/** Puts the journal into the file; 0 where all of it went. */
-const intoFile = async (client: Pick<Client, 'execute'>): Promise<unknown> =>
-  (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')).rows[0]?.[0];

@@ -3,13 +3,12 @@ import path from 'node:path';
 import { insertAudit } from '@/data/audit';
 import { aboutFile, backup, stampOf } from '@/data/backup';
 import { copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
-import { whileClosed } from '@/data/open-book';
-import { restore } from '@/data/restore';
+import { restoreHere } from '@/data/restore-here';
 import { erasedIds } from '@/data/squad';
 import { write } from '@/data/write';
 import { dailyCopy } from '@/data/daily-copy';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { contextIn, type Context } from './context';
+import type { Context } from './context';
 import { doing } from './doors/doing';
 import { now, serverZone } from './zone';
 
@@ -68,8 +67,8 @@ export async function aboutCopy(context: Context, name: string): Promise<Outcome
 }
 
 /**
- * Puts a copy in the place of the book while the server runs: what is being written is ended first, requests wait, the
- * book that was there is kept, and tablets offer again what the copy lacks.
+ * Puts a copy in the place of the book while the server runs: what is being written is ended first, the book that was there
+ * is kept, and tablets offer again what the copy lacks.
  */
 export async function restoreCopy(
   context: Context,
@@ -77,13 +76,10 @@ export async function restoreCopy(
 ): Promise<Outcome<{ readonly name: string; readonly kept: string | null; readonly marks: number }>> {
   const [book, copy] = [context.db.$file?.path, copyFile(context, name)];
   if (!book || !copy) return noCopy;
-  const restored = await whileClosed(context.db, () =>
-    restore(copy.file, book, new Date(context.nowMs), { closedHere: true }),
-  );
+  const restored = await restoreHere(context.db, copy.file, new Date(context.nowMs));
   if (!restored.ok) return restored;
   const { kept, marks } = restored.value;
-  const { db } = await contextIn();
-  await write(db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));
+  await write(context.db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));
   return done({ name, marks, kept: kept && path.basename(kept) });
 }
 

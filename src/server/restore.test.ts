@@ -1,6 +1,9 @@
 import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { setFlagsFromString } from 'node:v8';
+import { runInNewContext } from 'node:vm';
+import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { database } from '@/data/open-book';
 import { finishRestore } from '@/data/restore';
@@ -58,6 +61,22 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   );
   expect((await whoComes(context, token)).who).toMatchObject({ name: 'Ottilie', role: 'owner' });
   expect(await context.db.all(sql`select what from audit where what = 'copy.restore'`)).toHaveLength(1);
+  // Others who have the file open go on with the very same book, also once the driver lets go of what it had.
+  const other = createClient({ url: `file:${file}` });
+  for (const say of ['before', 'after']) {
+    await other.execute({ sql: 'update player set care_note = ?', args: [say] });
+    await new Promise((resolve) => setImmediate(resolve));
+    const notes = async () => context.db.all<{ n: string }>(sql`select distinct care_note as n from player`);
+    expect(await notes()).toEqual([{ n: say }]);
+    value(await savePlayer(context, { ...child, name: `Kept ${say}` }));
+    expect(
+      (await other.execute(`select count(*) as n from player where name = 'Kept ${say}'`)).rows[0]!.n,
+    ).toBe(1);
+    setFlagsFromString('--expose-gc');
+    (runInNewContext('gc') as () => void)();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+  other.close();
 }, 60_000);
 
 test.each([6, 7, 8, 9])(

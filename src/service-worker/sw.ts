@@ -35,6 +35,9 @@ const wellOrAway: SerwistPlugin = {
     if (response.status >= 500) throw new Error(`The server answered ${response.status}.`);
     return response;
   },
+  // Whoever is signed out is sent to the door: that is no page of this address, and the kept one stays.
+  cacheWillUpdate: async ({ response }) =>
+    response.status === 200 && !response.redirected ? response : null,
 };
 
 /** The server's page; the kept one when it does not answer in time. A kept page is a week old at most. */
@@ -97,7 +100,7 @@ async function pageNow(page: string): Promise<Response | null> {
       headers: { accept: 'text/html' },
       signal: AbortSignal.timeout(aheadMs),
     });
-    return response.ok ? new Response(await response.blob(), response) : null;
+    return response.ok && !response.redirected ? new Response(await response.blob(), response) : null;
   } catch {
     return null;
   }

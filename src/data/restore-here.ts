@@ -1,0 +1,112 @@
+import { randomUUID } from 'node:crypto';
+import { copyFileSync, existsSync, rmSync } from 'node:fs';
+import { createClient, type Transaction } from '@libsql/client';
+import { done, refused, type Outcome } from '@/core/outcome';
+import { asideOf, backup, lookThrough, opened, refusedBy, removeCompanions } from './backup';
+import { migrateDatabase, openDatabase } from './client';
+import type { Database } from './database';
+import { driverWaitMs } from './patience';
+import type { Restored } from './restore';
+import { alone } from './write';
+
+/*
+ * A restore while servers have the book open. The file is not replaced under them: a connection that is closed lingers in
+ * the driver, and takes the journal of whatever stands at its path with it when it goes. What is in the book is replaced
+ * instead, in one transaction, which power that goes undoes and every connection sees.
+ */
+
+/** Tables that stay as they are: who may come in, what was done, and what belongs to this file alone. */
+const staying = [
+  'coach',
+  'sign_in',
+  'sign_in_try',
+  'audit',
+  'write_mark',
+  'take_over',
+  'vowstep_migrating',
+  '__drizzle_migrations',
+];
+
+/**
+ * Puts what a copy holds in the place of what a book holds. The copy is looked through and brought up to date first, and
+ * stays as it is; the book as it was is kept beside it. Coaches, and links that were withdrawn, stay as they are now.
+ * Devices will look again at what is here.
+ */
+export async function restoreHere(db: Database, copy: string, now: Date): Promise<Outcome<Restored>> {
+  const book = db.$file?.path;
+  if (!book) return refused('database', 'The book is on a libSQL server: put a copy back there.');
+  const part = `${book}.restoring`;
+  const clear = () => {
+    rmSync(part, { force: true });
+    removeCompanions(part);
+  };
+  clear();
+  try {
+    copyFileSync(copy, part);
+    if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
+    const sound = await opened(part, lookThrough);
+    if (!sound.ok) return sound;
+    const whole = await openDatabase(`file:${part}`);
+    await migrateDatabase(whole);
+    whole.$client.close();
+    return await alone(db, async () => {
+      const kept = await backup(book, asideOf(book, now));
+      if (!kept.ok) return kept;
+      await replaced(book, part);
+      db.$written?.();
+      return done({ ...sound.value, file: book, kept: kept.value.file });
+    });
+  } catch (error) {
+    return refusedBy(error);
+  } finally {
+    clear();
+  }
+}
+
+async function replaced(book: string, part: string): Promise<void> {
+  // One connection of its own: a file that is attached is attached to one.
+  const client = createClient({ url: `file:${book}`, timeout: 250 * driverWaitMs, concurrency: 1 });
+  try {
+    await client.execute('pragma foreign_keys = off');
+    await client.execute({ sql: 'attach ? as given', args: [part] });
+    const tx = await client.transaction('write');
+    try {
+      await fill(tx);
+      await tx.commit();
+    } finally {
+      tx.close();
+    }
+    await client.execute('detach given');
+  } finally {
+    client.close();
+  }
+}
+
+async function fill(client: Pick<Transaction, 'execute'>): Promise<void> {
+  const { rows } = await client.execute(
+    `select name from main.sqlite_master where type = 'table' and name not like 'sqlite_%' order by name`,
+  );
+  const tables = rows.map((row) => String(row.name)).filter((name) => !staying.includes(name));
+  await client.execute(
+    'create temp table withdrawn as select token_hash as hash, revoked_at_ms as at from main.helper_link where revoked_at_ms is not null',
+  );
+  for (const name of tables) {
+    const columns = (
+      await client.execute({ sql: 'select name from pragma_table_info(?)', args: [name] })
+    ).rows
+      .map((row) => `"${String(row.name)}"`)
+      .join(', ');
+    await client.execute(`delete from main."${name}"`);
+    await client.execute(`insert into main."${name}" (${columns}) select ${columns} from given."${name}"`);
+  }
+  await client.execute(
+    'update main.helper_link set revoked_at_ms = (select at from withdrawn where hash = token_hash) where revoked_at_ms is null and token_hash in (select hash from withdrawn)',
+  );
+  await client.execute('drop table temp.withdrawn');
+  await client.execute({
+    sql: `insert into main.database_fact (key, value) values ('epoch', ?) on conflict (key) do update set value = excluded.value`,
+    args: [randomUUID()],
+  });
+  const loose = await client.execute('pragma main.foreign_key_check');
+  if (loose.rows.length > 0) throw new Error('What was restored has rows that point nowhere.');
+}
