@@ -1,4 +1,14 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import {
+  closeSync,
+  copyFileSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs';
 import path from 'node:path';
 import { done, refused, type Outcome } from '@/core/outcome';
 import {
@@ -37,7 +47,7 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
   mkdirSync(path.dirname(to), { recursive: true });
   const [part, ready] = [partOf(to), readyOf(to)];
   const clear = () => {
-    for (const file of [part, ready]) {
+    for (const file of [part, ready, `${ready}.part`]) {
       rmSync(file, { force: true });
       removeCompanions(file);
     }
@@ -52,8 +62,9 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
     const free = await standsAlone(to);
     if (!free.ok) return free;
     await bringUpToDate(part, to);
-    removeCompanions(part);
-    renameSync(part, ready);
+    // A file of its own: what was opened to bring it up to date lingers in the driver, and would share its locks and its
+    // index of the journal with whoever opens the very same file in this process, but with nobody else.
+    copyWhole(part, ready);
 
     const kept = existsSync(to) ? asideOf(to, now) : null;
     if (kept) {
@@ -72,6 +83,16 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
   }
 }
 
+/** Copies a file, and does not come back before it is on the disk. */
+function copyWhole(from: string, to: string): void {
+  const making = `${to}.part`;
+  copyFileSync(from, making);
+  const open = openSync(making, 'r+');
+  fsyncSync(open);
+  closeSync(open);
+  renameSync(making, to);
+}
+
 /**
  * Ends a restore that the power ended before: where the book had been set aside already, the one to take its place does
  * so now; where it had not, it never happened.
@@ -82,7 +103,7 @@ export function finishRestore(book: string): void {
     removeCompanions(book);
     renameSync(ready, book);
   }
-  for (const file of [partOf(book), ready]) {
+  for (const file of [partOf(book), ready, `${ready}.part`]) {
     rmSync(file, { force: true });
     removeCompanions(file);
   }
