@@ -7,6 +7,7 @@ import { contextIn } from './context';
 import { copyDaily } from './copies';
 import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
+import { warm } from './warm';
 
 /** Requests that are under way when the server is ended have so long, milliseconds. Ours. */
 const longestEndMs = 3000;
@@ -41,6 +42,10 @@ export async function openOrEnd(): Promise<void> {
     await upgradeRecords(db);
     refreshSoon(db);
     copyDaily({ db });
+    if (db.$direct)
+      void contextIn()
+        .then(warm)
+        .catch(() => undefined);
     for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const)
       process.once(signal, () => {
         // What is still stored while requests end is put into the file as well.

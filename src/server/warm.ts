@@ -1,0 +1,54 @@
+import { catalogue } from '@/drills';
+import { sessionsBetween } from '@/data/session';
+import type { Context } from './context';
+import { dayAfter } from './days';
+import { benchesView } from './views/benches';
+import { courtPage } from './views/court-page';
+import { drillsView, drillView } from './views/drills';
+import { houseView } from './views/house';
+import { placesView } from './views/places';
+import { playerView } from './views/player';
+import { schoolsView } from './views/schools';
+import { sessionPlanView } from './views/session-plan';
+import { sessionReviewView } from './views/session-review';
+import { sessionsView } from './views/sessions';
+import { squadView } from './views/squad';
+import { todayView } from './views/today';
+
+/** Sessions of so many days around today are what is opened next. Ours. */
+const daysAround = 8;
+const [mostSessions, mostPlayers] = [6, 12];
+/** Between two pages, longer than what is taken for one (data/reads.ts), milliseconds. */
+const pauseMs = 500;
+
+/**
+ * Reads once what will be looked at first, where the database is far away: from then on what belongs to a page is asked
+ * for together. What goes wrong here goes wrong again, and is said, when somebody asks for it.
+ */
+export async function warm(context: Context): Promise<void> {
+  const { db, today } = context;
+  const near = (await sessionsBetween(db, dayAfter(today, -daysAround), dayAfter(today, daysAround))).slice(
+    0,
+    mostSessions,
+  );
+  const { players } = await squadView(context);
+  const pages: readonly (() => Promise<unknown>)[] = [
+    () => todayView(context),
+    () => sessionsView(context, 0),
+    () => drillsView(context),
+    () => drillView(context, catalogue[0]!.id),
+    () => placesView(context),
+    () => schoolsView(context),
+    () => benchesView(context),
+    ...players.slice(0, mostPlayers).map((player) => () => playerView(context, player.id)),
+    ...near.flatMap<() => Promise<unknown>>(({ id, state }) =>
+      state === 'finished'
+        ? [() => sessionReviewView(context, id)]
+        : [() => sessionPlanView(context, id), () => courtPage(context, id)],
+    ),
+  ];
+  for (const page of pages) {
+    await new Promise((resolve) => setTimeout(resolve, pauseMs).unref());
+    await Promise.all([page(), houseView(context)]).catch(() => undefined);
+  }
+}
