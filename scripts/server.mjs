@@ -7,8 +7,8 @@ import next from 'next';
 import pino from 'pino';
 
 /*
- * The production server: the framework behind a plain one of ours, which says where a request came from, counts what an
- * address may ask, writes one line a request, and speaks TLS where it is given a certificate. Started by lib/server.js.
+ * The production server: the framework behind a plain one of ours, which says where a request came from, writes one
+ * line a request, and speaks TLS where it is given a certificate. Started by lib/server.js.
  */
 const { PORT = '3200', HOST = '127.0.0.1', VOWSTEP_TLS_CERT, VOWSTEP_TLS_KEY } = process.env;
 const log = pino({ level: process.env.VOWSTEP_LOG_LEVEL ?? 'warn', base: null }, pino.destination(2));
@@ -34,24 +34,6 @@ function addressOf(request) {
     .trim();
 }
 
-/*
- * An address may ask so much at once, and so much a second on and on: far more than a hall of tablets does (each asks
- * for news once a second, and a page is some forty parts). Ours.
- */
-const [burst, perSecond] = [3000, 100];
-const budgets = new Map();
-function mayAsk(address) {
-  const now = performance.now();
-  const budget = budgets.get(address) ?? { left: burst, at: now };
-  budget.left = Math.min(burst, budget.left + ((now - budget.at) / 1000) * perSecond);
-  budget.at = now;
-  budgets.set(address, budget);
-  if (budgets.size > 10_000) budgets.delete(budgets.keys().next().value);
-  if (budget.left < 1) return false;
-  budget.left -= 1;
-  return true;
-}
-
 function answer(request, response) {
   const address = addressOf(request);
   const began = performance.now();
@@ -68,11 +50,6 @@ function answer(request, response) {
     const ms = Math.round(performance.now() - began);
     log[level]({ id, method: request.method, path: masked(request.url), status: statusCode, ms }, 'request');
   });
-  if (!mayAsk(address)) {
-    response.writeHead(429, { 'content-type': 'text/plain; charset=utf-8', 'retry-after': '5' });
-    response.end('Too much was asked from this address: wait a few seconds. Counts stay on the device.\n');
-    return;
-  }
   void handle(request, response);
 }
 

@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { Budget } from './server/http/budget';
 import { hostAllowed, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
@@ -54,10 +55,26 @@ function actionRefusal({ headers }: NextRequest): NextResponse | null {
 const refusal = (status: number, sentence: string, headers: HeadersInit = {}) =>
   secured(new NextResponse(`${sentence}\n`, { status, headers }), policy());
 
+/**
+ * An address may ask so much at once, and so much a second on and on: far more than a hall of tablets does (each asks for
+ * news once a second, and a page is some forty parts). Ours.
+ */
+const perAddress = new Budget(3000, 100);
+
 /** Stands before every path there is: who is asked for, who asks, and what the answer may do. */
 export function proxy(request: NextRequest): NextResponse {
   if (!hostAllowed(request.headers.get('host')))
     return refusal(421, 'This address is not one Vow Step answers to; name it in VOWSTEP_ALLOWED_HOSTS.');
+  // Our own server says it (scripts/server.mjs), whatever the request does.
+  const address = request.headers.get('x-vowstep-address');
+  if (address !== null && !perAddress.take(address))
+    return refusal(
+      429,
+      'Too much was asked from this address: wait a few seconds. Counts stay on the device.',
+      {
+        'retry-after': '5',
+      },
+    );
   const reads = request.method === 'GET' || request.method === 'HEAD';
   if (!reads && !ownOrigin(request.headers))
     return refusal(403, 'Vow Step takes this from its own pages only.');

@@ -28,6 +28,8 @@ export async function erasePlayer(
     sql`delete from decision where player_id = ${id}`,
     sql`delete from note where player_id = ${id}`,
     sql`delete from helper_link where player_id = ${id}`,
+    // What a file brought in is kept as it was before, to be taken back: names, notes and all.
+    sql`delete from take_over where instr(what, ${id}) > 0`,
     // A helper's name may say whose parent they are; a note on court may say anything.
     sql`update touch_event set by = null where player_id = ${id}`,
     sql`update touch_event set text = '' where player_id = ${id} and kind = 'note'`,

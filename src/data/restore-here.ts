@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { copyFileSync, existsSync, rmSync } from 'node:fs';
 import { createClient, type Transaction } from '@libsql/client';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { asideOf, backup, lookThrough, opened, refusedBy, removeCompanions } from './backup';
-import { migrateDatabase, openDatabase } from './client';
+import { asideOf, backup, refusedBy } from './backup';
 import type { Database } from './database';
 import { driverWaitMs } from './patience';
+import { clear, partOf, prepare } from './prepare';
 import type { Restored } from './restore';
 import { alone } from './write';
 
@@ -35,20 +34,10 @@ const staying = [
 export async function restoreHere(db: Database, copy: string, now: Date): Promise<Outcome<Restored>> {
   const book = db.$file?.path;
   if (!book) return refused('database', 'The book is on a libSQL server: put a copy back there.');
-  const part = `${book}.restoring`;
-  const clear = () => {
-    rmSync(part, { force: true });
-    removeCompanions(part);
-  };
-  clear();
+  const part = partOf(book);
   try {
-    copyFileSync(copy, part);
-    if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
-    const sound = await opened(part, lookThrough);
+    const sound = await prepare(copy, part);
     if (!sound.ok) return sound;
-    const whole = await openDatabase(`file:${part}`);
-    await migrateDatabase(whole);
-    whole.$client.close();
     return await alone(db, async () => {
       const kept = await backup(book, asideOf(book, now));
       if (!kept.ok) return kept;
@@ -59,7 +48,7 @@ export async function restoreHere(db: Database, copy: string, now: Date): Promis
   } catch (error) {
     return refusedBy(error);
   } finally {
-    clear();
+    clear(part);
   }
 }
 

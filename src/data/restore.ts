@@ -6,23 +6,13 @@ import {
   mkdirSync,
   openSync,
   renameSync,
-  rmSync,
   statSync,
 } from 'node:fs';
 import path from 'node:path';
 import { done, refused, type Outcome } from '@/core/outcome';
-import {
-  companions,
-  gather,
-  lookThrough,
-  opened,
-  refusedBy,
-  removeCompanions,
-  asideOf,
-  type Copied,
-} from './backup';
+import { asideOf, companions, gather, opened, refusedBy, removeCompanions, type Copied } from './backup';
 import { carryDoors } from './carry-doors';
-import { migrateDatabase, openDatabase } from './client';
+import { clear, partOf, prepare } from './prepare';
 import { troubleOf } from './trouble';
 
 export interface Restored extends Copied {
@@ -30,7 +20,6 @@ export interface Restored extends Copied {
   readonly kept: string | null;
 }
 
-const partOf = (book: string) => `${book}.restoring`;
 /** What is whole and only has to take its place: whoever opens the book next does it, should the power go before. */
 const readyOf = (book: string) => `${book}.restored`;
 
@@ -46,22 +35,14 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
     return refused('file', 'This is the book itself, not a copy of it: name the copy to put back.');
   mkdirSync(path.dirname(to), { recursive: true });
   const [part, ready] = [partOf(to), readyOf(to)];
-  const clear = () => {
-    for (const file of [part, ready, `${ready}.part`]) {
-      rmSync(file, { force: true });
-      removeCompanions(file);
-    }
-  };
-  clear();
+  clear(part, ready, `${ready}.part`);
   try {
-    // Worked on as a copy of the copy, with what a running server may have left beside it.
-    copyFileSync(copy, part);
-    if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
-    const sound = await opened(part, lookThrough);
-    if (!sound.ok) return sound;
     const free = await standsAlone(to);
     if (!free.ok) return free;
-    await bringUpToDate(part, to);
+    const sound = await prepare(copy, part, async (db) => {
+      if (existsSync(to)) await carryDoors(to, db);
+    });
+    if (!sound.ok) return sound;
     // A file of its own: what was opened to bring it up to date lingers in the driver, and would share its locks and its
     // index of the journal with whoever opens the very same file in this process, but with nobody else.
     copyWhole(part, ready);
@@ -79,7 +60,7 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
   } catch (error) {
     return refusedBy(error);
   } finally {
-    clear();
+    clear(part, ready, `${ready}.part`);
   }
 }
 
@@ -103,25 +84,7 @@ export function finishRestore(book: string): void {
     removeCompanions(book);
     renameSync(ready, book);
   }
-  for (const file of [partOf(book), ready, `${ready}.part`]) {
-    rmSync(file, { force: true });
-    removeCompanions(file);
-  }
-}
-
-/** Makes a copy a book of this version, with an epoch of its own, and the doors of the book it takes the place of. */
-async function bringUpToDate(part: string, present: string): Promise<void> {
-  const db = await openDatabase(`file:${part}`);
-  try {
-    // An older copy may have no such table yet: it has no epoch either.
-    await db.$client.execute(`delete from database_fact where key = 'epoch'`).catch(() => undefined);
-    await migrateDatabase(db);
-    if (existsSync(present)) await carryDoors(present, db);
-    const { rows } = await db.$client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
-    if (rows[0]?.[0] !== 0) throw new Error('What was restored could not be put into one file.');
-  } finally {
-    db.$client.close();
-  }
+  clear(partOf(book), ready, `${ready}.part`);
 }
 
 /** Gathers the book that stands there into its one file, unless somebody has it open. */

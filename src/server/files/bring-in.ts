@@ -5,19 +5,13 @@ import { keyOf, thingNames, things, type Bundle, type Entry, type ThingName } fr
 import { entriesOf, knownOf, putEntries, removeEntries } from '@/data/bundle';
 import type { Executor } from '@/data/database';
 import { markStale } from '@/data/log';
-import {
-  dropAttempts,
-  findTakeOver,
-  keepTakeOver,
-  otherMarks,
-  setUndone,
-  type TakenOver,
-} from '@/data/take-over';
+import { dropAttempts, findTakeOver, otherMarks, setUndone, type TakenOver } from '@/data/take-over';
 import { write } from '@/data/write';
 import { meaningProblems } from '@/schemas/bundle';
 import { latestMs, type Context } from '../context';
 import { refreshSoon } from '../log/results';
 import { markOf } from './mark-of';
+import { keysOf, putIn, type Changes } from './put-in';
 import { sql } from 'drizzle-orm';
 
 /** What bringing a file in would do. */
@@ -79,30 +73,10 @@ export async function takeOverBundle(
   const outcome = await write(context.db, async (tx): Promise<Outcome<TookOver>> => {
     const weighed = await weigh(tx, read.value);
     if (!weighed.ok) return weighed;
-    const { look, add, differ } = weighed.value;
-    const what: { -readonly [K in keyof TakenOver]: Record<string, unknown> } = { added: {}, changed: {} };
-    for (const thing of thingNames) {
-      const fresh = add.get(thing) ?? [];
-      const other = replace ? (differ.get(thing) ?? []) : [];
-      if (fresh.length > 0) {
-        await putEntries(tx, thing, fresh);
-        what.added[thing] = fresh.map((entry) => ({ key: keysOf(thing, entry), said: markOf(entry) }));
-      }
-      if (other.length > 0) {
-        await putEntries(
-          tx,
-          thing,
-          other.map(({ is }) => is),
-        );
-        what.changed[thing] = other.map(({ was, is }) => ({ before: was, said: markOf(is) }));
-      }
-    }
-    const blockIds = [...new Set((add.get('marks') ?? []).map((mark) => String(mark.blockId)))];
+    const { look, added, differ } = weighed.value;
+    const id = await putIn(tx, context, name, { added, changed: replace ? differ : new Map() });
+    const blockIds = [...new Set((added.get('marks') ?? []).map((mark) => String(mark.blockId)))];
     if (blockIds.length > 0) await markStale(tx, blockIds);
-    if (Object.keys(what.added).length + Object.keys(what.changed).length === 0)
-      return done({ ...look, id: null });
-    const id = context.newId();
-    await keepTakeOver(tx, { id, atMs: context.nowMs, name, what: what as unknown as TakenOver });
     return done({ ...look, id });
   });
   if (outcome.ok) refreshSoon(context.db);
@@ -154,8 +128,6 @@ export async function undoTakeOver(context: Context, id: string): Promise<Outcom
 const causesOf = (error: unknown): string =>
   error instanceof Error ? `${error.message} ${causesOf(error.cause)}` : '';
 
-const keysOf = (name: ThingName, entry: Entry): string[] =>
-  things[name].key.map((field) => String(entry[field]));
 /** Reads a file: its shape, then what its parts mean. */
 async function understood(context: Context, input: unknown, watch: Watch): Promise<Outcome<Bundle>> {
   const read = await readBundle(input, { ...watch, breath });
@@ -181,13 +153,13 @@ async function understood(context: Context, input: unknown, watch: Watch): Promi
 
 interface Weighed {
   readonly look: Look;
-  readonly add: ReadonlyMap<ThingName, readonly Entry[]>;
-  readonly differ: ReadonlyMap<ThingName, readonly { readonly was: Entry; readonly is: Entry }[]>;
+  readonly added: Changes['added'];
+  readonly differ: Changes['changed'];
 }
 
 /** Sets a file against the book: what is new, the same, or says something else; and whether all it names is there. */
 async function weigh(db: Executor, { part, madeOn, entries }: Bundle): Promise<Outcome<Weighed>> {
-  const add = new Map<ThingName, Entry[]>();
+  const added = new Map<ThingName, Entry[]>();
   const differ = new Map<ThingName, { was: Entry; is: Entry }[]>();
   const counts: Look['counts'][number][] = [];
   const lines: { what: string; why: string }[] = [];
@@ -244,12 +216,12 @@ async function weigh(db: Executor, { part, madeOn, entries }: Bundle): Promise<O
       }
       if (problems.length >= mostProblems) return { ok: false, problems };
     }
-    add.set(name, own);
+    added.set(name, own);
     differ.set(name, other);
     counts.push({ thing: name, added: own.length, same, differ: other.length, leftOut });
   }
   if (problems.length > 0) return { ok: false, problems };
-  return done({ look: { part, madeOn, counts, lines }, add, differ });
+  return done({ look: { part, madeOn, counts, lines }, added, differ });
 }
 
 /** What a removed child's counts stand in: kept here under no name, so they may come. */

@@ -137,6 +137,9 @@ test('a child removed for good here stays removed', async () => {
     }),
   ).id;
   const file = JSON.parse(await text(box.context, 'child', id)) as object;
+  // A file changed them once, and how they were before is kept: it goes too.
+  const other = JSON.parse(JSON.stringify(file).replace('left', 'right')) as object;
+  expect(value(await bring(box.context, other, true)).id).not.toBeNull();
   value(await removePlayer(box.context, id, true));
   value(await eraseForGood(box.context, id, { name: 'Ilva', sure: true }));
   const took = value(await bring(box.context, file, true));
@@ -145,7 +148,8 @@ test('a child removed for good here stays removed', async () => {
     what: 'A child',
     why: 'was removed for good here, and stays removed.',
   });
-  expect(JSON.stringify(await box.context.db.all(sql`select * from player`))).not.toContain('Ilva');
+  for (const table of ['player', 'focus', 'take_over', 'audit'])
+    expect(JSON.stringify(await box.context.db.all(sql.raw(`select * from ${table}`)))).not.toContain('Ilva');
   expect(await box.context.db.all(sql`select * from focus`)).toEqual([]);
   box.close();
 });

@@ -1,16 +1,15 @@
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
 import { readTable, type Table } from '@/formats/tables';
 import { keyOf, things, type Entry, type ThingName } from '@/formats/bundle/things';
-import { entriesOf, putEntries } from '@/data/bundle';
+import { entriesOf } from '@/data/bundle';
 import type { Executor } from '@/data/database';
-import { keepTakeOver, type TakenOver } from '@/data/take-over';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { playerSchema } from '@/schemas/player';
 import { bookingSchema } from '@/schemas/session';
 import type { Context } from '../context';
 import { sessionColumns, squadColumns } from './export-tables';
-import { markOf } from './mark-of';
+import { putIn, type Changes } from './put-in';
 import { sql } from 'drizzle-orm';
 
 /** Tables that can be brought in. */
@@ -101,10 +100,8 @@ function mapped(name: Incoming, { columns }: Table, asked: unknown): Outcome<Map
   return done(mapping);
 }
 
-interface Weighed {
+interface Weighed extends Changes {
   readonly look: TableLook;
-  readonly added: ReadonlyMap<ThingName, readonly Entry[]>;
-  readonly changed: ReadonlyMap<ThingName, readonly { readonly was: Entry; readonly is: Entry }[]>;
 }
 
 /** What one line would do. */
@@ -142,36 +139,8 @@ export async function takeOverTable(
   return write(context.db, async (tx) => {
     const weighed = await weigh(context, tx, name, bytes, mapping);
     if (!weighed.ok) return weighed;
-    const { look, added, changed } = weighed.value;
-    const what: { added: Record<string, unknown>; changed: Record<string, unknown> } = {
-      added: {},
-      changed: {},
-    };
-    for (const thing of Object.keys(things) as ThingName[]) {
-      const other = changed.get(thing) ?? [];
-      const fresh = added.get(thing) ?? [];
-      // What ends first: of two focuses of one player one is open.
-      if (other.length > 0) {
-        await putEntries(
-          tx,
-          thing,
-          other.map(({ is }) => is),
-        );
-        what.changed[thing] = other.map(({ was, is }) => ({ before: was, said: markOf(is) }));
-      }
-      if (fresh.length > 0) {
-        await putEntries(tx, thing, fresh);
-        what.added[thing] = fresh.map((entry) => ({
-          key: things[thing].key.map((field) => String(entry[field])),
-          said: markOf(entry),
-        }));
-      }
-    }
-    if (Object.keys(what.added).length + Object.keys(what.changed).length === 0)
-      return done({ id: null, lines: look.lines });
-    const id = context.newId();
-    await keepTakeOver(tx, { id, atMs: context.nowMs, name: file, what: what as TakenOver });
-    return done({ id, lines: look.lines });
+    const { look, ...changes } = weighed.value;
+    return done({ id: await putIn(tx, context, file, changes), lines: look.lines });
   });
 }
 
