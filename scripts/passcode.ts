@@ -21,11 +21,12 @@ const lines = createInterface({ input: process.stdin, output, terminal: process.
 const reading = lines[Symbol.asyncIterator]();
 
 async function ask(question: string, secret = false): Promise<string> {
-  process.stdout.write(question);
+  // Through a pipe nobody reads the question.
+  if (process.stdin.isTTY) process.stdout.write(question);
   hidden.now = secret;
   const { value = '' } = (await reading.next()) as { value?: string };
   hidden.now = false;
-  if (secret || !process.stdin.isTTY) process.stdout.write('\n');
+  if (secret && process.stdin.isTTY) process.stdout.write('\n');
   return value.trim();
 }
 
