@@ -64,7 +64,9 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   await page.becomes(waiting, '0');
   await page.sees('All safe on the server');
 
-  await app.kill();
+  // Ended by somebody, not lost: the court is told first.
+  await app.stop();
+  await page.sees('The server is being ended. Count on');
   await tap(page, 1, 3);
   await tap(page, 2, 4);
   await tap(page, 2, 1, 'miss');
@@ -98,6 +100,7 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   await app.start();
   await page.becomes(waiting, '0');
   await page.sees('All safe on the server');
+  await page.becomes(`document.body.innerText.includes('being ended')`, false);
   // Begun and start, 8 + 4 + 1 + 6 marks, end, begun and start, 7 marks and an undo: nothing lost, nothing doubled.
   expect(counted).toHaveLength(2 + 19 + 1 + 2 + 7 + 1);
   expect(await onServer(app, at.blockIds)).toEqual(counted);

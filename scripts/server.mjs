@@ -34,9 +34,14 @@ function addressOf(request) {
     .trim();
 }
 
+/** What a court asks for news at, and when one last did. */
+const follows = /^\/api\/(sessions|help)\/[^/]+\/touches\?/;
+let followedAt = -Infinity;
+
 function answer(request, response) {
   const address = addressOf(request);
   const began = performance.now();
+  if (follows.test(request.url)) followedAt = began;
   const id = randomBytes(6).toString('base64url');
   // What a browser says of these is not believed.
   request.headers['x-vowstep-address'] = address;
@@ -75,14 +80,25 @@ server.on('error', (error) => {
   process.exit(1);
 });
 
-/** Takes no more, lets what is under way end, and goes; what is written is seen to by the application (start.ts). */
+/** A court asks for news every two seconds (src/court/follow-session.ts): so long it takes to tell all that follow. */
+const tellMs = 2300;
+
+/**
+ * Tells the courts that follow (src/server/ending.ts), takes no more, lets what is under way end, and goes; what is
+ * written is seen to by the application (start.ts).
+ */
 let ending = false;
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'])
   process.on(signal, () => {
     if (ending) return;
     ending = true;
-    server.close(() => void app.close().finally(() => process.exit(0)));
-    server.closeIdleConnections();
+    globalThis[Symbol.for('vowstep.ending')] = true;
+    const close = () => {
+      server.close(() => void app.close().finally(() => process.exit(0)));
+      server.closeIdleConnections();
+    };
+    if (performance.now() - followedAt < 2 * tellMs) setTimeout(close, tellMs);
+    else close();
   });
 
 await app.prepare();

@@ -17,6 +17,8 @@ export interface News {
   readonly more: boolean;
   readonly nowMs: number;
   readonly build: string;
+  /** The server is being ended by somebody: this is its last answer for a while. */
+  readonly ending?: boolean;
   readonly plan: { readonly revision: number; readonly removed: boolean; readonly presence?: string } | null;
 }
 
@@ -31,7 +33,7 @@ export interface FollowPorts {
   readonly onReset: (events: readonly TouchEvent[]) => void;
   readonly onClosed: (message: string) => void;
   /** Told what every answer says besides events. */
-  readonly onNews?: (news: Pick<News, 'nowMs' | 'build' | 'plan'>) => void;
+  readonly onNews?: (news: Pick<News, 'nowMs' | 'build' | 'plan' | 'ending'>) => void;
 }
 
 const everyMs = 2000;
@@ -94,8 +96,8 @@ export function askAt(address: string): FollowPorts['ask'] {
         return { kind: 'closed', message: body.problems?.[0]?.message ?? 'This link is closed.' };
       const { events, place, nowMs } = body;
       if (!response.ok || !Array.isArray(events) || !place || nowMs === undefined) return null;
-      const { reset = false, more = false, build = '', plan = null } = body;
-      return { kind: 'news', events, place, reset, more, nowMs, build, plan };
+      const { reset = false, more = false, build = '', plan = null, ending = false } = body;
+      return { kind: 'news', events, place, reset, more, nowMs, build, plan, ending };
     } catch {
       return null;
     }

@@ -9,8 +9,8 @@ import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
 import { warm } from './warm';
 
-/** Requests that are under way when the server is ended have so long, milliseconds. Ours. */
-const longestEndMs = 3000;
+/** Telling the courts and ending what is under way may take so long, milliseconds. Ours. */
+const longestEndMs = 5000;
 
 /** Names of this computer that nobody else can reach it by. */
 const loopback = new Set(['127.0.0.1', '::1', 'localhost']);

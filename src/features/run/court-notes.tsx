@@ -52,6 +52,12 @@ export function CourtNotes({ court, now, openedWith, onHeldBack }: Props) {
           Counting goes on, and everything is kept on this device.
         </Note>
       )}
+      {news?.ending && (
+        <Note>
+          The server is being ended. Count on: everything is kept on this device and goes to it when it is
+          back.
+        </Note>
+      )}
       {revision !== openedWith && (
         <Note key={revision} closes>
           The plan was changed elsewhere: this is the new one. What was begun stays as it was begun.

@@ -23,7 +23,7 @@ export interface Court<V extends CourtView = CourtView> {
   /** Other tabs of this device with the same session. */
   readonly twins: number;
   /** What the server said last besides events; null before it said anything. */
-  readonly news: Pick<News, 'build' | 'plan'> | null;
+  readonly news: Pick<News, 'build' | 'plan' | 'ending'> | null;
   /** Days this device's clock was found ahead of the server's; 0 when it was not. */
   readonly daysAhead: number;
   /** Set when the server's book was put back: how many marks of this device were offered to it again. */
@@ -131,8 +131,9 @@ export function useCourt<V extends CourtView>(given: V, renew: () => Promise<voi
       onEvents: (events) => log.receive(events, 'server'),
       onReset: (events) => setOffered(log.reconcile(events)),
       onClosed: (message) => log.close(message),
-      onNews: ({ nowMs, build, plan }) => {
-        setNews((before) => (same(before, { build, plan }) ? before : { build, plan }));
+      onNews: ({ nowMs, build, plan, ending }) => {
+        const said = { build, plan, ending };
+        setNews((before) => (same(before, said) ? before : said));
         // A clock that is days ahead would make marks the server does not take.
         const aheadMs = clock.now() - nowMs;
         if (aheadMs > mostAheadMs / 2) {

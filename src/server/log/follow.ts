@@ -3,6 +3,7 @@ import { epochOf } from '@/data/epoch';
 import { absentFrom, blocksOfSessions, getSession } from '@/data/session';
 import type { TouchEvent } from '@/core/counting/event';
 import { buildId } from '../build-id';
+import { isEnding } from '../ending';
 import { presenceOf } from '../readers/attendance';
 import type { Context } from '../context';
 
@@ -23,6 +24,8 @@ export interface Followed {
   readonly nowMs: number;
   /** Which build is running here. */
   readonly build: string;
+  /** True when the server is being ended: this is the last answer for a while. */
+  readonly ending: boolean;
   /** The plan as it stands; null when the session is not on record (any more). */
   readonly plan: {
     readonly revision: number;
@@ -71,6 +74,7 @@ export async function followSession(
     // The wall clock as it is, whatever day the demo is told to be.
     nowMs: Date.now(),
     build: buildId(),
+    ending: isEnding(),
     plan: session
       ? {
           revision: session.revision,
