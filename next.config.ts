@@ -11,7 +11,12 @@ const config: NextConfig = {
   // Types are checked by `npm test` (and in the editor); a demo should not wait for it.
   typescript: { ignoreBuildErrors: true },
   // The largest action is a plan of forty blocks; files come in through routes of their own.
-  experimental: { serverActions: { bodySizeLimit: '512kb' } },
+  experimental: {
+    serverActions: { bodySizeLimit: '512kb' },
+    // Every door reads only as much as it takes (server/http/body.ts); the largest is a whole book of 64 MB, which the
+    // framework would cut at 10.
+    proxyClientMaxBodySize: '65mb',
+  },
 };
 
 export default config;

@@ -144,6 +144,15 @@ test('a table with three bad lines says which, takes the rest, and is taken back
   writeFileSync(half, book.slice(0, book.length / 2));
   await (await page.find('input[type=file]')).sendKeys(half);
   await page.sees('could not be read. Nothing of it was stored.');
+
+  // As large as a file may be, whatever the framework would make of it; and one that is larger.
+  const look = async (body: string) => {
+    const headers = { 'content-type': 'application/json', cookie: `vowstep-coach=${value}` };
+    const answer = await fetch(`${app.url}/api/book?look=1`, { method: 'POST', headers, body });
+    return (await answer.text()).trim().split('\n').at(-1)!;
+  };
+  expect(JSON.parse(await look(book + ' '.repeat(30 * 2 ** 20)))).toMatchObject({ done: { part: 'book' } });
+  expect(await look(book + ' '.repeat(64 * 2 ** 20))).toContain('over 64 MB');
 });
 
 test('a copy is looked at and put back: who is signed in stays so, what came since is gone, and it is written down', async () => {
