@@ -1,0 +1,145 @@
+import { routineStretches, type Dose } from '@/core/dose/dose';
+import { kinds } from '@/core/skill/level/assumptions';
+import { evidenceOf, type DaySums, type Evidence } from '@/core/skill/level/evidence';
+import type { Dated } from '@/core/skill/level/follow';
+import { logit } from '@/core/skill/level/scale';
+import { squadLevels, type Level, type Series } from '@/core/skill/level/squad';
+import type { Goal } from '@/core/skill/expect/mark';
+import { ageBandOf } from '@/drills/age-band';
+import type { Book } from '@/drills/book';
+import type { Step } from '@/drills/types';
+import type { Gate } from '@/core/skill/next-target';
+
+/** What a player did on a step on one day, in one block. */
+export interface Done extends Omit<DaySums, 'boxS' | 'mostEach'> {
+  readonly playerId: string;
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly day: string;
+  /** '' for the step as it is; see {@link conditionOf}. */
+  readonly condition: string;
+  readonly dose: Dose;
+}
+
+/** Seconds of the box one attempt is counted in; 1 where there is none. */
+export function boxSeconds(dose: Dose): number {
+  if (dose.kind === 'timed') return dose.workS;
+  if (dose.kind === 'routine' && dose.counted)
+    return routineStretches({ ...dose, rounds: 1 }).reduce((sum, { partS }) => sum + partS, 0);
+  return 1;
+}
+
+/** The most one shot or repetition of a step brings. */
+export const mostEach = ({ zones }: Pick<Step, 'zones'>): number => Math.max(1, zones?.[0]?.points ?? 1);
+
+/** Under which name a change of ball, feed or ease is kept apart; '' where there is none. */
+export const conditionOf = (feed: string | null, ball: string | null, eased: boolean): string =>
+  [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier'].filter(Boolean).join(', ');
+
+/** Where players who have just reached a step usually are, on the scale of its measure. */
+export function usualLevel(step: Step, age: number): number {
+  const { perTouchS, dropCostS, usualRate, gate } = step;
+  const p = Math.min(0.98, Math.max(0.05, usualRate.value));
+  switch (kinds[step.measure]) {
+    case 'chance': {
+      // A hold is a row of seconds, and it is the whole of it that usually succeeds.
+      const dose = step.doses[ageBandOf(age)];
+      return logit(step.measure === 'hold' && dose.kind === 'hold' ? p ** (1 / dose.holdS) : p);
+    }
+    case 'rate':
+      return Math.log(p / (perTouchS.value + (1 - p) * dropCostS.value));
+    case 'share':
+      return logit(Math.min(0.9, Math.max(0.1, p * 0.75)));
+    case 'time':
+      return Math.log(perTouchS.value * (step.lapParts ? 1 : 1.2));
+    case 'spread':
+      return Math.log(gate.result * 1.3);
+  }
+}
+
+/** A mark as a goal: what one attempt at a dose is made of, and what it has to reach. */
+export function goalOf(step: Step, dose: Dose, mark: Pick<Gate, 'result'>): Goal {
+  const inARow = step.measure === 'row' || step.measure === 'hold';
+  const tries =
+    dose.kind === 'reps' ? dose.reps : dose.kind === 'shots' ? dose.shots : dose.kind === 'growing' ? 1 : 10;
+  return {
+    kind: kinds[step.measure],
+    mark: mark.result,
+    inARow,
+    tries,
+    boxS: boxSeconds(dose),
+    mostEach: mostEach(step),
+  };
+}
+
+/** Attempts at the mark one dose of a step gives: rows are begun anew at each drop, so about as many as there is time. */
+export function attemptsIn(dose: Dose): number {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.sets * dose.sides;
+    case 'timed':
+    case 'routine':
+      return dose.rounds;
+    case 'hold':
+      return dose.holds * dose.sides;
+    case 'course':
+      return dose.rounds * dose.laps;
+    case 'shots':
+    case 'growing':
+    case 'row':
+      return 1;
+  }
+}
+
+/** A local ISO day as a number of days. */
+export const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
+
+/** Blocks of one day on the same step are one day's evidence. */
+function dated(step: Step, done: readonly Done[]): Dated[] {
+  const days = new Map<number, Evidence>();
+  for (const one of done) {
+    const evidence = evidenceOf(step.measure, {
+      ...one,
+      boxS: boxSeconds(one.dose),
+      mostEach: mostEach(step),
+    });
+    if (!evidence) continue;
+    const day = dayNumber(one.day);
+    const before = days.get(day);
+    days.set(
+      day,
+      before ? { ...evidence, sum: before.sum + evidence.sum, of: before.of + evidence.of } : evidence,
+    );
+  }
+  return [...days].sort(([a], [b]) => a - b).map(([day, evidence]) => ({ day, evidence }));
+}
+
+/**
+ * How good everybody is on every step they have done, from what they did.
+ * @param done of all who are to be compared, in the order of days
+ * @param ageOf in years; steps of unknown drills are left out
+ */
+export function levelsOf(book: Book, done: readonly Done[], ageOf: (playerId: string) => number): Level[] {
+  const groups = new Map<string, Done[]>();
+  for (const one of done) {
+    const key = `${one.playerId} ${one.drillId} ${one.stepId} ${one.condition}`;
+    const group = groups.get(key);
+    if (group) group.push(one);
+    else groups.set(key, [one]);
+  }
+  const series: Series[] = [];
+  for (const group of groups.values()) {
+    const { playerId, drillId, stepId, condition } = group[0]!;
+    const step = book.step(drillId, stepId, playerId);
+    if (!step) continue;
+    const days = dated(step, group);
+    if (days.length === 0) continue;
+    series.push({
+      ...{ playerId, condition, ladder: drillId, step: stepId },
+      kind: kinds[step.measure],
+      usual: usualLevel(step, ageOf(playerId)),
+      dated: days,
+    });
+  }
+  return squadLevels(series);
+}
