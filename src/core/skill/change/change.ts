@@ -96,9 +96,16 @@ export function changeIn(points: readonly Point[], better: 1 | -1 = 1): Change |
     const bent = fit([ones, days, since], points, squeeze);
     if (bent && lasts && (bent.values[1]! + bent.values[2]!) * better < 0)
       offer({ kind: 'slide', fromDay, evidence: steady - bent.squares - 4 * cost });
-    const jumped = fit([ones, days, after], points, squeeze);
-    if (jumped && jumped.values[2]! * better > 0)
-      offer({ kind: 'jump', fromDay, by: jumped.values[2]!, evidence: steady - jumped.squares - 4 * cost });
+    // A jump from one level to another, or in a course that goes on as before.
+    for (const [columns, fee] of [
+      [[ones, after], 3],
+      [[ones, days, after], 4],
+    ] as const) {
+      const jumped = fit(columns, points, squeeze);
+      const by = jumped?.values.at(-1) ?? 0;
+      if (jumped && by * better > 0)
+        offer({ kind: 'jump', fromDay, by, evidence: steady - jumped.squares - fee * cost });
+    }
   }
   return best;
 }

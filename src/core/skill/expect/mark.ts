@@ -63,7 +63,8 @@ export function resultAt({ kind, inARow, tries, boxS, mostEach }: Omit<Goal, 'ma
     case 'share':
       return tries * mostEach * logistic(level);
     case 'time':
-    case 'spread':
       return Math.exp(level);
+    case 'spread':
+      return Math.exp(level) * (1 - 2 / (9 * Math.max(1, tries - 1))) ** 1.5;
   }
 }

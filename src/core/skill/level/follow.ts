@@ -119,7 +119,7 @@ export function follow(kind: Kind, prior: Gauss, dated: readonly Dated[]): Follo
 }
 
 /** The levels of all days, each with what was logged before and after it (Rauch, Tung and Striebel 1965, from memory). */
-export function smoothed({ kind, days, before, after }: Followed): Gauss[] {
+export function smoothed({ days, before, after }: Followed): Gauss[] {
   const levels: Gauss[] = Array.from({ length: days.length });
   let next: State | undefined;
   for (let i = days.length - 1; i >= 0; i--) {
