@@ -106,7 +106,7 @@ export function otherWorld(seed: number): Season[] {
           return kind === 'rate' ? Math.log(sum / of) : sum / of;
         };
         if (dated.length < 6) return [];
-        const prior = { mean: usualLevel(step, age), variance: assumptions[kind].apart ** 2 };
+        const prior = { mean: usualLevel(step), variance: assumptions[kind].apart ** 2 };
         const followed = follow(kind, prior, dated);
         const state = followed.after.at(-1)!;
         const then = later(state, 7, kind);

@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
 import type { Executor } from './database';
-import { idList, jsonRows } from './json-rows';
 
 /** What a player did in one block on one step under one set of conditions, added up. */
 export type DoneRow = readonly [
@@ -28,30 +27,24 @@ export type DoneRow = readonly [
 ];
 
 /**
- * What players did since a day, by block and step, in the order of days. What was done as a whole and not counted is left
- * out. Attempts are read from the index by day: older ones cost nothing.
- * @param playerIds whose; null for everybody
+ * What everybody did between two days, both included, by block and step, in the order of days: as one JSON text of
+ * {@link DoneRow}s, so that whoever works something out of it knows it again. What was done as a whole and not counted is
+ * left out. Attempts are read from the index by day: older ones cost nothing.
  */
-export async function doneSince(
-  db: Executor,
-  playerIds: readonly string[] | null,
-  sinceDay: string,
-): Promise<DoneRow[]> {
-  const whose = playerIds === null ? sql`` : sql`and a.player_id in (${idList(playerIds)})`;
-  return jsonRows<DoneRow>(
-    db,
-    sql`p, d, s, day, feed, ball, eased, dose, amount, n, r, l, q, f, t, dr, h`,
-    sql`select a.player_id as p, a.drill_id as d, a.step_id as s, a.day as day, a.feed as feed, a.ball as ball,
-               a.eased as eased, b.dose as dose, bp.amount as amount, count(a.result) as n, coalesce(sum(a.result), 0) as r,
-               coalesce(sum(case when a.result > 0 then ln(a.result) end), 0) as l,
-               coalesce(sum(a.result * a.result * max(a.touches - 1, 0)), 0) as q,
-               coalesce(sum(case when a.result is not null then max(a.touches - 1, 0) end), 0) as f,
-               sum(a.touches) as t, sum(a.drops) as dr, sum(min(1, a.drops)) as h
-        from attempt a indexed by attempt_by_day
-        join block b on b.id = a.block_id
-        left join block_player bp on bp.block_id = a.block_id and bp.player_id = a.player_id
-        where a.day >= ${sinceDay} and (a.result is not null or a.drops > 0) ${whose}
-        group by a.day, a.block_id, a.player_id, a.step_id, a.feed, a.ball, a.eased
-        order by a.day, min(a.started_ms)`,
-  );
+export async function doneBetween(db: Executor, fromDay: string, untilDay: string): Promise<string> {
+  const row = await db.get<{ rows: string }>(sql`
+    select json_group_array(json_array(p, d, s, day, feed, ball, eased, dose, amount, n, r, l, q, f, t, dr, h)) as rows from (
+      select a.player_id as p, a.drill_id as d, a.step_id as s, a.day as day, a.feed as feed, a.ball as ball,
+             a.eased as eased, b.dose as dose, bp.amount as amount, count(a.result) as n, coalesce(sum(a.result), 0) as r,
+             coalesce(sum(case when a.result > 0 then ln(a.result) end), 0) as l,
+             coalesce(sum(a.result * a.result * max(a.touches - 1, 0)), 0) as q,
+             coalesce(sum(case when a.result is not null then max(a.touches - 1, 0) end), 0) as f,
+             sum(a.touches) as t, sum(a.drops) as dr, sum(min(1, a.drops)) as h
+      from attempt a indexed by attempt_by_day
+      join block b on b.id = a.block_id
+      left join block_player bp on bp.block_id = a.block_id and bp.player_id = a.player_id
+      where a.day between ${fromDay} and ${untilDay} and (a.result is not null or a.drops > 0)
+      group by a.day, a.block_id, a.player_id, a.step_id, a.feed, a.ball, a.eased
+      order by a.day, min(a.started_ms))`);
+  return row?.rows ?? '[]';
 }

@@ -277,7 +277,8 @@ async function judge(context: Context, id: string, coming: readonly Member[], ra
   const review = (await sessionReviewView(context, id))!;
   const decisions: DecisionForm[] = [];
   for (const { id: blockId, drillId, lines } of review.blocks) {
-    for (const { playerId, byDefault, leads } of lines) {
+    for (const { playerId, schools: said, leads } of lines) {
+      const { byDefault } = said;
       const verdict = byDefault.verdict === 'up' && random() < 0.12 ? 'hold' : byDefault.verdict;
       decisions.push({
         blockId,

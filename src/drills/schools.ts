@@ -14,6 +14,16 @@ import {
 export const asTheDrillSays = 'as the drill says';
 
 export const schoolQuestions = {
+  moveUp: {
+    title: 'When to move up',
+    answers: [asTheDrillSays, 'in a row', 'against the clock', 'own best plus one', 'sweet spot'],
+    why: 'Rows are judged in a row on so many days, all else by own best plus one; a review shows all four side by side.',
+  },
+  sweetSpot: {
+    title: 'Chance of success that teaches most',
+    answers: ['60 to 80 %', '50 to 70 %', '70 to 90 %'],
+    why: 'Practice teaches most at a middle difficulty; where the middle lies is a coach’s choice.',
+  },
   order: {
     title: 'What comes first',
     answers: [asTheDrillSays, 'swing first', 'feet first'],
@@ -109,6 +119,8 @@ export function questionsOf(drill: Drill): SchoolQuestion[] {
     checkpointQuestions.map((question) => [question, looks(question)]),
   ) as Record<(typeof checkpointQuestions)[number], boolean>;
   const asked: Record<SchoolQuestion, boolean> = {
+    moveUp: true,
+    sweetSpot: true,
     order: drill.orders !== undefined,
     stretch: drill.steps.some((step) => step.stretch),
     ...looked,

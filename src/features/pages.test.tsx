@@ -111,7 +111,8 @@ test('a review proposes for everybody who was counted, and nothing is decided ye
   expect(html).toContain(`Accept ${lines.length} proposals`);
   const [first] = view.blocks;
   expect(html.match(/data-player=/g)).toHaveLength(first!.lines.length);
-  for (const line of first!.lines) expect(html).toContain(line.byDefault.reason.replaceAll("'", '&#x27;'));
+  for (const line of first!.lines)
+    expect(html).toContain(line.schools.byDefault.reason.replaceAll("'", '&#x27;'));
   // One decision is chosen for each, and it is the proposed one.
   expect(html.match(/checked=""/g)).toHaveLength(first!.lines.length);
 });

@@ -214,13 +214,13 @@ test('a book of the smaller catalogue: what was held stays under the marks and w
       stepId: 'two-lines',
       gate: { result: 21 },
       tally: { best: 21, touches: 42 },
-      byDefault: { verdict: 'up' },
+      schools: { byDefault: { verdict: 'up' } },
     },
     {
       stepId: 'catch-the-lob',
       gate: { result: 5 },
       tally: { best: 4, touches: 4 },
-      byDefault: { verdict: 'hold' },
+      schools: { byDefault: { verdict: 'hold' } },
     },
   ]);
   // Where they stand is where they stood, and the next plan asks for what the steps ask for now.

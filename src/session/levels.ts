@@ -5,7 +5,6 @@ import type { Dated } from '@/core/skill/level/follow';
 import { logit } from '@/core/skill/level/scale';
 import { squadLevels, type Level, type Series } from '@/core/skill/level/squad';
 import type { Goal } from '@/core/skill/expect/mark';
-import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';
 import type { Step } from '@/drills/types';
 import type { Gate } from '@/core/skill/next-target';
@@ -37,13 +36,13 @@ export const conditionOf = (feed: string | null, ball: string | null, eased: boo
   [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier'].filter(Boolean).join(', ');
 
 /** Where players who have just reached a step usually are, on the scale of its measure. */
-export function usualLevel(step: Step, age: number): number {
+export function usualLevel(step: Step): number {
   const { perTouchS, dropCostS, usualRate, gate } = step;
   const p = Math.min(0.98, Math.max(0.05, usualRate.value));
   switch (kinds[step.measure]) {
     case 'chance': {
       // A hold is a row of seconds, and it is the whole of it that usually succeeds.
-      const dose = step.doses[ageBandOf(age)];
+      const dose = step.doses['10-12'];
       return logit(step.measure === 'hold' && dose.kind === 'hold' ? p ** (1 / dose.holdS) : p);
     }
     case 'rate':
@@ -116,10 +115,9 @@ function dated(step: Step, done: readonly Done[]): Dated[] {
 
 /**
  * How good everybody is on every step they have done, from what they did.
- * @param done of all who are to be compared, in the order of days
- * @param ageOf in years; steps of unknown drills are left out
+ * @param done of all who are compared, in the order of days; steps of unknown drills are left out
  */
-export function levelsOf(book: Book, done: readonly Done[], ageOf: (playerId: string) => number): Level[] {
+export function levelsOf(book: Book, done: readonly Done[]): Level[] {
   const groups = new Map<string, Done[]>();
   for (const one of done) {
     const key = `${one.playerId} ${one.drillId} ${one.stepId} ${one.condition}`;
@@ -137,7 +135,7 @@ export function levelsOf(book: Book, done: readonly Done[], ageOf: (playerId: st
     series.push({
       ...{ playerId, condition, ladder: drillId, step: stepId },
       kind: kinds[step.measure],
-      usual: usualLevel(step, ageOf(playerId)),
+      usual: usualLevel(step),
       dated: days,
     });
   }

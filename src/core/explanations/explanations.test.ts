@@ -113,11 +113,20 @@ test('results open to the attempts, drops and schools behind them', () => {
   expect(rate.value).toBe(
     `${Math.round((60 * shown('Gaps between touches')) / shown('Their time'))} a minute`,
   );
-  const target = { school: 'row', verdict: 'up', target: 20, reason: 'Because.' } as const;
-  expect(
-    explainTarget('row', { result: 20, days: 2 }, target, { ...target, school: 'best', verdict: 'hold' })
-      .inputs[0]?.value,
-  ).toBe('20 in a row on 2 days');
+  const base = { target: 20, reason: 'Because.', wouldChange: 'A day.' };
+  const all = (['row', 'clock', 'best', 'sweet'] as const).map(
+    (school) => ({ ...base, school, verdict: school === 'row' ? 'up' : 'hold' }) as const,
+  );
+  const opened = explainTarget('row', { result: 20, days: 2 }, { byDefault: all[0]!, all, differ: null });
+  expect(opened.value).toBe('up');
+  expect(opened.inputs.map(({ label, value }) => `${label}: ${value}`)).toEqual([
+    'The step’s mark: 20 in a row on 2 days',
+    'In a row, on so many days (proposes): up',
+    'Against the clock: stay',
+    'Own best plus one: stay',
+    'Sweet spot: stay',
+  ]);
+  expect(opened.inputs[4]!.from).toBe('Because. Would change its mind: a day.');
 });
 
 test('turns and a drink are opened too', () => {

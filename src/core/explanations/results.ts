@@ -1,7 +1,8 @@
 import { measures, resultInWords, type Measure } from '../counting/measure';
 import type { Summary } from '../counting/tally';
 import type { Explanation } from '../explain';
-import type { Gate, NextTarget } from '../skill/next-target';
+import type { FourSchools } from '../skill/four-schools';
+import type { Gate, School, Verdict } from '../skill/next-target';
 import { successRate, type TouchRecord } from '../skill/success-rate';
 import { percent } from '../words';
 
@@ -78,28 +79,40 @@ export function explainRate({ ratePerMin, gaps, touchingMs }: Rated): Explanatio
 /** A rate with what it is made of. */
 type Rated = Pick<Summary, 'gaps' | 'touchingMs'> & { readonly ratePerMin: number };
 
-/** Opens a next target. */
-export function explainTarget(
-  measure: Measure,
-  gate: Gate,
-  proposed: NextTarget,
-  other: NextTarget,
-): Explanation {
-  const schools = { row: 'In a row, on so many days', best: 'Own best plus one' };
+/** The schools by name, as a coach calls them. */
+export const schoolNames: Readonly<Record<School, string>> = {
+  row: 'In a row, on so many days',
+  clock: 'Against the clock',
+  best: 'Own best plus one',
+  sweet: 'Sweet spot',
+};
+
+const verdictNames: Readonly<Record<Verdict, string>> = { up: 'up', hold: 'stay', back: 'one back' };
+
+/** Opens a next target: all four schools, each with its evidence and what would change its mind. */
+export function explainTarget(measure: Measure, gate: Gate, { byDefault, all }: FourSchools): Explanation {
   return {
     title: 'Next target',
-    value: `${proposed.verdict === 'up' ? 'up a step' : resultInWords(measure, proposed.target)}`,
+    value:
+      byDefault.verdict === 'hold'
+        ? resultInWords(measure, byDefault.target)
+        : verdictNames[byDefault.verdict],
     formula:
-      'In a row: the step’s mark on enough different days of the last twelve weeks. Own best plus one: any new best is success, up when it passes the mark.',
+      'In a row: the step’s mark on enough different days of the last twelve weeks. Against the clock: the mark in its time, once. Own best plus one: any new best is success, up when it passes the mark. Sweet spot: the chance to reach the mark on a day, worked out from everything logged in those weeks.',
     inputs: [
       {
         label: 'The step’s mark',
         value: `${resultInWords(measure, gate.result)} on ${gate.days} ${gate.days === 1 ? 'day' : 'days'}`,
       },
-      { label: schools[proposed.school], value: proposed.verdict, from: proposed.reason },
-      { label: schools[other.school], value: other.verdict, from: other.reason },
+      ...all.map(({ school, verdict, reason, wouldChange }) => ({
+        label: `${schoolNames[school]}${school === byDefault.school ? ' (proposes)' : ''}`,
+        value: verdictNames[verdict],
+        from: `${reason} Would change its mind: ${lowerFirst(wouldChange)}`,
+      })),
     ],
     source:
-      'Two teaching styles of the trade, common practice; rows are judged by the first, all else by the second.',
+      'Four teaching styles of the trade, common practice. Which one proposes is a coach’s choice (Schools); left to the drill, rows are judged in a row and all else by own best plus one.',
   };
 }
+
+const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

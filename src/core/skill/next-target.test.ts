@@ -1,4 +1,4 @@
-import { gateTarget, nextTargets, ownBestTarget, type Judged } from './next-target';
+import { gateTarget, habitTarget, ownBestTarget, type Judged } from './next-target';
 
 const judged = (best: number | null, reachedDays: number, more: Partial<Judged> = {}): Judged => ({
   measure: 'row',
@@ -42,11 +42,12 @@ describe('a habit', () => {
     [640, '640 of about 2000 repetitions that make a habit: moving on is the coach’s word.'],
     [2100, '2100 repetitions, about 2000 make a habit: move on when it looks easy.'],
   ])('%d repetitions, and three good days, move nobody on', (done, reason) => {
-    const { byDefault, other } = nextTargets(
+    const said = habitTarget(
       judged(3, 3, { measure: 'reps', gate: { result: 3, days: 3 }, habit: { reps: 2000, done } }),
+      'best',
     );
-    expect([byDefault.verdict, other.verdict]).toEqual(['hold', 'hold']);
-    expect(byDefault.reason).toBe(reason);
+    expect(said.verdict).toBe('hold');
+    expect(said.reason).toBe(reason);
   });
 });
 
@@ -80,10 +81,4 @@ describe('own best plus one', () => {
     });
     expect(ownBestTarget(judged(10.9, 1, lap)).verdict).toBe('up');
   });
-});
-
-test('each measure has its default school, and the other is shown beside it', () => {
-  expect(nextTargets(judged(null, 0)).byDefault.school).toBe('row');
-  expect(nextTargets(judged(null, 0, { measure: 'points' })).byDefault.school).toBe('best');
-  expect(nextTargets(judged(null, 0, { measure: 'points' })).other.school).toBe('row');
 });

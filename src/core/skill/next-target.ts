@@ -1,7 +1,9 @@
 import { inParts, measures, numberInWords, reaches, resultInWords, type Measure } from '../counting/measure';
 
 export type Verdict = 'up' | 'hold' | 'back';
-export type School = 'row' | 'best';
+/** Ways of judging when to move up: see core/skill/four-schools. */
+export const movingSchools = ['row', 'clock', 'best', 'sweet'] as const;
+export type School = (typeof movingSchools)[number];
 
 /** When a step is done: a result, reached on a number of different days. */
 export interface Gate {
@@ -110,7 +112,7 @@ const tooShortReason = ({ measure, gate, most }: Judged): string =>
   `Too short to pass today: this dose gives ${most} at most, and the mark is ${resultInWords(measure, gate.result)}.`;
 
 /** A habit is made by repeating: no number moves on from it, the coach does. */
-function habitTarget({ gate, habit }: Judged, school: School): NextTarget {
+export function habitTarget({ gate, habit }: Judged, school: School): NextTarget {
   const { done, reps } = habit!;
   return {
     school,
@@ -121,14 +123,6 @@ function habitTarget({ gate, habit }: Judged, school: School): NextTarget {
         ? `${done} of about ${reps} repetitions that make a habit: moving on is the coach’s word.`
         : `${done} repetitions, about ${reps} make a habit: move on when it looks easy.`,
   };
-}
-
-/** Both schools on the same log. The default: in a row for rows, own best plus one for the rest. */
-export function nextTargets(judged: Judged): { byDefault: NextTarget; other: NextTarget } {
-  if (judged.habit) return { byDefault: habitTarget(judged, 'best'), other: habitTarget(judged, 'row') };
-  const row = gateTarget(judged);
-  const best = ownBestTarget(judged);
-  return judged.measure === 'row' ? { byDefault: row, other: best } : { byDefault: best, other: row };
 }
 
 function dayCount(n: number): string {

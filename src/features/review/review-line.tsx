@@ -30,15 +30,15 @@ const shortWords: Record<Verdict, string> = { up: 'Up', hold: 'Stay', back: 'Bac
 
 /** One player in one block: what they did, the proposal, and the coach's word. */
 export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
-  const { tally, byDefault, other, leads, decided, gate } = line;
+  const { tally, schools, leads, decided, gate } = line;
+  const { byDefault } = schools;
+  const staying = schools.all.find((one) => one.verdict === 'hold');
   const step = drill.steps.find((one) => one.id === line.stepId)!;
   const targetOf = (verdict: Verdict) =>
     verdict === 'hold'
       ? byDefault.verdict === 'hold'
         ? byDefault.target
-        : other.verdict === 'hold'
-          ? other.target
-          : leads.hold.target
+        : (staying?.target ?? leads.hold.target)
       : leads[verdict].target;
   const [verdict, setVerdict] = useState<Verdict>(decided?.verdict ?? byDefault.verdict);
   const [target, setTarget] = useState(String(decided?.target ?? targetOf(byDefault.verdict)));
@@ -126,7 +126,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           <Figure
             className="font-semibold"
 
-            explain={() => explainTarget(step.measure, gate, byDefault, other)}
+            explain={() => explainTarget(step.measure, gate, schools)}
           >
             Proposed: {words[byDefault.verdict].toLowerCase()}
           </Figure>
@@ -139,9 +139,9 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
             (possible.includes('back') ? '; this is the top step' : '; this is the first step')}
           .
         </p>
-        {other.verdict !== byDefault.verdict && (
-          <p className="text-soft">
-            The other way of judging says {words[other.verdict].toLowerCase()}: {other.reason}
+        {schools.differ && (
+          <p className="text-soft" data-differ>
+            {schools.differ}
           </p>
         )}
       </div>

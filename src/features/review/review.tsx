@@ -52,7 +52,8 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
   };
   const acceptAll = () =>
     decide(
-      open.map(([{ id: blockId }, { playerId, byDefault, leads }]) => {
+      open.map(([{ id: blockId }, { playerId, schools, leads }]) => {
+        const { byDefault } = schools;
         const { verdict } = byDefault;
         return {
           blockId,

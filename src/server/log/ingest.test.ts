@@ -127,12 +127,11 @@ test('from counts to the next plan: review, decision, place and target', async (
     bestBefore: null,
     // The first of all has beaten nothing.
     bestEver: false,
-    byDefault: { verdict: 'hold', target: 20 },
-    other: { verdict: 'up' },
+    schools: { byDefault: { verdict: 'hold', target: 20 } },
   });
   expect(boLine).toMatchObject({
     tally: { best: 3, touches: 5, drops: 1, results: [3, 2] },
-    other: { verdict: 'hold', target: 4 },
+    schools: { all: expect.arrayContaining([expect.objectContaining({ school: 'best', target: 4 })]) },
   });
 
   value(

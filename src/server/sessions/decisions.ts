@@ -2,7 +2,8 @@ import { stepAfter } from '@/drills';
 import { decidedOn, writeEvidence } from '@/session/evidence';
 import { goalsOf, judgedOn } from '@/session/goals';
 import { ageIn } from '@/session/held';
-import { nextTargets } from '@/core/skill/next-target';
+import { summaryOf } from '@/core/counting/tally';
+import { schoolsOn } from '@/session/judging';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn } from '@/data/results';
 import { getSession } from '@/data/session';
@@ -12,6 +13,7 @@ import { write } from '@/data/write';
 import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { recentSince } from '../days';
+import { mannerOf, skillUntil } from '../readers/skill';
 import { refreshAttempts } from '../log/results';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
 import { check } from '@/schemas/check';
@@ -53,6 +55,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       session,
       recentSince(session.day),
     );
+    const skill = await skillUntil(tx, session.day);
     const decidedAtMs = context.nowMs;
     const nowhere = decisions.find(({ blockId, playerId, verdict }) => {
       const player = players.find((one) => one.id === playerId)!;
@@ -73,10 +76,19 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       const { drill, step } = work;
       const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
       const judged = judgedOn(drill, step, goalsOf(work, ageIn(block, player)), shown);
-      const { byDefault } = nextTargets(judged);
-      const results = attempts
-        .filter((one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id)
-        .map((one) => one.result);
+      const onStep = attempts.filter(
+        (one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id,
+      );
+      const { best } = summaryOf(onStep, step.measure);
+      const { byDefault } = schoolsOn(
+        work,
+        judged,
+        playerId,
+        skill,
+        mannerOf(book, drill.id, playerId),
+        best,
+      );
+      const results = onStep.map((one) => one.result);
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(drill, step.id, verdict).id;
       const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;

@@ -78,7 +78,7 @@ describe('what was held', () => {
     const later = { ...box.context, today: '2027-11-24' };
     const [seen] = (await sessionReviewView(later, at.sessionId))!.blocks[0]!.lines;
     expect(seen!.gate).toEqual({ result: 15, days: 2 });
-    expect(seen!.byDefault.reason).toMatch(/^Reached 15 in a row on 1 day/);
+    expect(seen!.schools.byDefault.reason).toMatch(/^Reached 15 in a row on 1 day/);
     expect((await sessionReviewView(later, at.sessionId))!.players[0]!.age).toBe(11);
   });
 
@@ -220,7 +220,7 @@ describe('a correction', () => {
       await correctBlock(box.context, at.sessionId, { blockId: at.block.id, changes: ['let it bounce'] }),
     );
     expect(await box.context.db.all(sql`select eased from attempt`)).toEqual([{ eased: 1 }]);
-    expect((await line()).byDefault.verdict).toBe('hold');
+    expect((await line()).schools.byDefault.verdict).toBe('hold');
   });
 
   test('of the day moves the session and its results, and not into the future', async () => {

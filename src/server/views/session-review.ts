@@ -9,7 +9,8 @@ import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
 import type { Dose } from '@/core/dose/dose';
-import { nextTargets, type Gate, type NextTarget, type Verdict } from '@/core/skill/next-target';
+import type { FourSchools } from '@/core/skill/four-schools';
+import type { Gate, Verdict } from '@/core/skill/next-target';
 import { attemptsOfBlocks } from '@/data/log';
 import { evidenceOn } from '@/data/results';
 import { attendanceOf, getSession, playersOfSessions } from '@/data/session';
@@ -20,6 +21,8 @@ import { saidIn } from '../readers/attendance';
 import { bookFor } from '../readers/book';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
 import { sessionNotes, type SessionNotes } from '../readers/notes';
+import { mannerOf, skillUntil } from '../readers/skill';
+import { schoolsOn } from '@/session/judging';
 import { remarksOf, type Remark } from '../readers/remarks';
 import { recentSince } from '../days';
 import { resultsReady } from '../log/results';
@@ -45,8 +48,8 @@ export interface ReviewLine {
   /** Best on this step before this session's day; null when there was none. */
   readonly bestBefore: number | null;
   readonly bestEver: boolean;
-  readonly byDefault: NextTarget;
-  readonly other: NextTarget;
+  /** What each school says of it, and which of them proposes. */
+  readonly schools: FourSchools;
   /** Where up and back lead, and the gate there. */
   readonly leads: Readonly<Record<Verdict, { readonly stepId: string; readonly target: number }>>;
   readonly decided: {
@@ -79,10 +82,11 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   const session = await getSession(db, id);
   if (!session) return null;
   await resultsReady(db);
-  const [planned, playersOf, book] = await Promise.all([
+  const [planned, playersOf, book, skill] = await Promise.all([
     runBlocks(db, [id]),
     playersOfSessions(db, [id]),
     bookFor(db, session.coach),
+    skillUntil(db, session.day),
   ]);
   const playerIds = playersOf.get(id) ?? [];
   const blockIds = planned.map((block) => block.id);
@@ -122,10 +126,17 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
       const judged = judgedOn(drill, step, goals, shown);
-      const proposed = nextTargets(judged);
+      const schools = schoolsOn(
+        work,
+        judged,
+        playerId,
+        skill,
+        mannerOf(book, drill.id, playerId),
+        summary.best,
+      );
       const results = onStep.map((attempt) => attempt.result);
       const on = readEvidence(decided?.evidence ?? null);
-      const was = on && differs(on, decidedOn(judged, proposed.byDefault, results)) ? on : null;
+      const was = on && differs(on, decidedOn(judged, schools.byDefault, results)) ? on : null;
       return [
         {
           playerId,
@@ -143,7 +154,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
             bestBefore !== null &&
             summary.best !== bestBefore &&
             better(step.measure, bestBefore, summary.best) === summary.best,
-          ...proposed,
+          schools,
           leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden, was }
