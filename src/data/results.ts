@@ -218,3 +218,17 @@ export async function triesSince(
   );
   return rows.map(([playerId, drillId, stepId, day, tries]) => ({ playerId, drillId, stepId, day, tries }));
 }
+
+/** Touches of a player by day and drill since a day, however they were counted. */
+export async function touchesByDay(
+  db: Executor,
+  playerId: string,
+  sinceDay: string,
+): Promise<readonly (readonly [day: string, drillId: string, touches: number])[]> {
+  return jsonRows<[string, string, number]>(
+    db,
+    sql`day, d, touches`,
+    sql`select day, drill_id as d, sum(touches) as touches from attempt indexed by attempt_by_day
+        where day >= ${sinceDay} and player_id = ${playerId} group by day, drill_id order by day`,
+  );
+}

@@ -112,12 +112,14 @@ function fittingResult(
 /** Rows are timed in one of these, seconds: the shortest in which the mark can be had. Common practice. */
 const boxes = [20, 25, 30, 60] as const;
 
-/** What the last day says against the clock; null where a step has nothing to do with it. */
+/**
+ * What was done against the clock: the best in its time, of a row the touches the last day's pace gives; null where a step
+ * has nothing to do with it.
+ */
 export function clockedOn(
   step: Step,
-  mark: number,
+  { gate: { result: mark }, best }: Pick<Judged, 'gate' | 'best'>,
   done: readonly Done[],
-  best: number | null,
 ): Clocked | null {
   const last = done.filter(({ day }) => day === done.at(-1)?.day);
   switch (step.measure) {
@@ -179,7 +181,6 @@ export function schoolsOn(
   playerId: string,
   skill: Skill,
   { chosen, band }: Manner,
-  lastBest: number | null,
 ): FourSchools {
   const level = levelOn(skill, playerId, drill.id, step.id);
   const done = doneOn(skill, playerId, drill.id, step.id);
@@ -189,7 +190,7 @@ export function schoolsOn(
     bottom,
     band,
     odds: level ? oddsOf(step, dose, judged.gate.result, level, done, band) : null,
-    clock: clockedOn(step, judged.gate.result, done, lastBest),
+    clock: clockedOn(step, judged, done),
     failed: failedOn(level, bottom),
   };
   return fourSchools(one, chosen);

@@ -93,6 +93,9 @@ export function attemptsIn(dose: Dose): number {
 /** A local ISO day as a number of days. */
 export const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
 
+/** The local ISO day of a number of days. */
+export const isoDay = (day: number): string => new Date(day * 86_400_000).toISOString().slice(0, 10);
+
 /** Blocks of one day on the same step are one day's evidence. */
 function dated(step: Step, done: readonly Done[]): Dated[] {
   const days = new Map<number, Evidence>();

@@ -71,11 +71,11 @@ describe('sweet spot', () => {
 });
 
 test('against the clock: what is wanted in which time; a step without a clock says so', () => {
-  expect(said('clock', {}).reason).toBe('18 touches in 30 s last time; wanted 20 touches.');
+  expect(said('clock', {}).reason).toBe('18 touches in 30 s at the last pace; wanted 20 touches.');
   const lap = { measure: 'lap' as const, gate: { result: 11, days: 1 }, best: 12 };
   expect(said('clock', { ...lap, clock: { boxS: 1, result: 10.8, wanted: 11 } }).verdict).toBe('up');
   expect(said('clock', { ...lap, clock: { boxS: 1, result: 11.4, wanted: 11 } }).reason).toBe(
-    '11.4 s last time; wanted 11 s.',
+    '11.4 s at best; wanted 11 s.',
   );
   expect(said('clock', { clock: null }).reason).toBe('This step is not done against the clock.');
   expect(said('clock', { clock: { boxS: 30, result: null, wanted: 20 } }).reason).toBe('Nothing timed yet.');

@@ -27,7 +27,7 @@ export interface Odds {
   readonly days: number;
 }
 
-/** What was done against the clock on the last day. */
+/** What was done against the clock. */
 export interface Clocked {
   readonly boxS: number;
   readonly result: number | null;
@@ -109,7 +109,9 @@ function clock(one: Case): SchoolVerdict {
     measure === 'row' ? `${n} touches` : lowerIsBetter ? `${n} s` : numberInWords(measure, n);
   if (timed.result === null)
     return { ...base, reason: 'Nothing timed yet.', wouldChange: `${words(timed.wanted)}${box}.` };
-  const soFar = `${words(timed.result)}${box} last time; wanted ${words(timed.wanted)}`;
+  // The last day's pace of a row; else the best there was.
+  const when = measure === 'row' ? ' at the last pace' : ' at best';
+  const soFar = `${words(timed.result)}${box}${when}; wanted ${words(timed.wanted)}`;
   if (reaches(measure, timed.result, timed.wanted) && !top)
     return {
       ...base,

@@ -13,6 +13,7 @@ import { BestChart } from './best-chart';
 import { PlayerActions } from './player-actions';
 import { FamilyData } from './family-data';
 import { PlayerNotes } from './player-notes';
+import { PlayerTabs } from './player-tabs';
 import { Standing } from './standing';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 
@@ -47,6 +48,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
           </>
         )}
       </PageHead>
+      <PlayerTabs id={facts.id} here="Ladders" />
       {view.removed && (
         <p className="mb-3 rounded-md border-2 border-edge px-3 py-2">
           Removed from the squad. Everything counted is kept.

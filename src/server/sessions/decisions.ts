@@ -2,7 +2,6 @@ import { stepAfter } from '@/drills';
 import { decidedOn, writeEvidence } from '@/session/evidence';
 import { goalsOf, judgedOn } from '@/session/goals';
 import { ageIn } from '@/session/held';
-import { summaryOf } from '@/core/counting/tally';
 import { schoolsOn } from '@/session/judging';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { evidenceOn } from '@/data/results';
@@ -79,15 +78,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       const onStep = attempts.filter(
         (one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id,
       );
-      const { best } = summaryOf(onStep, step.measure);
-      const { byDefault } = schoolsOn(
-        work,
-        judged,
-        playerId,
-        skill,
-        mannerOf(book, drill.id, playerId),
-        best,
-      );
+      const { byDefault } = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
       const results = onStep.map((one) => one.result);
       const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
       const nextStepId = stepAfter(drill, step.id, verdict).id;

@@ -126,14 +126,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
       };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
       const judged = judgedOn(drill, step, goals, shown);
-      const schools = schoolsOn(
-        work,
-        judged,
-        playerId,
-        skill,
-        mannerOf(book, drill.id, playerId),
-        summary.best,
-      );
+      const schools = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
       const results = onStep.map((attempt) => attempt.result);
       const on = readEvidence(decided?.evidence ?? null);
       const was = on && differs(on, decidedOn(judged, schools.byDefault, results)) ? on : null;

@@ -1,0 +1,179 @@
+import type { FourSchools } from '@/core/skill/four-schools';
+import type { Odds } from '@/core/skill/four-schools';
+import type { Transfer } from '@/core/skill/transfer';
+import { mondayOf } from '@/core/planning/weekly';
+import { evidenceOn, touchesByDay } from '@/data/results';
+import { getPlayer, placesOf } from '@/data/squad';
+import { ageBandOf } from '@/drills/age-band';
+import type { Book } from '@/drills';
+import type { Drill, Family, Step } from '@/drills/types';
+import { goalsOf, judgedOn, type Goals } from '@/session/goals';
+import { doneOn, levelOn, oddsOf, schoolsOn, type Skill } from '@/session/judging';
+import { dayNumber } from '@/session/levels';
+import { progressOn, transferOf, type StepProgress } from '@/session/progress';
+import type { Context } from '../context';
+import { dayAfter, recentSince } from '../days';
+import { resultsReady } from '../log/results';
+import { daysPlanned } from '../readers/ahead';
+import { bookFor } from '../readers/book';
+import { judgedStep } from '../readers/judged';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { mannerOf, skillUntil } from '../readers/skill';
+
+/** One ladder of a player: the step they stand on, the chance of its mark, and what the schools say. */
+export interface LadderLine {
+  readonly drillId: string;
+  readonly stepId: string;
+  readonly mark: Goals['mark'];
+  /** Null while nothing was counted on this step lately. */
+  readonly odds: Odds | null;
+  readonly progress: StepProgress | null;
+  readonly schools: FourSchools;
+  readonly lastDay: string;
+}
+
+export interface WeekOfTouches {
+  /** Its Monday, local ISO. */
+  readonly week: string;
+  readonly families: Partial<Readonly<Record<Family, number>>>;
+}
+
+export interface ProgressView {
+  readonly facts: PlayerFacts;
+  readonly removed: boolean;
+  readonly today: string;
+  readonly ladders: readonly LadderLine[];
+  /** The drill that is shown whole. */
+  readonly shown: string | null;
+  readonly transfer: Transfer;
+  readonly weeks: readonly WeekOfTouches[];
+}
+
+/** Where a player is on each ladder of late, in the order last practised: the step they stand on, or last did. */
+function standings(book: Book, skill: Skill, playerId: string, places: ReadonlyMap<string, string>) {
+  const last = new Map<string, { stepId: string; day: string }>();
+  for (const { playerId: whose, drillId, stepId, day } of skill.done)
+    if (whose === playerId) last.set(drillId, { stepId, day });
+  return [...last]
+    .flatMap(([drillId, { stepId, day }]) => {
+      const drill = book.drill(drillId, playerId);
+      const stands = drill?.steps.find(({ id }) => id === (places.get(drillId) ?? stepId));
+      return drill && stands ? [{ drill, step: stands, lastDay: day }] : [];
+    })
+    .sort((a, b) => (a.lastDay < b.lastDay ? 1 : a.lastDay > b.lastDay ? -1 : 0));
+}
+
+/** What a player's ladders come to: used by their own page and by the squad's. */
+export async function laddersOf(
+  context: Pick<Context, 'db' | 'today'>,
+  book: Book,
+  skill: Skill,
+  players: readonly PlayerFacts[],
+): Promise<Map<string, LadderLine[]>> {
+  const { db, today } = context;
+  const ids = players.map(({ id }) => id);
+  const [places, planned] = await Promise.all([placesOf(db, ids), daysPlanned(db, today)]);
+  const all = players.flatMap((player) => {
+    const own = new Map(
+      places.filter(({ playerId }) => playerId === player.id).map((one) => [one.drillId, one.stepId]),
+    );
+    return standings(book, skill, player.id, own).map((one) => ({ ...one, player }));
+  });
+  const workOf = ({ player, drill, step }: { player: PlayerFacts; drill: Drill; step: Step }) => ({
+    drill,
+    step,
+    dose: step.doses[ageBandOf(player.age)],
+    out: false,
+  });
+  const evidence = await evidenceOn(
+    db,
+    all.map((one) => judgedStep(`${one.player.id} ${one.drill.id}`, one.player, workOf(one))),
+    { id: '', day: today },
+    recentSince(today),
+  );
+  const shownOn = new Map(evidence.map((one) => [one.key, one]));
+  const lines = new Map<string, LadderLine[]>();
+  for (const one of all) {
+    const { player, drill, step, lastDay } = one;
+    const work = workOf(one);
+    const goals = goalsOf(work, player.age);
+    const shown = shownOn.get(`${player.id} ${drill.id}`);
+    const manner = mannerOf(book, drill.id, player.id);
+    const level = levelOn(skill, player.id, drill.id, step.id);
+    const schools = schoolsOn(work, judgedOn(drill, step, goals, shown), player.id, skill, manner);
+    const line: LadderLine = {
+      drillId: drill.id,
+      stepId: step.id,
+      mark: goals.mark,
+      odds: level
+        ? oddsOf(
+            step,
+            goals.dose,
+            goals.mark.result,
+            level,
+            doneOn(skill, player.id, drill.id, step.id),
+            manner.band,
+          )
+        : null,
+      progress: progressOn(
+        skill,
+        player.id,
+        drill.id,
+        step,
+        goals,
+        shown?.reachedDays ?? 0,
+        planned(player.id, drill.id),
+        dayNumber(today),
+      ),
+      schools,
+      lastDay,
+    };
+    lines.set(player.id, [...(lines.get(player.id) ?? []), line]);
+  }
+  return lines;
+}
+
+/** Weeks that are shown, and how many. Ours. */
+const weeksShown = 12;
+
+/**
+ * A player's progress.
+ * @param drillId the ladder that is shown whole; the one practised last where it is left out
+ */
+export async function progressView(
+  context: Context,
+  id: string,
+  drillId?: string,
+): Promise<ProgressView | null> {
+  const { db, today } = context;
+  const player = await getPlayer(db, id);
+  if (!player || player.erasedAtMs !== null) return null;
+  await resultsReady(db);
+  const facts = playerFacts(player, today);
+  const firstWeek = dayAfter(mondayOf(today), -7 * (weeksShown - 1));
+  const [book, skill, touches] = await Promise.all([
+    bookFor(db),
+    skillUntil(db, today),
+    touchesByDay(db, id, firstWeek),
+  ]);
+  const ladders = (await laddersOf(context, book, skill, [facts])).get(id) ?? [];
+  const weeks = Array.from({ length: weeksShown }, (_, n) => {
+    const week = dayAfter(firstWeek, 7 * n);
+    const families: Partial<Record<Family, number>> = {};
+    for (const [day, drill, count] of touches) {
+      const family = book.drill(drill)?.family;
+      if (family && mondayOf(day) === week) families[family] = (families[family] ?? 0) + count;
+    }
+    return { week, families };
+  });
+  const shown = ladders.find((line) => line.drillId === drillId) ?? ladders.find(({ progress }) => progress);
+  return {
+    facts,
+    removed: player.removedAtMs !== null,
+    today,
+    ladders,
+    shown: shown?.drillId ?? null,
+    transfer: transferOf(book, skill, id),
+    weeks,
+  };
+}

@@ -1,0 +1,86 @@
+import { onceIn } from '@/core/skill/change/luck';
+import type { Transfer } from '@/core/skill/transfer';
+import type { Odds } from '@/core/skill/four-schools';
+import { counted, percent } from '@/core/words';
+import { isoDay } from './levels';
+import { horizonDays, type StepProgress } from './progress';
+
+/*
+ * Progress in words. One place, so that a player's page, the squad's and the family's say the same of the same number.
+ */
+
+/** How a day is written, "Tue 1 Dec": of the screen that asks. */
+type DayWords = (isoDay: string) => string;
+
+/** "66 % of days (41 % to 80 %)". */
+export const oddsWords = ({ chance, low, high }: Odds): string =>
+  `${percent(chance)} of days (${percent(low)} to ${percent(high)})`;
+
+const weeks = horizonDays / 7;
+
+/** When the mark will be passed. */
+export function forecastWords({ forecast, days, missingDays }: StepProgress, day: DayWords): string {
+  if (days.length === 0) return 'No practice of it is planned, and it was hardly done lately.';
+  const { early, middle, late, byTheEnd } = forecast;
+  const wanted = missingDays > 1 ? `, which takes ${missingDays} days` : '';
+  if (byTheEnd < 0.1) return `Hardly within ${weeks} weeks at this rate.`;
+  if (early === null || middle === null)
+    return `Within ${weeks} weeks with a chance of ${percent(byTheEnd)}${early === null ? '' : `, on ${day(isoDay(early))} at the earliest`}.`;
+  if (early === late) return `On ${day(isoDay(early))}, nearly sure${wanted}.`;
+  const until = late === null ? `open (${percent(byTheEnd)} within ${weeks} weeks)` : day(isoDay(late));
+  return `About ${day(isoDay(middle))}; from ${day(isoDay(early))} to ${until}${wanted}.`;
+}
+
+/** What the forecast counts on. */
+export function countsOnWords({ days, planned, attempts }: StepProgress): string {
+  const rest = days.length - planned;
+  const parts = [
+    planned > 0 && `${counted(planned, 'planned session')}`,
+    rest > 0 && 'the rhythm of the last five weeks',
+  ].filter(Boolean);
+  if (parts.length === 0) return 'Nothing planned.';
+  return `Counts on ${parts.join(', then on ')}, with about ${counted(attempts, 'attempt')} a day.`;
+}
+
+/** Whether it has moved, and since when; null where the log names no change. */
+export function changeWords({ change }: StepProgress, day: DayWords): string | null {
+  if (!change) return null;
+  const since = day(isoDay(change.fromDay));
+  switch (change.kind) {
+    case 'jump':
+      return `A jump on about ${since}.`;
+    case 'plateau':
+      return `On one level since about ${since}.`;
+    case 'slide':
+      return `Sliding since about ${since}.`;
+  }
+}
+
+/** A day this seldom is named. Ours. */
+const seldom = 0.1;
+
+/** Luck or change, of the last day; null on an ordinary one. */
+export function luckWords({ luck, past }: StepProgress, day: DayWords): string | null {
+  if (luck === null) return null;
+  const last = day(isoDay(past.at(-1)!.day));
+  if (luck < seldom) return `${last} was poor: chance alone brings such a day ${onceIn(luck, 'day')}.`;
+  if (luck > 1 - seldom)
+    return `${last} was brilliant: chance alone brings such a day ${onceIn(1 - luck, 'day')}.`;
+  return null;
+}
+
+/** What is learned along a ladder's step; null where neither law stands out. */
+export function curveWords({ curves }: StepProgress): string | null {
+  if (!curves?.better) return null;
+  const law =
+    curves.better === 'power' ? 'slower and slower, without an end in sight' : 'towards a level of its own';
+  return `Learning goes ${law} (${curves.better === 'power' ? 'power law' : 'exponential'}, ${Math.round(Math.min(curves.ratio, 100))} times as likely as the other).`;
+}
+
+/** What transfer says next. */
+export function transferWords({ gap, missing, shares }: Transfer): string {
+  if (gap) return gap;
+  if (shares.length === 0) return 'Nothing is counted touch by touch yet.';
+  if (missing) return `Little is counted on a ${missing} ball: count some, and the gap shows.`;
+  return 'No gap between known, random and live balls that the counts would carry.';
+}

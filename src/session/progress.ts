@@ -1,0 +1,183 @@
+import { alone } from '@/core/skill/level/evidence';
+import { assumptions, kinds } from '@/core/skill/level/assumptions';
+import { later, ofTheDay, smoothed } from '@/core/skill/level/follow';
+import { halfWidth, type Gauss } from '@/core/skill/level/scale';
+import type { Level } from '@/core/skill/level/squad';
+import { changeIn, type Change } from '@/core/skill/change/change';
+import { chanceOfSoLittle } from '@/core/skill/change/luck';
+import { learningCurves, type Curves } from '@/core/skill/change/curve';
+import { foresee, type Forecast } from '@/core/skill/expect/forecast';
+import { resultAt } from '@/core/skill/expect/mark';
+import { measures } from '@/core/counting/measure';
+import { seededRandom } from '@/core/random';
+import { transfer, type Held, type Transfer } from '@/core/skill/transfer';
+import type { Book } from '@/drills/book';
+import type { Step } from '@/drills/types';
+import type { Goals } from './goals';
+import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
+import { dayNumber, goalOf } from './levels';
+
+/** A day on the chart, in the unit of results: what was shown, and the level with its range. */
+export interface ChartDay {
+  readonly day: number;
+  readonly shown: number;
+  readonly level: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A day to come: the level to expect, with its range of 80 %. */
+export type FanDay = Omit<ChartDay, 'shown'>;
+
+export interface StepProgress {
+  readonly past: readonly ChartDay[];
+  readonly fan: readonly FanDay[];
+  readonly forecast: Forecast;
+  /** Attempts a day, and how many more days the mark is wanted on. */
+  readonly attempts: number;
+  readonly missingDays: number;
+  /** The days the forecast counts on: how many of them are planned, the rest by the usual rhythm. */
+  readonly days: readonly number[];
+  readonly planned: number;
+  readonly change: Change | null;
+  readonly curves: Curves | null;
+  /** Chance of a day as poor as the last one, from all before; null where there was nothing before. */
+  readonly luck: number | null;
+  readonly littleData: boolean;
+}
+
+/** Under so many days the ranges say little. Ours. */
+const enoughDays = 4;
+/** A forecast looks so many days ahead at most. Ours: a term. */
+export const horizonDays = 112;
+/** How often it was practised is read from so many days. Ours. */
+const rhythmDays = 35;
+
+/**
+ * Days on which a step will be practised: those planned, then on at the rhythm of the last five weeks.
+ * @param practised days it was done on, in order
+ * @param planned days it is planned on, later than today, in order
+ */
+export function daysAhead(
+  practised: readonly number[],
+  planned: readonly number[],
+  today: number,
+): { readonly days: number[]; readonly planned: number } {
+  const recent = practised.filter((day) => day > today - rhythmDays);
+  const days = [...planned];
+  if (recent.length >= 2) {
+    const every = Math.max(1, (recent.at(-1)! - recent[0]!) / (recent.length - 1));
+    let next = Math.max(days.at(-1) ?? today, today) + every;
+    while (next <= today + horizonDays) {
+      days.push(Math.round(next));
+      next += every;
+    }
+  }
+  return { days, planned: planned.length };
+}
+
+/** Where a player stands on a step, whether it has moved, and when its mark will be passed. */
+export function progressOn(
+  skill: Skill,
+  playerId: string,
+  drillId: string,
+  step: Step,
+  { dose, mark }: Pick<Goals, 'dose' | 'mark'>,
+  reachedDays: number,
+  plannedDays: readonly number[],
+  today: number,
+): StepProgress | null {
+  const level = levelOn(skill, playerId, drillId, step.id);
+  if (!level) return null;
+  const done = doneOn(skill, playerId, drillId, step.id);
+  const goal = goalOf(step, dose, mark);
+  const { kind } = level;
+  const { form } = assumptions[kind];
+  const inResults = (value: number) => resultAt(goal, value);
+  const spanned = ({ mean, variance }: Gauss, width: number) => {
+    const half = width * Math.sqrt(variance);
+    const [one, other] = [inResults(mean - half), inResults(mean + half)];
+    return { level: inResults(mean), low: Math.min(one, other), high: Math.max(one, other) };
+  };
+  const levels = smoothed(level.followed);
+  const past = level.dated.map(({ day, evidence }, i) => ({
+    day,
+    shown: inResults(alone(evidence).mean),
+    ...spanned(levels[i]!, halfWidth[0.95]),
+  }));
+  const attempts = attemptsADay(dose, done);
+  const missingDays = Math.max(1, mark.days - reachedDays);
+  // How often the ladder is practised, on whichever step.
+  const ladder = skill.done.filter((one) => one.playerId === playerId && one.drillId === drillId);
+  const practised = [...new Set(ladder.map(({ day }) => dayNumber(day)))];
+  const ahead = daysAhead(practised, plannedDays, today);
+  const last = level.followed.after.at(-1)!;
+  const lastDay = level.dated.at(-1)!.day;
+  const fan: FanDay[] = [];
+  let state = last;
+  let at = lastDay;
+  for (const day of ahead.days) {
+    state = later(state, day - at, kind);
+    at = day;
+    fan.push({
+      day,
+      ...spanned({ mean: state.level, variance: state.levelVar }, halfWidth[0.8]),
+    });
+  }
+  const before = level.followed.before.at(-1)!;
+  return {
+    past,
+    fan,
+    forecast: foresee(
+      kind,
+      last,
+      lastDay,
+      goal,
+      { days: ahead.days, attempts, missingDays },
+      seededRandom(dayNumber('2026-01-01') + lastDay),
+    ),
+    attempts,
+    missingDays,
+    ...ahead,
+    change: changeIn(pointsOf(level), measures[step.measure].lowerIsBetter ? -1 : 1),
+    curves: learningCurves(
+      pointsOf(level).map(({ mean, variance }, i) => ({ n: i + 1, value: -mean, variance })),
+    ),
+    luck:
+      level.dated.length < 2
+        ? null
+        : chanceOfSoLittle(ofTheDay(before, { form }), level.dated.at(-1)!.evidence),
+    littleData: level.dated.length < enoughDays,
+  };
+}
+
+/** Each day's level by its own evidence, as changes are sought in. */
+const pointsOf = (level: Level) =>
+  level.dated.map(({ day, evidence }) => {
+    const { mean, variance } = alone(evidence);
+    return { day, mean, variance: variance + assumptions[level.kind].form ** 2 };
+  });
+
+/** What holds on a known, a random and a live ball, over all that is counted touch by touch. */
+export function transferOf(book: Book, skill: Skill, playerId: string): Transfer {
+  const held: Held[] = [];
+  for (const one of skill.done) {
+    if (one.playerId !== playerId) continue;
+    const drill = book.drill(one.drillId, playerId);
+    const step = book.step(one.drillId, one.stepId, playerId);
+    if (!drill || !step || kinds[step.measure] !== 'chance' || step.measure === 'hold') continue;
+    // Loosening and feet have no ball that comes.
+    if (drill.family === 'loosen' || drill.family === 'feet') continue;
+    const changed = (['known', 'random', 'live'] as const).find((feed) =>
+      one.condition.startsWith(`${feed} feed`),
+    );
+    held.push({
+      sureness: changed ?? drill.feed.predictability,
+      hits: one.touches,
+      tries: one.touches + one.drops,
+    });
+  }
+  return transfer(held);
+}
+
+export { dayOf };
