@@ -19,7 +19,8 @@ export const oddsWords = ({ chance, low, high }: Odds): string =>
 const weeks = horizonDays / 7;
 
 /** When the mark will be passed. */
-export function forecastWords({ forecast, days, missingDays }: StepProgress, day: DayWords): string {
+export function forecastWords({ forecast, days, missingDays, passed }: StepProgress, day: DayWords): string {
+  if (passed) return 'The mark is passed.';
   if (days.length === 0) return 'No practice of it is planned, and it was hardly done lately.';
   const { early, middle, late, byTheEnd } = forecast;
   const wanted = missingDays > 1 ? `, which takes ${missingDays} days` : '';
@@ -27,8 +28,9 @@ export function forecastWords({ forecast, days, missingDays }: StepProgress, day
   if (early === null || middle === null)
     return `Within ${weeks} weeks with a chance of ${percent(byTheEnd)}${early === null ? '' : `, on ${day(isoDay(early))} at the earliest`}.`;
   if (early === late) return `On ${day(isoDay(early))}, nearly sure${wanted}.`;
-  const until = late === null ? `open (${percent(byTheEnd)} within ${weeks} weeks)` : day(isoDay(late));
-  return `About ${day(isoDay(middle))}; from ${day(isoDay(early))} to ${until}${wanted}.`;
+  if (late === null)
+    return `About ${day(isoDay(middle))}, at the earliest ${day(isoDay(early))}${wanted}; ${percent(byTheEnd)} within ${weeks} weeks.`;
+  return `About ${day(isoDay(middle))}; from ${day(isoDay(early))} to ${day(isoDay(late))}${wanted}.`;
 }
 
 /** What the forecast counts on. */

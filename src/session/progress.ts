@@ -7,7 +7,7 @@ import { changeIn, type Change } from '@/core/skill/change/change';
 import { chanceOfSoLittle } from '@/core/skill/change/luck';
 import { learningCurves, type Curves } from '@/core/skill/change/curve';
 import { foresee, type Forecast } from '@/core/skill/expect/forecast';
-import { resultAt } from '@/core/skill/expect/mark';
+import { bestAt } from '@/core/skill/expect/mark';
 import { measures } from '@/core/counting/measure';
 import { seededRandom } from '@/core/random';
 import { transfer, type Held, type Transfer } from '@/core/skill/transfer';
@@ -17,7 +17,7 @@ import type { Goals } from './goals';
 import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
 import { dayNumber, goalOf } from './levels';
 
-/** A day on the chart, in the unit of results: what was shown, and the level with its range. */
+/** A day on the chart, as the best result to expect of it: by its own counts, and by the level with its range. */
 export interface ChartDay {
   readonly day: number;
   readonly shown: number;
@@ -36,6 +36,8 @@ export interface StepProgress {
   /** Attempts a day, and how many more days the mark is wanted on. */
   readonly attempts: number;
   readonly missingDays: number;
+  /** The mark was reached on all the days it asks for. */
+  readonly passed: boolean;
   /** The days the forecast counts on: how many of them are planned, the rest by the usual rhythm. */
   readonly days: readonly number[];
   readonly planned: number;
@@ -93,7 +95,8 @@ export function progressOn(
   const goal = goalOf(step, dose, mark);
   const { kind } = level;
   const { form } = assumptions[kind];
-  const inResults = (value: number) => resultAt(goal, value);
+  const attempts = attemptsADay(dose, done);
+  const inResults = (value: number) => bestAt(goal, value, attempts);
   const spanned = ({ mean, variance }: Gauss, width: number) => {
     const half = width * Math.sqrt(variance);
     const [one, other] = [inResults(mean - half), inResults(mean + half)];
@@ -105,7 +108,7 @@ export function progressOn(
     shown: inResults(alone(evidence).mean),
     ...spanned(levels[i]!, halfWidth[0.95]),
   }));
-  const attempts = attemptsADay(dose, done);
+  const passed = reachedDays >= mark.days;
   const missingDays = Math.max(1, mark.days - reachedDays);
   // How often the ladder is practised, on whichever step.
   const ladder = skill.done.filter((one) => one.playerId === playerId && one.drillId === drillId);
@@ -138,6 +141,7 @@ export function progressOn(
     ),
     attempts,
     missingDays,
+    passed,
     ...ahead,
     change: changeIn(pointsOf(level), measures[step.measure].lowerIsBetter ? -1 : 1),
     curves: learningCurves(

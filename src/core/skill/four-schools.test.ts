@@ -44,7 +44,7 @@ test('where they differ, one sentence says why; where they agree, none', () => {
   expect(fourSchools(one(), null).differ).toBeNull();
   const { differ } = fourSchools(one({ odds: odds(0.92) }), null);
   expect(differ).toBe(
-    'Stay by in a row; up by sweet spot: 20 in a row would come on 92\u00a0% of days (77\u00a0% to 100\u00a0%): too easy to teach much.',
+    'Sweet spot says up: 20 in a row would come on 92\u00a0% of days (77\u00a0% to 100\u00a0%): too easy to teach much.',
   );
 });
 

@@ -187,10 +187,10 @@ export interface FourSchools {
 }
 
 const short: Readonly<Record<School, string>> = {
-  row: 'in a row',
-  clock: 'against the clock',
-  best: 'own best',
-  sweet: 'sweet spot',
+  row: 'In a row',
+  clock: 'The clock',
+  best: 'Own best',
+  sweet: 'Sweet spot',
 };
 
 /**
@@ -207,13 +207,15 @@ export function fourSchools(one: Case, chosen: School | null): FourSchools {
   const proposing = chosen ?? (one.measure === 'row' ? 'row' : 'best');
   const byDefault = all.find(({ school }) => school === proposing)!;
   const others = all.filter(({ verdict }) => verdict !== byDefault.verdict);
-  const differ =
-    others.length === 0
-      ? null
-      : `${verdictWords[byDefault.verdict]} by ${short[byDefault.school]}; ${others
-          .map(({ school, verdict }) => `${verdictWords[verdict].toLowerCase()} by ${short[school]}`)
-          .join(', ')}: ${others[0]!.reason}`;
+  // Whoever says something else than to stay has the reason that is worth a sentence.
+  const loudest =
+    others.find(({ verdict }) => verdict !== 'hold') ??
+    others.find(({ school }) => school !== 'clock') ??
+    others[0];
+  const differ = loudest
+    ? `${short[loudest.school]} says ${verdictWords[loudest.verdict]}: ${loudest.reason}`
+    : null;
   return { byDefault, all, differ };
 }
 
-const verdictWords: Readonly<Record<Verdict, string>> = { up: 'Up', hold: 'Stay', back: 'Back' };
+const verdictWords: Readonly<Record<Verdict, string>> = { up: 'up', hold: 'stay', back: 'back' };

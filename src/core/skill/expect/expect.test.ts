@@ -4,8 +4,8 @@ import { assumptions } from '../level/assumptions';
 import { follow } from '../level/follow';
 import { logit } from '../level/scale';
 import { foresee } from './forecast';
-import { chanceAt, chanceOf, resultAt, type Goal } from './mark';
-import { binomialAtMost, normalBelow } from './normal';
+import { chanceAt, chanceOf, bestAt, type Goal } from './mark';
+import { binomialAtMost, normalBelow, normalPoint } from './normal';
 import {
   bestRowOf,
   chanceOfRowInTime,
@@ -89,14 +89,18 @@ test('each measure has its chance to reach a mark', () => {
   expect(chanceOf(goal({}), sure(0.8), 2)).toBeCloseTo(1 - (1 - 0.6777995) ** 2, 6);
 });
 
-test('the middle result of a level is what its mark is reached with in half the attempts', () => {
+test.each([1, 4])('the best of a day is what is reached on every second one, in %p attempts', (attempts) => {
   for (const kind of ['rate', 'share', 'time', 'spread'] as const) {
-    const { mark: _mark, ...rest } = goal({ kind, mostEach: 5, boxS: 30 });
+    const { mark: _mark, ...rest } = goal({ kind, mostEach: 1, boxS: 30 });
     const level = 0.4;
-    const mark = resultAt(rest, level) + (kind === 'rate' || kind === 'share' ? 0.5 : 0);
-    expect(chanceAt({ ...rest, mark }, level)).toBeCloseTo(0.5, 6);
+    // Counts are whole: half a one below.
+    const mark = bestAt(rest, level, attempts) + (kind === 'rate' || kind === 'share' ? 0.5 : 0);
+    expect(chanceOf({ ...rest, mark }, { mean: level, variance: 0 }, attempts)).toBeCloseTo(0.5, 6);
   }
-  expect(resultAt(goal({ inARow: true }), logit(0.9))).toBeCloseTo(Math.log(0.5) / Math.log(0.9), 12);
+  const row = bestAt(goal({ inARow: true }), logit(0.9), attempts);
+  expect(1 - (1 - 0.9 ** row) ** attempts).toBeCloseTo(0.5, 12);
+  expect(bestAt(goal({}), 9, attempts)).toBeLessThanOrEqual(10);
+  expect(normalPoint(0.975)).toBeCloseTo(1.959964, 6);
 });
 
 test('the day a mark is passed lies in its range about eight times in ten, for players drawn as the model thinks', () => {

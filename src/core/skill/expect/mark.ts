@@ -1,6 +1,6 @@
 import { assumptions, type Kind } from '../level/assumptions';
 import { logistic, meanOf, type Gauss } from '../level/scale';
-import { binomialAtMost, normalBelow } from './normal';
+import { binomialAtMost, normalBelow, normalPoint } from './normal';
 
 /** A result to reach in one attempt, and what an attempt is made of. */
 export interface Goal {
@@ -51,20 +51,51 @@ export function chanceAt(goal: Goal, level: number): number {
 export const chanceOf = (goal: Goal, day: Gauss, attempts = 1): number =>
   meanOf(day, (level) => 1 - (1 - chanceAt(goal, level)) ** attempts);
 
-/** The middle result to expect of an attempt at a level, in the result's own unit; of rows, the middle row. */
-export function resultAt({ kind, inARow, tries, boxS, mostEach }: Omit<Goal, 'mark'>, level: number): number {
+/**
+ * The best result to expect of a day: what is reached on every second day in one of so many attempts, in the result's own
+ * unit, at a level of the day.
+ * @param attempts whole, from 1
+ */
+export function bestAt(
+  { kind, inARow, tries, boxS, mostEach }: Omit<Goal, 'mark'>,
+  level: number,
+  attempts = 1,
+): number {
+  const { noise } = assumptions[kind];
+  // One of k attempts passes a point on every second day where a single one stays below it with the k-th root of a half.
+  const below = 0.5 ** (1 / attempts);
   switch (kind) {
     case 'chance': {
       const p = logistic(level);
-      return inARow ? Math.log(0.5) / Math.log(p) : tries * p;
+      if (inARow) return Math.log(1 - below) / Math.log(p);
+      return Math.min(tries, tries * p + pointOf(below) * Math.sqrt(tries * p * (1 - p)));
     }
-    case 'rate':
-      return boxS * Math.exp(level);
-    case 'share':
-      return tries * mostEach * logistic(level);
+    case 'rate': {
+      const expected = boxS * Math.exp(level);
+      return expected + pointOf(below) * Math.sqrt(noise * expected);
+    }
+    case 'share': {
+      const p = logistic(level);
+      const more = pointOf(below) * Math.sqrt(noise * tries * p * (1 - p));
+      return mostEach * Math.min(tries, tries * p + more);
+    }
     case 'time':
-      return Math.exp(level);
-    case 'spread':
-      return Math.exp(level) * (1 - 2 / (9 * Math.max(1, tries - 1))) ** 1.5;
+      return Math.exp(level - pointOf(below) * noise);
+    case 'spread': {
+      const about = 2 / (9 * Math.max(1, tries - 1));
+      return Math.exp(level) * Math.max(0, 1 - about - pointOf(below) * Math.sqrt(about)) ** 1.5;
+    }
   }
+}
+
+const points = new Map<number, number>();
+/** The same few points are asked for again and again. */
+function pointOf(below: number): number {
+  let point = points.get(below);
+  if (point === undefined) {
+    if (points.size > 200) points.clear();
+    point = below === 0.5 ? 0 : normalPoint(below);
+    points.set(below, point);
+  }
+  return point;
 }

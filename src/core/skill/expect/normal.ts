@@ -33,3 +33,14 @@ export function binomialAtMost(most: number, tries: number, p: number): number {
   }
   return Math.min(1, sum);
 }
+
+/** The point below which a standard normal variable lies with a chance of `p`, by halving: to 1e-12. @param p 0 to 1 */
+export function normalPoint(p: number): number {
+  let [low, high] = [-8, 8];
+  for (let turn = 0; turn < 60; turn++) {
+    const middle = (low + high) / 2;
+    if (normalBelow(middle) < p) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

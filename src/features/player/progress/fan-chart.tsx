@@ -22,15 +22,16 @@ interface Props {
 
 /** Rows grow without end: what is drawn ends a little above what was shown and what is aimed at. */
 const tallest = 1.6;
-/** So many days to come are drawn. */
-const daysDrawn = 56;
+/** So many days to come are drawn: about as many as there are of the past. */
+const [fewest, mostDays] = [21, 56];
 
 /**
- * The days on a step, each as a dot (the middle result of that day's own counts), the level worked out from all of them
- * with its range, and the fan of what is to come.
+ * The days on a step, each as a dot (the best to expect by that day's own counts), the level worked out from all of them
+ * with its range, and the fan of what is to come; all as the best result of a day.
  */
 export function FanChart({ step, mark, progress, today }: Props) {
   const { past, forecast } = progress;
+  const daysDrawn = Math.min(mostDays, Math.max(fewest, today - past[0]!.day));
   const fan = progress.fan.filter(({ day }) => day <= today + daysDrawn);
   const last = past.at(-1)!;
   // The fan opens from the last day.
@@ -53,7 +54,10 @@ export function FanChart({ step, mark, progress, today }: Props) {
     ({ day }) => x(timeOf(day)),
     ({ level }) => y(level),
   );
-  const passes = forecast.middle !== null && forecast.middle <= today + daysDrawn ? forecast.middle : null;
+  const passes =
+    !progress.passed && forecast.middle !== null && forecast.middle <= today + daysDrawn
+      ? forecast.middle
+      : null;
   return (
     <svg
       role="img"

@@ -219,9 +219,9 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
             <FanChart step={step} mark={mark.result} progress={progress} today={dayNumber(today)} />
           </DrawingToTake>
           <p className="text-sm text-soft">
-            <span className="text-safe">●</span> each day · <span className="text-safe">━</span> the level,
-            with its range of 95 % · <span className="text-now">┅</span> to come, with its range of 80 %.{' '}
-            {countsOnWords(progress)}
+            The best of a day: <span className="text-safe">●</span> by its own counts ·{' '}
+            <span className="text-safe">━</span> the level, with its range of 95 % ·{' '}
+            <span className="text-now">┅</span> to come, with its range of 80 %. {countsOnWords(progress)}
           </p>
           {said.length > 0 && <p className="font-semibold">{said.join(' ')}</p>}
         </>
