@@ -112,5 +112,7 @@ test('judging has moved players up their ladders, by the same rules', async () =
   );
   expect(moved.length).toBeGreaterThan(views.length / 2);
   for (const { reason } of decisions)
-    expect(reason).toMatch(/Best ever|Reached|still to come|No count yet|Too short to pass|Since the step up/);
+    expect(reason).toMatch(
+      /Best ever|Reached|still to come|No count yet|Too short to pass|Since the step up/,
+    );
 });

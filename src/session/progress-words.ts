@@ -21,7 +21,7 @@ const weeks = horizonDays / 7;
 /** When the mark will be passed. */
 export function forecastWords({ forecast, days, missingDays, passed }: StepProgress, day: DayWords): string {
   if (passed) return 'The mark is passed.';
-  if (days.length === 0) return 'No practice of it is planned, and it was hardly done lately.';
+  if (days.length === 0 || !forecast) return 'No practice of it is planned, and it was hardly done lately.';
   const { early, middle, late, byTheEnd } = forecast;
   const wanted = missingDays > 1 ? `, which takes ${missingDays} days` : '';
   if (byTheEnd < 0.1) return `Hardly within ${weeks} weeks at this rate.`;

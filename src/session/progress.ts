@@ -32,7 +32,8 @@ export type FanDay = Omit<ChartDay, 'shown'>;
 export interface StepProgress {
   readonly past: readonly ChartDay[];
   readonly fan: readonly FanDay[];
-  readonly forecast: Forecast;
+  /** Null where it was not asked for: it costs more than all the rest. */
+  readonly forecast: Forecast | null;
   /** Attempts a day, and how many more days the mark is wanted on. */
   readonly attempts: number;
   readonly missingDays: number;
@@ -88,6 +89,7 @@ export function progressOn(
   reachedDays: number,
   plannedDays: readonly number[],
   today: number,
+  foreseeing = true,
 ): StepProgress | null {
   const level = levelOn(skill, playerId, drillId, step.id);
   if (!level) return null;
@@ -131,14 +133,9 @@ export function progressOn(
   return {
     past,
     fan,
-    forecast: foresee(
-      kind,
-      last,
-      lastDay,
-      goal,
-      { days: ahead.days, attempts, missingDays },
-      seededRandom(dayNumber('2026-01-01') + lastDay),
-    ),
+    forecast: foreseeing
+      ? foresee(kind, last, lastDay, goal, { days: ahead.days, attempts, missingDays }, seededRandom(lastDay))
+      : null,
     attempts,
     missingDays,
     passed,

@@ -30,6 +30,7 @@ export function Sheet({
   children: ReactNode;
   className?: string;
   'aria-label'?: string;
+  readonly id?: string;
 }) {
   return (
     <section className={`rounded-md border-2 border-line bg-sheet ${className}`} {...rest}>

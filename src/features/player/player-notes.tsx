@@ -12,7 +12,7 @@ export function PlayerNotes({ view }: { readonly view: PlayerView }) {
   const book = useWholeBook();
   const { facts, notes, onCourt } = view;
   return (
-    <Sheet className="p-3" aria-label="Notes">
+    <Sheet className="p-3" aria-label="Notes" id="notes">
       <h2 className="text-lg">Notes</h2>
       <WriteNote about={[{ words: facts.name, sessionId: null, playerId: facts.id }]} />
       <NoteList notes={notes} aboutOf={() => ''} />

@@ -8,6 +8,7 @@ import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
 import { TakenOffList } from '@/ui/taken-off';
 import { AddPlayer } from './add-player';
+import { SquadTabs } from './squad-tabs';
 import { SquadTouches } from './squad-touches';
 
 /** Everybody, with what they are working on and what they did in the last four weeks. */
@@ -20,6 +21,7 @@ export function Squad({ view }: { view: SquadView }) {
           : `${view.players.length} of ${counted(view.all, 'player')}`}
         . Sessions and touches are of the last four weeks.
       </PageHead>
+      {view.all > 0 && <SquadTabs here="Everyone" />}
       {view.all > 0 && <FilterBar path="/squad" filter={view.filter} choices={view.choices} />}
       <Sheet>
         {view.players.length === 0 ? (

@@ -1,6 +1,7 @@
 import type { FourSchools } from '@/core/skill/four-schools';
 import type { Odds } from '@/core/skill/four-schools';
 import type { Transfer } from '@/core/skill/transfer';
+import { measures } from '@/core/counting/measure';
 import { mondayOf } from '@/core/planning/weekly';
 import { evidenceOn, touchesByDay } from '@/data/results';
 import { getPlayer, placesOf } from '@/data/squad';
@@ -29,6 +30,8 @@ export interface LadderLine {
   readonly odds: Odds | null;
   readonly progress: StepProgress | null;
   readonly schools: FourSchools;
+  /** The smallest result that would be a new best, and the chance of it on a day; null without a best. */
+  readonly nextBest: { readonly result: number; readonly chance: number } | null;
   readonly lastDay: string;
 }
 
@@ -69,6 +72,7 @@ export async function laddersOf(
   book: Book,
   skill: Skill,
   players: readonly PlayerFacts[],
+  foreseeing = true,
 ): Promise<Map<string, LadderLine[]>> {
   const { db, today } = context;
   const ids = players.map(({ id }) => id);
@@ -101,20 +105,18 @@ export async function laddersOf(
     const manner = mannerOf(book, drill.id, player.id);
     const level = levelOn(skill, player.id, drill.id, step.id);
     const schools = schoolsOn(work, judgedOn(drill, step, goals, shown), player.id, skill, manner);
+    const done = doneOn(skill, player.id, drill.id, step.id);
+    const oddsFor = (result: number) => oddsOf(step, goals.dose, result, level!, done, manner.band);
+    const nextBestOf = (best: number) => {
+      const { lowerIsBetter, increment } = measures[step.measure];
+      const result = Math.round((best + (lowerIsBetter ? -increment : increment)) * 10) / 10;
+      return result > goals.most ? null : { result, chance: oddsFor(result).chance };
+    };
     const line: LadderLine = {
       drillId: drill.id,
       stepId: step.id,
       mark: goals.mark,
-      odds: level
-        ? oddsOf(
-            step,
-            goals.dose,
-            goals.mark.result,
-            level,
-            doneOn(skill, player.id, drill.id, step.id),
-            manner.band,
-          )
-        : null,
+      odds: level ? oddsFor(goals.mark.result) : null,
       progress: progressOn(
         skill,
         player.id,
@@ -124,8 +126,10 @@ export async function laddersOf(
         shown?.reachedDays ?? 0,
         planned(player.id, drill.id),
         dayNumber(today),
+        foreseeing,
       ),
       schools,
+      nextBest: level && shown && shown.best !== null ? nextBestOf(shown.best) : null,
       lastDay,
     };
     lines.set(player.id, [...(lines.get(player.id) ?? []), line]);

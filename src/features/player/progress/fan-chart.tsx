@@ -54,10 +54,8 @@ export function FanChart({ step, mark, progress, today }: Props) {
     ({ day }) => x(timeOf(day)),
     ({ level }) => y(level),
   );
-  const passes =
-    !progress.passed && forecast.middle !== null && forecast.middle <= today + daysDrawn
-      ? forecast.middle
-      : null;
+  const middle = progress.passed ? null : (forecast?.middle ?? null);
+  const passes = middle !== null && middle <= today + daysDrawn ? middle : null;
   return (
     <svg
       role="img"

@@ -1,5 +1,6 @@
 'use client';
 
+import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { resultInWords } from '@/core/counting/measure';
 import { explainTarget, schoolNames } from '@/core/explanations/results';
@@ -15,6 +16,7 @@ import {
   transferWords,
 } from '@/session/progress-words';
 import type { LadderLine, ProgressView } from '@/server/views/progress';
+import { ButtonLink } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { DrawingToTake } from '@/ui/drawing/to-take';
@@ -36,6 +38,11 @@ export function ProgressPage({ view }: { readonly view: ProgressView }) {
   return (
     <>
       <PageHead
+        actions={
+          <ButtonLink href={`/players/${facts.id}/family`} prefetch={false}>
+            <Printer aria-hidden size={18} /> For the family
+          </ButtonLink>
+        }
         title={
           <span className="flex items-center gap-3">
             <StageBall stage={facts.stage} sport={facts.sport} /> {facts.name}

@@ -1,0 +1,77 @@
+import { seededRandom } from '../random';
+import {
+  alwaysTheAim,
+  doubled,
+  fasterThanTheBall,
+  findingInWords,
+  findings,
+  homeAbove,
+  passedDrops,
+  roundNumbers,
+  whipple,
+} from './honest';
+import { tappedMonth, toldSeason } from './testing/seasons';
+
+test("Whipple's index: 100 where no digit is liked, 500 where all end in 0 or 5", () => {
+  expect(whipple(Array.from({ length: 100 }, (_, n) => n))).toBe(100);
+  expect(whipple([5, 10, 15, 40])).toBe(500);
+  expect(whipple([5, 11, 12, 13])).toBe(125);
+  expect(whipple([])).toBe(100);
+});
+
+describe('seasons', () => {
+  const random = seededRandom(20261127);
+  const seasons = 120;
+  const share = (made: () => boolean) =>
+    Array.from({ length: seasons }, made).filter(Boolean).length / seasons;
+
+  test('honest ones are left alone', () => {
+    expect(share(() => roundNumbers(toldSeason(random, 0)) !== null)).toBeLessThanOrEqual(0.02);
+    expect(share(() => findings(tappedMonth(random), [], []).length > 0)).toBeLessThanOrEqual(0.02);
+  });
+
+  test('one count in ten rounded up is found, touches counted twice, and drops let pass', () => {
+    expect(share(() => roundNumbers(toldSeason(random, 0.1)) !== null)).toBeGreaterThanOrEqual(0.8);
+    expect(share(() => doubled(tappedMonth(random, { twice: 0.06 })) !== null)).toBeGreaterThan(0.95);
+    expect(share(() => passedDrops(tappedMonth(random, { pass: 0.6 })) !== null)).toBeGreaterThan(0.95);
+  });
+});
+
+test('touches faster than the ball can bounce', () => {
+  const at = (gap: number) => [{ gaps: Array<number>(60).fill(gap), drops: 2, dropCostS: 3, ballS: 0.3 }];
+  expect(fasterThanTheBall(at(0.2))).toMatchObject({ n: 60, of: 60 });
+  expect(fasterThanTheBall(at(0.4))).toBeNull();
+  expect(fasterThanTheBall([{ ...at(0.2)[0]!, ballS: 0 }])).toBeNull();
+});
+
+test('every day exactly the aim; a few of them are no wonder', () => {
+  const told = (n: number, of: number) =>
+    Array.from({ length: of }, (_, i) => ({ aim: 20, result: i < n ? 20 : 13 + i }));
+  expect(alwaysTheAim(told(10, 10))).toMatchObject({ n: 10, of: 10 });
+  expect(alwaysTheAim(told(4, 10))).toBeNull();
+  expect(alwaysTheAim(told(5, 5))).toBeNull();
+});
+
+test('few counts and small ones say nothing of round numbers', () => {
+  expect(roundNumbers([5, 10, 15, 20])).toBeNull();
+  expect(roundNumbers(Array<number>(60).fill(2))).toBeNull();
+  expect(roundNumbers(Array.from({ length: 60 }, (_, n) => 5 * (n + 1)))).not.toBeNull();
+});
+
+test('home far above court, beyond what another place may bring', () => {
+  const at = (mean: number) => ({ mean, variance: 0.04 });
+  expect(homeAbove(at(2), at(2))).toBeLessThan(0);
+  expect(homeAbove(at(4), at(2))).toBeGreaterThan(5);
+});
+
+test('a finding is a friendly word, with no blame in it', () => {
+  const all = [
+    doubled(tappedMonth(seededRandom(1), { twice: 0.1 })),
+    passedDrops(tappedMonth(seededRandom(1), { pass: 0.8 })),
+  ];
+  for (const finding of all) {
+    const words = findingInWords(finding!);
+    expect(words).toContain('perhaps');
+    expect(words).not.toMatch(/cheat|lie|wrong|false|fake/i);
+  }
+});

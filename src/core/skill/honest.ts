@@ -1,0 +1,162 @@
+import { binomialAtMost } from './expect/normal';
+
+/*
+ * Do the counts look like counts? What is found is a friendly word to the coach, never to the child, and changes nothing.
+ * Every finding carries the chance of the same under honest counting.
+ */
+
+/** Taps nearer to each other than this are one finger's, seconds. Common practice in timing: no source. */
+export const fingerS = 0.1;
+/** Tapped on purpose one cannot be so fast, on a screen or with a ball of any height: seconds. */
+const leastOfGaps = 0.01;
+/** Fewer of a kind than this are an accident. Ours. */
+const leastFound = 6;
+/** Honest counting brings what is said to the coach less often than this. Ours. */
+const seldom = 0.002;
+/** An honest row has a pause in it, for a laugh or a shoelace, at one touch in so many. Ours. */
+const honestPause = 0.01;
+
+export type Doubt = 'doubled' | 'passed drops' | 'round numbers' | 'always the aim' | 'faster than the ball';
+
+export interface Finding {
+  readonly doubt: Doubt;
+  readonly n: number;
+  readonly of: number;
+  /** Chance of as much, or more, under honest counting. */
+  readonly chance: number;
+}
+
+/** Chance of at least `n` of `of` at an honest share. */
+const atLeast = (n: number, of: number, share: number): number => 1 - binomialAtMost(n - 1, of, share);
+
+/** Touches of one player, on steps as they were done: the gaps from one to the next within a try. */
+export interface Tapped {
+  /** Gaps between touches with no drop between them, seconds. */
+  readonly gaps: readonly number[];
+  readonly drops: number;
+  /** Seconds a drop costs on this step. */
+  readonly dropCostS: number;
+  /** The shortest time the ball allows from one touch to the next; 0 where no ball sets it. */
+  readonly ballS: number;
+}
+
+/** Taps closer together than a finger: each touch counted twice now and then. */
+export function doubled(all: readonly Tapped[]): Finding | null {
+  const gaps = all.flatMap((one) => one.gaps);
+  const n = gaps.filter((gap) => gap < fingerS).length;
+  const chance = n === 0 ? 1 : atLeast(n, gaps.length, leastOfGaps / 2);
+  return n >= leastFound && n / gaps.length > leastOfGaps && chance < seldom
+    ? { doubt: 'doubled', n, of: gaps.length, chance }
+    : null;
+}
+
+/** Rows that go on over a pause as long as a drop takes: the ball was fetched, and no drop was counted. */
+export function passedDrops(all: readonly Tapped[]): Finding | null {
+  let [n, of, drops] = [0, 0, 0];
+  for (const { gaps, drops: own, dropCostS } of all) {
+    const real = gaps.filter((gap) => gap >= fingerS).sort((a, b) => a - b);
+    if (real.length < 8 || dropCostS < 0.5) continue;
+    const usual = real[Math.floor(real.length / 2)]!;
+    n += real.filter((gap) => gap > Math.max(usual + 0.7 * dropCostS, 1.8 * usual)).length;
+    of += real.length;
+    drops += own;
+  }
+  const chance = n === 0 ? 1 : atLeast(n, of, honestPause);
+  return n >= leastFound && n > 0.5 * drops && chance < seldom
+    ? { doubt: 'passed drops', n, of, chance }
+    : null;
+}
+
+/** Touches faster than the ball can bounce: they were not all of them the ball's. */
+export function fasterThanTheBall(all: readonly Tapped[]): Finding | null {
+  let [n, of] = [0, 0];
+  for (const { gaps, ballS } of all) {
+    if (ballS <= 0) continue;
+    n += gaps.filter((gap) => gap >= fingerS && gap < ballS).length;
+    of += gaps.length;
+  }
+  const chance = n === 0 ? 1 : atLeast(n, of, leastOfGaps);
+  return n >= leastFound && n / of > 3 * leastOfGaps && chance < seldom
+    ? { doubt: 'faster than the ball', n, of, chance }
+    : null;
+}
+
+/**
+ * Whipple's index of some counts: the share that ends in 0 or 5, times 5, times 100. 100 is none, 500 is all; under 105
+ * very accurate, 105 to 110 fairly, 110 to 125 approximate, 125 to 175 rough, over 175 very rough.
+ * Source: United Nations, quality of demographic data (from memory).
+ */
+export function whipple(counts: readonly number[]): number {
+  const round = counts.filter((count) => count % 5 === 0).length;
+  return counts.length === 0 ? 100 : (500 * round) / counts.length;
+}
+
+/** Counts that end in 0 or 5 more often than counting brings. Small ones say nothing; what a dose ends at is left out. */
+export function roundNumbers(counts: readonly number[]): Finding | null {
+  const told = counts.filter((count) => Number.isInteger(count) && count >= leastCount);
+  const n = told.filter((count) => count % 5 === 0).length;
+  const chance = told.length === 0 ? 1 : atLeast(n, told.length, 0.2);
+  return told.length >= leastCounts && chance < seldomRound
+    ? { doubt: 'round numbers', n, of: told.length, chance }
+    : null;
+}
+/** Smaller counts do not heap; and with fewer of them nothing shows. Ours. */
+const [leastCount, leastCounts] = [4, 40];
+/** Round numbers are a habit of the tongue, and are said sooner. Ours: at most one honest season in a hundred. */
+const seldomRound = 0.01;
+
+/** A count told, and what was aimed at. */
+export interface Told {
+  readonly result: number;
+  readonly aim: number;
+}
+
+/** Every day exactly the aim, where more could have been counted. */
+export function alwaysTheAim(told: readonly Told[]): Finding | null {
+  const n = told.filter(({ result, aim }) => result === aim).length;
+  const chance = n === 0 ? 1 : atLeast(n, told.length, honestHits);
+  return told.length >= 8 && chance < seldom ? { doubt: 'always the aim', n, of: told.length, chance } : null;
+}
+/** An honest count is exactly the aim at most so often. Ours. */
+const honestHits = 0.25;
+
+/** A level with how sure it is, at home and on court, on one scale. */
+export interface Place {
+  readonly mean: number;
+  readonly variance: number;
+}
+
+/** How many standard deviations counts at home lie above those on court, beyond what another place may bring (ours: 0.5). */
+export const homeAbove = (home: Place, court: Place): number =>
+  (home.mean - court.mean - 0.5) / Math.sqrt(home.variance + court.variance);
+
+const words: Readonly<Record<Doubt, (finding: Finding) => string>> = {
+  doubled: ({ n, of }) =>
+    `${n} of ${of} touches came closer together than a finger can tap: perhaps the screen was touched twice.`,
+  'passed drops': ({ n }) =>
+    `${n} pauses in the middle of rows were as long as fetching the ball takes: perhaps some drops were let pass.`,
+  'round numbers': ({ n, of }) =>
+    `${n} of ${of} counts end in 0 or 5: perhaps they were told from memory. Counting aloud together helps.`,
+  'always the aim': ({ n, of }) =>
+    `${n} of ${of} counts are exactly the aim: perhaps counting stops there. Ask for the best, not for the aim.`,
+  'faster than the ball': ({ n, of }) =>
+    `${n} of ${of} touches came faster than the ball can bounce: perhaps two were counting.`,
+};
+
+/** A finding as a friendly word to the coach. */
+export const findingInWords = (finding: Finding): string => words[finding.doubt](finding);
+
+/** All that is found in what was tapped and told. */
+export function findings(
+  tapped: readonly Tapped[],
+  counts: readonly number[],
+  told: readonly Told[],
+): Finding[] {
+  return [
+    doubled(tapped),
+    passedDrops(tapped),
+    fasterThanTheBall(tapped),
+    roundNumbers(counts),
+    alwaysTheAim(told),
+  ].filter((one) => one !== null);
+}

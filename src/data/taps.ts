@@ -1,0 +1,48 @@
+import { sql } from 'drizzle-orm';
+import type { Executor } from './database';
+import { jsonRows } from './json-rows';
+
+/** A touch or a drop as it was tapped. */
+export type TapRow = readonly [
+  playerId: string,
+  blockId: string,
+  drillId: string,
+  stepId: string,
+  drop: 0 | 1,
+  attempt: number,
+  /** The device's own clock, milliseconds: comparable on one device only. */
+  monoMs: number,
+  device: string,
+];
+
+/** Touches and drops in sessions since a day, those taken back left out, player by player in the order made. */
+export async function tapsSince(db: Executor, sinceDay: string): Promise<TapRow[]> {
+  return jsonRows<TapRow>(
+    db,
+    sql`p, b, d, s, k, n, m, device`,
+    sql`select e.player_id as p, e.block_id as b, b.drill_id as d, coalesce(bp.step_id, b.step_id) as s,
+               e.kind = 'drop' as k, e.attempt as n, e.mono_ms as m, e.device as device
+        from session s
+        join block b on b.session_id = s.id
+        join touch_event e on e.block_id = b.id
+        left join block_player bp on bp.block_id = b.id and bp.player_id = e.player_id
+        where s.day >= ${sinceDay} and s.removed_at_ms is null and e.player_id is not null and e.kind in ('touch', 'drop')
+          and e.id not in (
+            select u.ref from session s join block b on b.session_id = s.id join touch_event u on u.block_id = b.id
+            where s.day >= ${sinceDay} and u.kind = 'undo' and u.ref is not null)
+        order by e.player_id, e.block_id, e.id`,
+  );
+}
+
+/** Counts told and typed in since a day: player and result. */
+export async function toldSince(
+  db: Executor,
+  sinceDay: string,
+): Promise<readonly (readonly [playerId: string, result: number])[]> {
+  return jsonRows<[string, number]>(
+    db,
+    sql`p, r`,
+    sql`select player_id as p, result as r from attempt
+        where day >= ${sinceDay} and reported = 1 and result is not null`,
+  );
+}

@@ -1,0 +1,153 @@
+'use client';
+
+import {
+  ArrowUp,
+  CalendarPlus,
+  Hand,
+  Hourglass,
+  Layers,
+  Minus,
+  NotebookPen,
+  Star,
+  TrendingDown,
+  Undo2,
+  type LucideIcon,
+} from 'lucide-react';
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import { counted } from '@/core/words';
+import { addToSessionAction } from '@/server/actions';
+import type { NeedsView } from '@/server/views/needs';
+import { needsOf, type Need, type NeedKind } from '@/session/needs';
+import { ask, problemsText } from '@/ui/ask';
+import { Button, ButtonLink } from '@/ui/button';
+import { shortDay } from '@/ui/dates';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { StageBall } from '@/ui/stage-ball';
+import { useNotice } from '@/ui/toast';
+import { SquadTabs } from '../squad-tabs';
+
+const looks: Readonly<Record<NeedKind, readonly [title: string, icon: LucideIcon]>> = {
+  sliding: ['Sliding', TrendingDown],
+  'back after a break': ['Back after a break', Undo2],
+  'few touches': ['Few touches', Hourglass],
+  stuck: ['Stuck', Minus],
+  'ready to move': ['Ready to move', ArrowUp],
+  'close to a best': ['Close to a best', Star],
+  'much of one thing': ['Much of one thing', Layers],
+  counting: ['A word about counting', Hand],
+};
+
+/** Who needs the coach: a sentence each, with one press to act. */
+export function NeedsPage({ view }: { readonly view: NeedsView }) {
+  const needs = useMemo(() => needsOf(view.from, shortDay), [view]);
+  const kinds = [...new Set(needs.map(({ kind }) => kind))];
+  return (
+    <>
+      <PageHead title="Squad">
+        {needs.length === 0
+          ? 'Nobody stands out.'
+          : `${counted(needs.length, 'thing')} to look at, from the counts of the last weeks.`}
+      </PageHead>
+      <SquadTabs here="Who needs you" />
+      {needs.length === 0 && (
+        <p className="text-soft">
+          Here stands who has had few touches, is close to a best, ready to move, stuck or back after a break,
+          once sessions are counted.
+        </p>
+      )}
+      <div className="gap-4 lg:columns-2">
+        {kinds.map((kind) => {
+          const [title, Icon] = looks[kind];
+          return (
+            <Sheet key={kind} aria-label={title} className="mb-4 break-inside-avoid">
+              <h2 className="flex items-center gap-2 border-b-2 border-ink px-3 pt-2 pb-1 text-lg">
+                <Icon aria-hidden size={20} /> {title}
+              </h2>
+              <ul>
+                {needs
+                  .filter((need) => need.kind === kind)
+                  .map((need) => (
+                    <NeedRow key={need.playerId + need.sentence} need={need} view={view} />
+                  ))}
+              </ul>
+            </Sheet>
+          );
+        })}
+      </div>
+    </>
+  );
+}
+
+function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView }) {
+  const player = view.players.find(({ id }) => id === need.playerId)!;
+  const next = view.next[player.id];
+  const { drillId } = need;
+  return (
+    <li
+      className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-2 last:border-0"
+      data-need={need.kind}
+      data-player={player.name}
+    >
+      <StageBall stage={player.stage} sport={player.sport} />
+      <p className="min-w-56 flex-1 text-sm">
+        <Link
+          href={`/players/${player.id}/progress${drillId ? `?drill=${drillId}` : ''}`}
+          prefetch={false}
+          className="hit text-base font-semibold underline-offset-4 hover:underline"
+        >
+          {player.name}
+        </Link>
+        <br />
+        {need.sentence}
+      </p>
+      {drillId && next ? (
+        <PutIntoNext drillId={drillId} next={next} name={player.name} />
+      ) : (
+        <ButtonLink look="plain" href={`/players/${player.id}#notes`} className="px-2 text-sm">
+          <NotebookPen aria-hidden size={16} /> Note
+        </ButtonLink>
+      )}
+    </li>
+  );
+}
+
+function PutIntoNext({
+  drillId,
+  next,
+  name,
+}: {
+  readonly drillId: string;
+  readonly next: NeedsView['next'][string];
+  readonly name: string;
+}) {
+  const isIn = next.drillIds.includes(drillId);
+  const [state, setState] = useState<'open' | 'busy' | 'done'>(isIn ? 'done' : 'open');
+  const notice = useNotice();
+  const put = async () => {
+    setState('busy');
+    const outcome = await ask(() => addToSessionAction(next.id, drillId));
+    setState(outcome.ok ? 'done' : 'open');
+    notice(
+      outcome.ok
+        ? { text: `It is at the end of ${next.title}, ${shortDay(next.day)}.` }
+        : { text: problemsText(outcome), tone: 'stop' },
+    );
+  };
+  if (state === 'done')
+    return (
+      <ButtonLink look="quiet" href={`/sessions/${next.id}/plan`} className="px-2 text-sm">
+        {isIn ? `In the plan of ${shortDay(next.day)}` : 'Open the plan'}
+      </ButtonLink>
+    );
+  return (
+    <Button
+      className="px-2 text-sm"
+      disabled={state === 'busy'}
+      onClick={() => void put()}
+      aria-label={`Put it into ${next.title}, ${shortDay(next.day)}, for ${name}`}
+    >
+      <CalendarPlus aria-hidden size={16} /> Into {shortDay(next.day)}
+    </Button>
+  );
+}

@@ -1,0 +1,100 @@
+import { recentWork } from '@/data/results';
+import { attendedSince, playersOfSessions, sessionsBetween } from '@/data/session';
+import { listPlayers } from '@/data/squad';
+import { tapsSince, toldSince } from '@/data/taps';
+import { dayNumber } from '@/session/levels';
+import { honestyOf } from '@/session/honesty';
+import type { NeedPlayer } from '@/session/needs';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { resultsReady } from '../log/results';
+import { plannedBlocks } from '../readers/blocks';
+import { bookFor } from '../readers/book';
+import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { skillUntil } from '../readers/skill';
+import { laddersOf } from './progress';
+import { squadDays } from './squad';
+
+export interface NextSession {
+  readonly id: string;
+  readonly title: string;
+  readonly day: string;
+  /** What is in its plan. */
+  readonly drillIds: readonly string[];
+}
+
+export interface NeedsView {
+  readonly players: readonly PlayerFacts[];
+  /** What needs are read from, in the order of the squad. */
+  readonly from: readonly NeedPlayer[];
+  /** The next planned session each player comes to. */
+  readonly next: Readonly<Record<string, NextSession>>;
+}
+
+/** Sessions are looked for so many days ahead. Ours. */
+const daysAhead = 28;
+
+/** Everybody on the squad, as far as it says who needs the coach. */
+export async function needsView(context: Context): Promise<NeedsView> {
+  const { db, today } = context;
+  await resultsReady(db);
+  const since = dayAfter(today, -squadDays);
+  const [squad, book, skill, work, attended, taps, told, coming] = await Promise.all([
+    listPlayers(db),
+    bookFor(db),
+    skillUntil(db, today),
+    recentWork(db, since),
+    attendedSince(db, since),
+    tapsSince(db, since),
+    toldSince(db, since),
+    sessionsBetween(db, today, dayAfter(today, daysAhead)),
+  ]);
+  const players = squad.map((player) => playerFacts(player, today));
+  const planned = coming.filter(({ state }) => state === 'planned');
+  const [ladders, comingTo, blocks] = await Promise.all([
+    laddersOf(context, book, skill, players, false),
+    playersOfSessions(
+      db,
+      planned.map(({ id }) => id),
+    ),
+    plannedBlocks(
+      db,
+      planned.map(({ id }) => id),
+    ),
+  ]);
+  const found = honestyOf(book, taps, told);
+  const families = new Map<string, Record<string, number>>();
+  for (const { playerId, drillId, day, touches } of skill.done) {
+    const family = book.drill(drillId)?.family;
+    if (!family || day < since) continue;
+    const own = families.get(playerId) ?? {};
+    own[family] = (own[family] ?? 0) + touches;
+    families.set(playerId, own);
+  }
+  const from = players.map<NeedPlayer>(({ id }) => {
+    const done = work.find((one) => one.playerId === id);
+    return {
+      id,
+      sessions: attended.find((one) => one.playerId === id)?.sessions ?? 0,
+      touches: done?.touches ?? 0,
+      families: families.get(id) ?? {},
+      daysAway: done ? dayNumber(today) - dayNumber(done.lastDay) : null,
+      findings: found.get(id) ?? [],
+      ladders: (ladders.get(id) ?? []).map(({ drillId, stepId, odds, progress, schools, nextBest }) => {
+        const step = book.step(drillId, stepId, id)!;
+        return {
+          ...{ drillId, odds, progress, schools, nextBest },
+          title: book.drill(drillId)!.title,
+          stepTitle: step.title,
+          measure: step.measure,
+        };
+      }),
+    };
+  });
+  const next: Record<string, NextSession> = {};
+  for (const { id, title, day } of planned) {
+    const drillIds = blocks.filter(({ sessionId }) => sessionId === id).map(({ drillId }) => drillId);
+    for (const playerId of comingTo.get(id) ?? []) next[playerId] ??= { id, title, day, drillIds };
+  }
+  return { players, from, next };
+}
