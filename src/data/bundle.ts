@@ -26,6 +26,11 @@ export const tableOf = {
   marks: schema.touchEvent,
   decisions: schema.decision,
   notes: schema.note,
+  ledgers: schema.ledger,
+  countWords: schema.countWord,
+  challenges: schema.challenge,
+  challengers: schema.challengePlayer,
+  challengeResults: schema.challengeResult,
 } as const;
 
 const fieldsOf = (name: ThingName) => Object.entries(things[name].fields);
@@ -93,6 +98,8 @@ export function whereOf(part: Part, id: string): Partial<Record<ThingName, SQL>>
         fits: sql`player_id = ${id}`,
         // What was said of a session belongs to it.
         notes: sql`player_id = ${id} and session_id is null`,
+        ledgers: sql`focus_id in (select id from focus where player_id = ${id})`,
+        countWords: sql`player_id = ${id}`,
       };
     case 'session':
       return {

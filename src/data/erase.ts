@@ -21,7 +21,11 @@ export async function erasePlayer(
     sql`update player set name = ${nameless}, birth_year = ${year}, hand = 'right', stage = null, height_cm = null,
           racket_in = null, care_note = '', removed_at_ms = coalesce(removed_at_ms, ${nowMs}), erased_at_ms = ${nowMs}
         where id = ${id}`,
+    sql`delete from ledger where focus_id in (select id from focus where player_id = ${id})`,
     sql`delete from focus where player_id = ${id}`,
+    sql`delete from count_word where player_id = ${id}`,
+    sql`delete from challenge_result where player_id = ${id}`,
+    sql`delete from challenge_player where player_id = ${id}`,
     sql`delete from fit_override where player_id = ${id}`,
     sql`delete from school_choice where scope = 'player' and key = ${id}`,
     sql`delete from ladder_place where player_id = ${id}`,

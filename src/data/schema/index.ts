@@ -4,3 +4,4 @@ export * from './links';
 export * from './doors';
 export * from './files';
 export * from './server';
+export * from './judgement';

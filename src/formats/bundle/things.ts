@@ -276,6 +276,75 @@ const all = {
       ...removed,
     },
   },
+  ledgers: {
+    is: 'how many good repetitions are wanted of a focus, and what counts towards them',
+    key: ['focusId'],
+    fields: {
+      focusId: id('the focus', 'focuses'),
+      goal: whole('repetitions wanted', 1, 1_000_000),
+      counts: json('a list of [drill id, step id or null]'),
+    },
+  },
+  countWords: {
+    is: 'a coach’s word on how a player counts',
+    key: ['id'],
+    fields: {
+      id: id('its id'),
+      playerId: id('who', 'players'),
+      doubt: text('what was found', 40),
+      word: word('counted right, or to be counted half', ['right', 'half']),
+      untilDay: day('settled until'),
+      atMs: moment('when'),
+      by,
+      ...removed,
+    },
+  },
+  challenges: {
+    is: 'a friendly challenge on a step',
+    key: ['id'],
+    fields: {
+      id: id('its id'),
+      title: text('its name', 80),
+      kind: word('own bests, together, or on level ground', ['best', 'together', 'level']),
+      drillId: text('the drill', 80),
+      stepId: text('the step', 80),
+      rules: text('what stands on the card', 300),
+      fromDay: day('its first day'),
+      untilDay: day('its last day'),
+      attempts: open(whole('attempts each has; null where they are not counted', 1, 1000)),
+      goal: open(whole('touches wanted together', 1, 10_000_000)),
+      ranked: flag('whether its board ranks children'),
+      ...made,
+      ...removed,
+      by,
+    },
+  },
+  challengers: {
+    is: 'a player in a challenge, with what could be expected when it began',
+    key: ['challengeId', 'playerId'],
+    fields: {
+      challengeId: id('the challenge', 'challenges'),
+      playerId: id('who', 'players'),
+      best: open(number('their best before it', 0, 100_000)),
+      level: open(number('their level on the scale of the measure', -100, 100)),
+      variance: open(number('how unsure it is', 0, 1000)),
+    },
+  },
+  challengeResults: {
+    is: 'a result of a challenge that was typed in',
+    key: ['id'],
+    fields: {
+      id: id('its id'),
+      challengeId: id('the challenge', 'challenges'),
+      playerId: open(id('who; null for another club’s', 'players')),
+      club: open(text('the other club', 60)),
+      result: number('the result', 0, 100_000),
+      day: day('its day'),
+      atMs: moment('when it was typed in'),
+      by,
+      ...removed,
+    },
+  },
 } as const;
 
 export type ThingName =
@@ -295,7 +364,12 @@ export type ThingName =
   | 'parts'
   | 'marks'
   | 'decisions'
-  | 'notes';
+  | 'notes'
+  | 'ledgers'
+  | 'countWords'
+  | 'challenges'
+  | 'challengers'
+  | 'challengeResults';
 
 export const things: Readonly<Record<ThingName, Thing>> = all;
 /** In the order in which they hang on each other. */

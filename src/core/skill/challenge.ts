@@ -1,0 +1,146 @@
+import { better, measures, resultInWords, type Measure } from '../counting/measure';
+import { counted } from '../words';
+import { bestAt, chanceAt, type Goal } from './expect/mark';
+import { meanOf, type Gauss } from './level/scale';
+
+/**
+ * - `best`: own best plus one, for everybody
+ * - `together`: the group's touches towards one number
+ * - `level`: level ground, everyone's result against what could be expected of them
+ */
+export const challengeKinds = ['best', 'together', 'level'] as const;
+export type ChallengeKind = (typeof challengeKinds)[number];
+
+export interface Challenge {
+  readonly kind: ChallengeKind;
+  readonly measure: Measure;
+  /** Attempts each has; null where they are not counted. */
+  readonly attempts: number | null;
+  /** Touches wanted together. */
+  readonly goal: number | null;
+}
+
+/** A player in it: their best before, what could be expected of a day, and what they have done. */
+export interface Challenger {
+  readonly playerId: string;
+  readonly best: number | null;
+  readonly level: Gauss | null;
+  /** Results in the order made. */
+  readonly results: readonly number[];
+  readonly touches: number;
+}
+
+export interface BoardLine {
+  readonly playerId: string;
+  /** Results that count, of those made: attempts over the number there are count no more. */
+  readonly used: number;
+  readonly left: number | null;
+  /** The best of those that count. */
+  readonly result: number | null;
+  /** How far they are, 0 to 1: towards the own best, of the common number, or on level ground. */
+  readonly progress: number;
+  /** The own best is beaten, or the result is more than could be expected. */
+  readonly won: boolean;
+  readonly words: string;
+}
+
+export interface Board {
+  readonly lines: readonly BoardLine[];
+  /** Touches of all. */
+  readonly together: number;
+  /** Who moved most: on level ground by their own expectation, else by what they gained on their best; null when nobody. */
+  readonly movedMost: string | null;
+}
+
+/**
+ * The chance that a day of a player's own brings less than a result, in as many attempts: a half is what was to be
+ * expected, whatever the age. 0 to 1.
+ */
+export function levelGround(result: number, goal: Omit<Goal, 'mark'>, day: Gauss, attempts: number): number {
+  const reach = meanOf(day, (level) => 1 - (1 - chanceAt({ ...goal, mark: result }, level)) ** attempts);
+  return 1 - reach;
+}
+
+/** The board of a challenge. Nobody is ranked: lines stand in the order they are given. */
+export function boardOf(
+  challenge: Challenge,
+  goal: Omit<Goal, 'mark'>,
+  challengers: readonly Challenger[],
+): Board {
+  const { kind, measure, attempts } = challenge;
+  const { lowerIsBetter, increment } = measures[measure];
+  const together = challengers.reduce((sum, { touches }) => sum + touches, 0);
+  const moved: { readonly playerId: string; readonly by: number }[] = [];
+  const lines = challengers.map<BoardLine>(({ playerId, best, level, results, touches }) => {
+    const counting = attempts === null ? results : results.slice(0, attempts);
+    const result = counting.reduce<number | null>((so, one) => better(measure, so, one), null);
+    const base = {
+      playerId,
+      used: counting.length,
+      left: attempts === null ? null : Math.max(0, attempts - results.length),
+      result,
+    };
+    if (kind === 'together') {
+      if (touches > 0) moved.push({ playerId, by: touches });
+      return {
+        ...base,
+        progress: together === 0 ? 0 : touches / Math.max(together, challenge.goal ?? 0),
+        won: false,
+        words: counted(touches, 'touch', 'touches'),
+      };
+    }
+    if (kind === 'level') {
+      if (!level)
+        return {
+          ...base,
+          progress: 0,
+          won: false,
+          words: 'Nothing was counted before: no level ground yet.',
+        };
+      const expected =
+        Math.round(bestAt(goal, level.mean, Math.max(1, counting.length || attempts || 1)) * 10) / 10;
+      if (result === null)
+        return {
+          ...base,
+          progress: 0,
+          won: false,
+          words: `About ${resultInWords(measure, expected)} to be expected.`,
+        };
+      const share = levelGround(result, goal, level, Math.max(1, counting.length));
+      moved.push({ playerId, by: share });
+      return {
+        ...base,
+        progress: share,
+        won: share > 0.5,
+        words: `${resultInWords(measure, result)}; about ${resultInWords(measure, expected)} was to be expected.`,
+      };
+    }
+    if (best === null)
+      return {
+        ...base,
+        progress: result === null ? 0 : 1,
+        won: result !== null,
+        words:
+          result === null
+            ? 'The first result is the best there is.'
+            : `A first ${resultInWords(measure, result)}.`,
+      };
+    const wanted = Math.round((best + (lowerIsBetter ? -increment : increment)) * 100) / 100;
+    const won = result !== null && (lowerIsBetter ? result <= wanted : result >= wanted);
+    if (won) moved.push({ playerId, by: Math.abs(result - best) / Math.max(1, Math.abs(best)) });
+    return {
+      ...base,
+      progress: result === null ? 0 : Math.min(1, lowerIsBetter ? wanted / result : result / wanted),
+      won,
+      words: won
+        ? `${resultInWords(measure, result)}: a new best, after ${best}.`
+        : `${result === null ? '' : `${resultInWords(measure, result)}. `}${resultInWords(measure, wanted)} is a new best.`,
+    };
+  });
+  const first = [...moved].sort((a, b) => b.by - a.by)[0];
+  return {
+    lines,
+    together,
+    movedMost: first && (kind !== 'level' || first.by > 0.5) ? first.playerId : null,
+  };
+}
