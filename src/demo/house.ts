@@ -99,3 +99,19 @@ export const written = {
 
 /** The name under which one plan is kept. */
 export const patternTitle = 'Strokes on a dry day';
+
+/** Challenges that are on: for one sport, or for everybody. */
+export const challenges = [
+  {
+    ...{ title: 'Marker week', kind: 'level', sport: 'tennis' },
+    ...{ drillId: 'marker-touches', stepId: 'called' },
+    rules: 'Markers two steps apart for the small ones, three for the others.',
+    attempts: 6,
+  },
+  {
+    ...{ title: 'Into the rings, together', kind: 'together', sport: null },
+    ...{ drillId: 'ring-target', stepId: 'fed-forehand' },
+    rules: 'First bounce counts.',
+    goal: 120,
+  },
+] as const;

@@ -12,6 +12,7 @@ import type { Outcome } from '@/core/outcome';
 import { normal, seededRandom, type Random } from '@/core/random';
 import { dayAfter } from '@/server/days';
 import type { Context } from '@/server/context';
+import { makeChallenge } from '@/server/challenges/challenges';
 import { saveFeeder } from '@/server/house/benches';
 import { addNote, answerRecap } from '@/server/notes/notes';
 import { decide } from '@/server/sessions/decisions';
@@ -23,7 +24,7 @@ import { chooseSchool, saveKit, savePlace } from '@/server/house/house';
 import { bookFor } from '@/server/readers/book';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { feeders, kit, patternTitle, places, schools, written } from './house';
+import { challenges, feeders, kit, patternTitle, places, schools, written } from './house';
 import { coaches, squad, timetable, type Character, type Weekly } from './people';
 import { dropChance, playBlock, wholeBlock } from './player-log';
 
@@ -100,6 +101,17 @@ export async function makeDemo(
     }
   }
   sessions += await plannedSessions(at, options.today, placeIds, members);
+  for (const { sport, ...challenge } of challenges)
+    must(
+      await makeChallenge(at(options.today, '08:30'), {
+        ...challenge,
+        fromDay: dayAfter(options.today, -6),
+        untilDay: dayAfter(options.today, 7),
+        playerIds: members
+          .filter(({ character }) => sport === null || character.form.sport === sport)
+          .map(({ id }) => id),
+      }),
+    );
   return { sessions, touches };
 }
 

@@ -13,7 +13,7 @@ const places = [
   {
     href: '/squad',
     title: 'Squad',
-    here: (path: string) => path.startsWith('/squad') || path.startsWith('/players'),
+    here: (path: string) => ['/squad', '/players', '/challenges'].some((room) => path.startsWith(room)),
   },
   { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
   { href: '/benches', title: 'Calculators', here: (path: string) => path.startsWith('/benches') },

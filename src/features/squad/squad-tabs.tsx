@@ -3,6 +3,7 @@ import { Tabs } from '@/ui/tabs';
 const rooms = [
   ['/squad', 'Everyone'],
   ['/squad/needs', 'Who needs you'],
+  ['/squad/challenges', 'Challenges'],
 ] as const;
 
 /** The rooms of the squad. */

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm';
 import { database } from '@/data/open-book';
 import * as actions from '../actions';
 import * as doorActions from '../actions/doors';
+import * as judgementActions from '../actions/judgement';
 import { contextIn } from '../context';
 import { oneBlockSession, value } from '../testing/scratch';
 import { addCoach } from './coaches';
@@ -159,7 +160,7 @@ async function handlers(file: string): Promise<[string, () => unknown][]> {
     ]);
 }
 
-const allActions = Object.entries({ ...actions, ...doorActions } as unknown as Record<
+const allActions = Object.entries({ ...actions, ...doorActions, ...judgementActions } as unknown as Record<
   string,
   (...given: unknown[]) => unknown
 >);

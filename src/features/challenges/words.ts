@@ -1,0 +1,39 @@
+import type { ChallengeKind } from '@/core/skill/challenge';
+import { counted } from '@/core/words';
+import type { ChallengeFacts } from '@/server/views/challenges';
+import { shortDay } from '@/ui/dates';
+
+/** The kinds of challenge, as a coach calls them. */
+export const kindWords: Readonly<Record<ChallengeKind, readonly [title: string, what: string]>> = {
+  best: ['Own best plus one', 'Everybody goes for a new best of their own.'],
+  together: ['Together', 'All touches add up to one number.'],
+  level: [
+    'Level ground',
+    'Each result is set against what could be expected of that player, so that the youngest can win.',
+  ],
+};
+
+/** What stands on the card of a challenge. */
+export function cardWords({
+  drill,
+  step,
+  rules,
+  fromDay,
+  untilDay,
+  attempts,
+  goal,
+  kind,
+}: ChallengeFacts): string[] {
+  return [
+    `${drill}: ${step}.`,
+    kindWords[kind][1],
+    `${shortDay(fromDay)} to ${shortDay(untilDay)}${attempts === null ? '' : `, ${counted(attempts, 'attempt')} each`}.`,
+    ...(goal === null ? [] : [`${goal.toLocaleString('en-GB')} touches together.`]),
+    ...(rules === '' ? [] : [rules]),
+  ];
+}
+
+/** How long it goes on. */
+export function daysLeftWords({ daysLeft }: Pick<ChallengeFacts, 'daysLeft'>): string {
+  return daysLeft === 0 ? 'over' : daysLeft === 1 ? 'last day' : `${daysLeft} days left`;
+}

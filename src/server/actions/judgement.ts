@@ -1,0 +1,44 @@
+'use server';
+
+import { revalidatePath } from 'next/cache';
+import type { Outcome } from '@/core/outcome';
+import {
+  addChallengeResult,
+  makeChallenge,
+  removeChallenge,
+  removeChallengeResult,
+} from '../challenges/challenges';
+import { act } from '../doors/door';
+import { asId } from './ids';
+
+/* Challenges, and the coach's words on counts and foci: as in ./index, ids and input come from outside. */
+
+const changed = <T>(outcome: Outcome<T>): Outcome<T> => {
+  if (outcome.ok) revalidatePath('/', 'layout');
+  return outcome;
+};
+
+export async function makeChallengeAction(input: unknown): Promise<Outcome<{ id: string }>> {
+  return act('write', 'challenge.make', [], async (context) => changed(await makeChallenge(context, input)));
+}
+
+export async function removeChallengeAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return act('write', removed ? 'challenge.remove' : 'challenge.bring-back', [asId(id)], async (context) =>
+    changed(await removeChallenge(context, asId(id), removed === true)),
+  );
+}
+
+export async function addChallengeResultAction(id: string, input: unknown): Promise<Outcome<{ id: string }>> {
+  return act('write', 'challenge.result', [asId(id)], async (context) =>
+    changed(await addChallengeResult(context, asId(id), input)),
+  );
+}
+
+export async function removeChallengeResultAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return act(
+    'write',
+    removed ? 'challenge.result-remove' : 'challenge.result-bring-back',
+    [asId(id)],
+    async (context) => changed(await removeChallengeResult(context, asId(id), removed === true)),
+  );
+}
