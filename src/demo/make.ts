@@ -22,6 +22,7 @@ import type { DecisionForm } from '@/schemas/decision';
 import { createSession, finishSession, savePlan } from '@/server/sessions/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house/house';
 import { bookFor } from '@/server/readers/book';
+import { saveLedger } from '@/server/squad/ledger';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
 import { challenges, feeders, kit, patternTitle, places, schools, written } from './house';
@@ -75,6 +76,8 @@ export async function makeDemo(
     const { age, ...form } = character.form;
     const birthYear = Number(options.today.slice(0, 4)) - age;
     const { id } = must(await savePlayer(at(firstDay, '09:00'), { ...form, birthYear }));
+    if (character.counts)
+      must(await saveLedger(at(firstDay, '09:05'), id, { goal: 2000, drillIds: character.counts }));
     members.push({ id, character, steps: new Map(), practised: new Map() });
   }
 

@@ -20,6 +20,8 @@ export interface Character {
   readonly away?: readonly number[];
   /** `double`: counts some touches twice; `deaf`: lets drops pass. */
   readonly fudges?: 'double' | 'deaf';
+  /** Drills that count towards their focus. */
+  readonly counts?: readonly string[];
   /** Drills this player sits out. */
   readonly spares?: readonly string[];
 }
@@ -39,6 +41,7 @@ export const squad: readonly Character[] = [
       careNote: '',
       focus: 'Soft hands: catch with the ball, not against it',
     },
+    counts: ['soft-catch', 'clap-and-catch'],
     pace: 0.7,
     drops: 1.5,
     away: [sickWeek],
@@ -55,6 +58,7 @@ export const squad: readonly Character[] = [
       careNote: '',
       focus: 'Bounce at belt height with still feet',
     },
+    counts: ['palm-up-bounce', 'turn-over-bounce'],
     pace: 1,
     drops: 1.1,
     fudges: 'double',
@@ -71,6 +75,7 @@ export const squad: readonly Character[] = [
       careNote: '',
       focus: 'Arching flight at the wall, side-on',
     },
+    counts: ['racket-wall-rally', 'shadow-forehand'],
     pace: 1.2,
     drops: 0.9,
     plateau: [3, 7],
@@ -151,6 +156,7 @@ export const squad: readonly Character[] = [
       careNote: '',
       focus: 'Short touch against the wall',
     },
+    counts: ['table-and-wall'],
     pace: 1,
     drops: 0.8,
     plateau: [5, 8],

@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { challengeKinds } from '@/core/skill/challenge';
+import { doubts } from '@/core/skill/honest';
 import { daySchema } from './day';
 
 const wholeFrom = (name: string, least: number, most: number) =>
@@ -77,4 +78,14 @@ export const ledgerSchema = object({
     .required('Drills are missing: choose what counts towards it.')
     .min(1, 'Drills are missing: choose what counts towards it.')
     .max(40, 'Drills: at most 40 count towards a focus.'),
+});
+
+/** A coach's word on how a player counts. */
+export const countWordSchema = object({
+  doubt: string()
+    .oneOf([...doubts], 'What it is about is none of ours: reload the page.')
+    .required('What it is about is missing: reload the page.'),
+  word: string()
+    .oneOf(['right', 'half'], 'The word must be right or half.')
+    .required('The word is missing: choose one.'),
 });

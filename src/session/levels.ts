@@ -18,6 +18,8 @@ export interface Done extends Omit<DaySums, 'boxS' | 'mostEach'> {
   /** '' for the step as it is; see {@link conditionOf}. */
   readonly condition: string;
   readonly dose: Dose;
+  /** How much it weighs: 1, or a half where the coach said so. */
+  readonly weight: number;
 }
 
 /** Seconds of the box one attempt is counted in; 1 where there is none. */
@@ -107,11 +109,13 @@ function dated(step: Step, done: readonly Done[]): Dated[] {
     });
     if (!evidence) continue;
     const day = dayNumber(one.day);
-    const before = days.get(day);
-    days.set(
-      day,
-      before ? { ...evidence, sum: before.sum + evidence.sum, of: before.of + evidence.of } : evidence,
-    );
+    const before = days.get(day) ?? { sum: 0, of: 0 };
+    const { weight } = one;
+    days.set(day, {
+      ...evidence,
+      sum: before.sum + weight * evidence.sum,
+      of: before.of + weight * evidence.of,
+    });
   }
   return [...days].sort(([a], [b]) => a - b).map(([day, evidence]) => ({ day, evidence }));
 }

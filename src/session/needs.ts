@@ -1,5 +1,5 @@
 import { resultInWords, type Measure } from '@/core/counting/measure';
-import { findingInWords, type Finding } from '@/core/skill/honest';
+import { findingInWords, type Doubt, type Finding } from '@/core/skill/honest';
 import type { FourSchools, Odds } from '@/core/skill/four-schools';
 import { counted, percent } from '@/core/words';
 import { changeWords } from './progress-words';
@@ -24,6 +24,8 @@ export interface Need {
   readonly sentence: string;
   /** The ladder it is about; null where it is about all of them. */
   readonly drillId: string | null;
+  /** What was found in the counts, where it is about them. */
+  readonly doubt?: Doubt;
 }
 
 /** A ladder as far as needs are read from it. */
@@ -124,6 +126,13 @@ function needsOfOne(player: NeedPlayer, middle: number, day: (isoDay: string) =>
   const most = Object.entries(families).sort(([, a], [, b]) => b - a)[0];
   if (most && touches >= enoughTouches && most[1] > much * touches)
     say('much of one thing', `${percent(most[1] / touches)} of all touches in four weeks were ${most[0]}.`);
-  for (const finding of findings) say('counting', findingInWords(finding));
+  for (const finding of findings)
+    needs.push({
+      playerId,
+      kind: 'counting',
+      sentence: findingInWords(finding),
+      drillId: null,
+      doubt: finding.doubt,
+    });
   return needs;
 }

@@ -1,4 +1,5 @@
 import { onceIn } from '@/core/skill/change/luck';
+import type { LedgerForecast } from '@/core/skill/ledger';
 import type { Transfer } from '@/core/skill/transfer';
 import type { Odds } from '@/core/skill/four-schools';
 import { counted, percent } from '@/core/words';
@@ -85,4 +86,26 @@ export function transferWords({ gap, missing, shares }: Transfer): string {
   if (shares.length === 0) return 'Nothing is counted touch by touch yet.';
   if (missing) return `Little is counted on a ${missing} ball: count some, and the gap shows.`;
   return 'No gap between known, random and live balls that the counts would carry.';
+}
+
+/** Further off than this no day is named. Ours: two years. */
+const mostWeeks = 104;
+
+/** When a focus will have its repetitions, at the rate of late, and with a little more. */
+export function ledgerWords(
+  { perWeek, weeksLeft, weeksWithMore }: LedgerForecast,
+  today: number,
+  day: DayWords,
+): string {
+  const at = (weeks: number) => day(isoDay(today + Math.ceil(7 * weeks)));
+  const more =
+    weeksWithMore !== null && weeksWithMore <= mostWeeks
+      ? ` Five minutes more a day would bring it to about ${at(weeksWithMore)}.`
+      : '';
+  if (weeksLeft === null) return `Nothing of it was counted in the last weeks.${more}`;
+  if (weeksLeft.value === 0) return 'The number is reached: see whether it holds up in play.';
+  const rate = `At about ${counted(Math.round(perWeek.value), 'good repetition')} a week`;
+  if (weeksLeft.value > mostWeeks) return `${rate} it takes longer than two years.${more}`;
+  const until = weeksLeft.high > mostWeeks ? 'open' : at(weeksLeft.high);
+  return `${rate}: about ${at(weeksLeft.value)} (${at(weeksLeft.low)} to ${until}).${more}`;
 }

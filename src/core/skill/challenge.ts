@@ -53,12 +53,15 @@ export interface Board {
 }
 
 /**
- * The chance that a day of a player's own brings less than a result, in as many attempts: a half is what was to be
- * expected, whatever the age. 0 to 1.
+ * The share of a player's own days that a result is better than, in as many attempts: a half is what was to be expected,
+ * whatever the age. Days that bring just the same count half. 0 to 1.
  */
 export function levelGround(result: number, goal: Omit<Goal, 'mark'>, day: Gauss, attempts: number): number {
-  const reach = meanOf(day, (level) => 1 - (1 - chanceAt({ ...goal, mark: result }, level)) ** attempts);
-  return 1 - reach;
+  const reaching = (mark: number) =>
+    meanOf(day, (level) => 1 - (1 - chanceAt({ ...goal, mark }, level)) ** attempts);
+  // Times and spreads are never just the same.
+  const exact = goal.kind === 'time' || goal.kind === 'spread';
+  return 1 - (exact ? reaching(result) : (reaching(result) + reaching(result + 1)) / 2);
 }
 
 /** The board of a challenge. Nobody is ranked: lines stand in the order they are given. */

@@ -16,7 +16,14 @@ const seldom = 0.002;
 /** An honest row has a pause in it, for a laugh or a shoelace, at one touch in so many. Ours. */
 const honestPause = 0.01;
 
-export type Doubt = 'doubled' | 'passed drops' | 'round numbers' | 'always the aim' | 'faster than the ball';
+export const doubts = [
+  'doubled',
+  'passed drops',
+  'round numbers',
+  'always the aim',
+  'faster than the ball',
+] as const;
+export type Doubt = (typeof doubts)[number];
 
 export interface Finding {
   readonly doubt: Doubt;

@@ -168,8 +168,8 @@ function Line({
           />
           {challenge.kind === 'level' && <div className="absolute inset-y-[-3px] left-1/2 w-0.5 bg-ink" />}
         </div>
-        {challenge.kind === 'level' && line.result !== null && (
-          <span className="tabular w-24 text-right text-sm">{percent(line.progress)} level</span>
+        {challenge.kind === 'level' && line.won && (
+          <span className="tabular text-right text-sm">better than {percent(line.progress)} of own days</span>
         )}
       </div>
     </li>

@@ -10,6 +10,7 @@ import {
 } from '../challenges/challenges';
 import { act } from '../doors/door';
 import { asId } from './ids';
+import { removeCounting, saveLedger, sayCounting } from '../squad/ledger';
 
 /* Challenges, and the coach's words on counts and foci: as in ./index, ids and input come from outside. */
 
@@ -40,5 +41,23 @@ export async function removeChallengeResultAction(id: string, removed: boolean):
     removed ? 'challenge.result-remove' : 'challenge.result-bring-back',
     [asId(id)],
     async (context) => changed(await removeChallengeResult(context, asId(id), removed === true)),
+  );
+}
+
+export async function saveLedgerAction(playerId: string, input: unknown): Promise<Outcome<null>> {
+  return act('write', 'ledger.save', [asId(playerId)], async (context) =>
+    changed(await saveLedger(context, asId(playerId), input)),
+  );
+}
+
+export async function sayCountingAction(playerId: string, input: unknown): Promise<Outcome<{ id: string }>> {
+  return act('write', 'counting.say', [asId(playerId)], async (context) =>
+    changed(await sayCounting(context, asId(playerId), input)),
+  );
+}
+
+export async function removeCountingAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return act('write', removed ? 'counting.remove' : 'counting.bring-back', [asId(id)], async (context) =>
+    changed(await removeCounting(context, asId(id), removed === true)),
   );
 }

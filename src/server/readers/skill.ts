@@ -3,6 +3,7 @@ import type { School } from '@/core/skill/next-target';
 import { usualBand } from '@/core/skill/four-schools';
 import { doneBetween, type DoneRow } from '@/data/levels';
 import type { Executor } from '@/data/database';
+import { countWords } from '@/data/ledger';
 import { makeBook, type Book } from '@/drills';
 import type { Manner, Skill } from '@/session/judging';
 import { conditionOf, levelsOf, type Done } from '@/session/levels';
@@ -10,12 +11,13 @@ import { withAmount } from '@/core/dose/amount';
 import { recentSince } from '../days';
 import { bookContents } from './book';
 
-function doneOf(row: DoneRow): Done {
+function doneOf(row: DoneRow, weightOf: (playerId: string, day: string) => number): Done {
   const [playerId, drillId, stepId, day, feed, ball, eased, dose, amount, ...sums] = row;
   const [results, sum, logSum, squares, free, touches, drops, dropped] = sums;
   return {
     ...{ playerId, drillId, stepId, day, condition: conditionOf(feed, ball, eased === 1) },
     dose: withAmount(JSON.parse(dose) as Dose, amount),
+    weight: weightOf(playerId, day),
     ...{ results, sum, logSum, squares, free, touches, drops, dropped },
   };
 }
@@ -26,15 +28,22 @@ const mostKept = 6;
 
 /** How good everybody is, from what was logged in the twelve weeks until a day. Every screen that judges asks here. */
 export async function skillUntil(db: Executor, day: string): Promise<Skill> {
-  const [text, contents] = await Promise.all([doneBetween(db, recentSince(day), day), bookContents(db)]);
-  const key = `${JSON.stringify(contents)} ${text}`;
+  const [text, contents, words] = await Promise.all([
+    doneBetween(db, recentSince(day), day),
+    bookContents(db),
+    countWords(db),
+  ]);
+  const halves = words.filter(({ word }) => word === 'half');
+  const key = `${JSON.stringify([contents, halves])} ${text}`;
   const known = kept.get(key);
   if (known) {
     kept.delete(key);
     kept.set(key, known);
     return known;
   }
-  const done = (JSON.parse(text) as DoneRow[]).map(doneOf);
+  const weightOf = (playerId: string, on: string) =>
+    halves.some((one) => one.playerId === playerId && on <= one.untilDay) ? 0.5 : 1;
+  const done = (JSON.parse(text) as DoneRow[]).map((row) => doneOf(row, weightOf));
   const skill = { done, levels: levelsOf(makeBook(contents), done) };
   kept.set(key, skill);
   if (kept.size > mostKept) kept.delete(kept.keys().next().value!);

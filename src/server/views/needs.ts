@@ -1,3 +1,4 @@
+import { countWords } from '@/data/ledger';
 import { recentWork } from '@/data/results';
 import { attendedSince, playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers } from '@/data/squad';
@@ -39,7 +40,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
   const { db, today } = context;
   await resultsReady(db);
   const since = dayAfter(today, -squadDays);
-  const [squad, book, skill, work, attended, taps, told, coming] = await Promise.all([
+  const [squad, book, skill, work, attended, taps, told, coming, words] = await Promise.all([
     listPlayers(db),
     bookFor(db),
     skillUntil(db, today),
@@ -48,7 +49,11 @@ export async function needsView(context: Context): Promise<NeedsView> {
     tapsSince(db, since),
     toldSince(db, since),
     sessionsBetween(db, today, dayAfter(today, daysAhead)),
+    countWords(db),
   ]);
+  // What the coach has had a word on is settled until new weeks have been counted.
+  const settled = (playerId: string, doubt: string) =>
+    words.some((one) => one.playerId === playerId && one.doubt === doubt && one.untilDay >= since);
   const players = squad.map((player) => playerFacts(player, today));
   const planned = coming.filter(({ state }) => state === 'planned');
   const [ladders, comingTo, blocks] = await Promise.all([
@@ -79,7 +84,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
       touches: done?.touches ?? 0,
       families: families.get(id) ?? {},
       daysAway: done ? dayNumber(today) - dayNumber(done.lastDay) : null,
-      findings: found.get(id) ?? [],
+      findings: (found.get(id) ?? []).filter(({ doubt }) => !settled(id, doubt)),
       ladders: (ladders.get(id) ?? []).map(({ drillId, stepId, odds, progress, schools, nextBest }) => {
         const step = book.step(drillId, stepId, id)!;
         return {

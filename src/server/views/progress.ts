@@ -1,9 +1,11 @@
 import type { FourSchools } from '@/core/skill/four-schools';
 import type { Odds } from '@/core/skill/four-schools';
+import { ledgerForecast, rateWeeks, type LedgerForecast } from '@/core/skill/ledger';
 import type { Transfer } from '@/core/skill/transfer';
 import { measures } from '@/core/counting/measure';
 import { mondayOf } from '@/core/planning/weekly';
 import { evidenceOn, touchesByDay } from '@/data/results';
+import { fociOf, goodTouches, type FocusRow } from '@/data/ledger';
 import { getPlayer, placesOf } from '@/data/squad';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills';
@@ -41,7 +43,17 @@ export interface WeekOfTouches {
   readonly families: Partial<Readonly<Record<Family, number>>>;
 }
 
+/** A focus, with what counts towards it and how far it is. */
+export interface FocusLedger extends FocusRow {
+  /** Null while nobody has said what counts. */
+  readonly forecast: LedgerForecast | null;
+  /** Good repetitions of its weeks of late, the newest last. */
+  readonly weeks: readonly number[];
+}
+
 export interface ProgressView {
+  /** Foci, the newest first: the open one is what they work on. */
+  readonly foci: readonly FocusLedger[];
   readonly facts: PlayerFacts;
   readonly removed: boolean;
   readonly today: string;
@@ -179,5 +191,54 @@ export async function progressView(
     shown: shown?.drillId ?? null,
     transfer: transferOf(book, skill, id),
     weeks,
+    foci: await ledgersOf(context, book, skill, id),
   };
+}
+
+/** What a good repetition of some drills takes a player, drops and all, seconds: the middle of their steps of late. */
+function secondsEach(book: Book, skill: Skill, playerId: string, drillIds: readonly string[]): number {
+  const each = drillIds.flatMap((drillId) => {
+    const last = skill.done.findLast((one) => one.playerId === playerId && one.drillId === drillId);
+    const drill = book.drill(drillId, playerId);
+    const step = drill?.steps.find(({ id }) => id === last?.stepId) ?? drill?.steps[0];
+    if (!step) return [];
+    const { perTouchS, dropCostS, usualRate } = step;
+    return [perTouchS.value + (1 / usualRate.value - 1) * dropCostS.value];
+  });
+  return each.length === 0 ? 3 : each.reduce((sum, one) => sum + one, 0) / each.length;
+}
+
+async function ledgersOf(
+  context: Context,
+  book: Book,
+  skill: Skill,
+  playerId: string,
+): Promise<FocusLedger[]> {
+  const { db, today } = context;
+  const foci = await fociOf(db, playerId);
+  const ledgers = await Promise.all(
+    foci.map(async (one): Promise<FocusLedger> => {
+      if (one.goal === null) return { ...one, forecast: null, weeks: [] };
+      const since = new Date(one.sinceMs).toISOString().slice(0, 10);
+      const until = one.untilMs === null ? today : new Date(one.untilMs).toISOString().slice(0, 10);
+      const days = (await goodTouches(db, playerId, one.drillIds, since)).filter(([day]) => day <= until);
+      const done = days.reduce((sum, [, touches]) => sum + touches, 0);
+      // Whole weeks, back from the last day, none from before it began.
+      const weeks = Array.from({ length: rateWeeks }, (_, n) => {
+        const to = dayAfter(until, -7 * n);
+        const from = dayAfter(to, -6);
+        return to < since
+          ? null
+          : days.reduce((sum, [day, t]) => (day >= from && day <= to ? sum + t : sum), 0);
+      })
+        .filter((week) => week !== null)
+        .reverse();
+      return {
+        ...one,
+        weeks,
+        forecast: ledgerForecast(done, one.goal, weeks, secondsEach(book, skill, playerId, one.drillIds)),
+      };
+    }),
+  );
+  return ledgers.reverse();
 }

@@ -27,6 +27,7 @@ import { Stairs } from '@/ui/stairs';
 import { useWholeBook } from '@/ui/whole-book';
 import { PlayerTabs } from '../player-tabs';
 import { FanChart } from './fan-chart';
+import { LedgerCard } from './ledger';
 import { WeeksChart } from './weeks-chart';
 
 const verdictWords = { up: 'Up a step', hold: 'Stay', back: 'One back' } as const;
@@ -74,6 +75,7 @@ export function ProgressPage({ view }: { readonly view: ProgressView }) {
           </Sheet>
           <div className="min-w-0 space-y-4">
             {shown && <Shown line={shown} view={view} />}
+            <LedgerCard view={view} />
             <div className="grid gap-4 md:grid-cols-2">
               <Sheet className="p-3" aria-label="Transfer">
                 <h2 className="text-lg">Known, random, live</h2>

@@ -17,6 +17,7 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { counted } from '@/core/words';
 import { addToSessionAction } from '@/server/actions';
+import { removeCountingAction, sayCountingAction } from '@/server/actions/judgement';
 import type { NeedsView } from '@/server/views/needs';
 import { needsOf, type Need, type NeedKind } from '@/session/needs';
 import { ask, problemsText } from '@/ui/ask';
@@ -101,7 +102,9 @@ function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView
         <br />
         {need.sentence}
       </p>
-      {drillId && next ? (
+      {need.doubt ? (
+        <CountingWords need={need} name={player.name} />
+      ) : drillId && next ? (
         <PutIntoNext drillId={drillId} next={next} name={player.name} />
       ) : (
         <ButtonLink look="plain" href={`/players/${player.id}#notes`} className="px-2 text-sm">
@@ -149,5 +152,35 @@ function PutIntoNext({
     >
       <CalendarPlus aria-hidden size={16} /> Into {shortDay(next.day)}
     </Button>
+  );
+}
+
+/** The coach's word on a count: nothing is changed without it. */
+function CountingWords({ need, name }: { readonly need: Need; readonly name: string }) {
+  const notice = useNotice();
+  const say = async (word: 'right' | 'half') => {
+    const outcome = await ask(() => sayCountingAction(need.playerId, { doubt: need.doubt, word }));
+    if (!outcome.ok) return notice({ text: problemsText(outcome), tone: 'stop' });
+    const { id } = outcome.value;
+    notice({
+      text:
+        word === 'right'
+          ? `${name} counted right: settled.`
+          : `What ${name} counted until today weighs half from now on.`,
+      undo: () => void removeCountingAction(id, true),
+    });
+  };
+  return (
+    <span className="flex flex-wrap gap-1" role="group" aria-label={`A word on how ${name} counts`}>
+      <Button className="px-2 text-sm" onClick={() => void say('right')}>
+        Counted right
+      </Button>
+      <ButtonLink look="plain" href="/sessions" className="px-2 text-sm">
+        Correct it
+      </ButtonLink>
+      <Button className="px-2 text-sm" onClick={() => void say('half')}>
+        Count it half
+      </Button>
+    </span>
   );
 }

@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { logit } from './level/scale';
+import { boardOf, levelGround, type Challenge, type Challenger } from './challenge';
+
+const rows: Challenge = { kind: 'best', measure: 'row', attempts: 3, goal: null };
+const goal = { kind: 'chance', inARow: true, tries: 10, boxS: 1, mostEach: 1 } as const;
+const of = (playerId: string, results: number[], more: Partial<Challenger> = {}): Challenger => ({
+  ...{ playerId, results, best: 10, level: { mean: logit(0.9), variance: 0.1 } },
+  touches: results.reduce((sum, one) => sum + one, 0),
+  ...more,
+});
+
+test('own best plus one: a new best wins, whatever it is; attempts over the number count no more', () => {
+  const { lines, movedMost } = boardOf(rows, goal, [
+    of('small', [2, 4, 3], { best: 3 }),
+    of('big', [20, 12, 19, 99], { best: 30 }),
+    of('new', [5], { best: null }),
+    of('late', []),
+  ]);
+  expect(lines.map(({ won }) => won)).toEqual([true, false, true, false]);
+  expect(lines.map(({ left }) => left)).toEqual([0, 0, 2, 3]);
+  expect(lines[1]).toMatchObject({ used: 3, result: 20, words: '20 in a row. 31 in a row is a new best.' });
+  expect(lines[0]!.words).toBe('4 in a row: a new best, after 3.');
+  expect(lines[3]!.words).toBe('11 in a row is a new best.');
+  expect(movedMost).toBe('small');
+});
+
+test('laps: less is better, a tenth of a second is a new best', () => {
+  const { lines } = boardOf({ ...rows, measure: 'lap' }, { ...goal, kind: 'time' }, [
+    of('a', [12.4, 12], { best: 12.1 }),
+    of('b', [12.1], { best: 12.1 }),
+  ]);
+  expect(lines.map(({ won }) => won)).toEqual([true, false]);
+});
+
+test('together: the sum is exactly what all have, and nobody is measured by it', () => {
+  fc.assert(
+    fc.property(fc.array(fc.integer({ min: 0, max: 500 }), { maxLength: 12 }), (touches) => {
+      const board = boardOf(
+        { ...rows, kind: 'together', goal: 1000 },
+        goal,
+        touches.map((n, i) => of(String(i), [], { touches: n })),
+      );
+      expect(board.together).toBe(touches.reduce((sum, n) => sum + n, 0));
+      expect(board.lines.every(({ won }) => !won)).toBe(true);
+      expect(board.lines.reduce((sum, { progress }) => sum + progress, 0)).toBeLessThanOrEqual(1.0000001);
+    }),
+  );
+});
+
+test('level ground: what was to be expected is a half, so a five-year-old can win against a champion', () => {
+  const level = (p: number) => ({ mean: logit(p), variance: 0.0001 });
+  // The middle row at 0.9 is between six and seven.
+  expect(levelGround(7, goal, level(0.9), 1)).toBeCloseTo(1 - (0.9 ** 7 + 0.9 ** 8) / 2, 3);
+  const board = boardOf({ ...rows, kind: 'level', attempts: 1 }, goal, [
+    of('five', [4], { level: level(0.6) }),
+    of('champion', [30], { level: level(0.98) }),
+    of('unknown', [8], { level: null }),
+    of('waiting', [], { level: level(0.8) }),
+  ]);
+  expect(board.lines[0]!.progress).toBeGreaterThan(0.85);
+  expect(board.lines[1]!.progress).toBeLessThan(0.5);
+  expect(board.movedMost).toBe('five');
+  expect(board.lines[2]!.words).toMatch(/^Nothing was counted before/);
+  expect(board.lines[3]!.words).toMatch(/^About 3.1 in a row to be expected/);
+});
+
+test('an honest player is above what was to be expected half the time', () => {
+  // Over all rows there can be, weighed by their chances, the share is a half.
+  const level = { mean: logit(0.85), variance: 0.0001 };
+  let mean = 0;
+  for (let n = 0; n < 200; n++) mean += 0.85 ** n * 0.15 * levelGround(n, goal, level, 1);
+  expect(mean).toBeCloseTo(0.5, 2);
+});
+
+test('nobody moved: nobody is named', () => {
+  expect(boardOf(rows, goal, [of('a', [3])]).movedMost).toBeNull();
+  expect(boardOf(rows, goal, [])).toEqual({ lines: [], together: 0, movedMost: null });
+});
