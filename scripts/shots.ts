@@ -5,7 +5,7 @@ import path from 'node:path';
 import { openApp } from '../e2e/lib/app';
 import { openBrowser, setViewport } from '../e2e/lib/browser';
 import { Page } from '../e2e/lib/page';
-import { nextBlock, turn } from '../e2e/lib/session';
+import { nextBlock } from '../e2e/lib/session';
 
 /** Takes a picture of every main view from the demo data, into docs/screenshots. */
 const folder = 'docs/screenshots';
@@ -42,6 +42,10 @@ await view('today', '/', 'Coming up');
 await view('sessions', '/sessions', 'Plans to come');
 await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
+await view('progress', `/players/${nessa}/progress?drill=racket-wall-rally`, 'What is next');
+await view('needs', '/squad/needs', 'Ready to move');
+const challenge = await id(`select id from challenge where kind = 'level'`);
+await view('board', `/challenges/${challenge}`, 'Put it on the board');
 await view('drills', '/drills', 'Starting points');
 await page.choose('Place', 'Slipway yard');
 await page.choose('Family', 'wall');
@@ -59,16 +63,10 @@ await shown('bench-wall', 'give or take');
 await driver.get(app.url + bench('rally'));
 await page.press('Play ten thousand rallies');
 await shown('bench-rally', 'Why rallies end');
-await view('schools', '/schools', 'Take-back');
 await view('paper', `/sessions/${tennis}/paper`, 'To ask at the end');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
-
-// The same on a phone.
-await setViewport(driver, 390, 844);
-await view('today-phone', '/', 'Coming up');
-await setViewport(driver, 1280, 800);
 
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);
@@ -93,11 +91,6 @@ await press(1, 1, 'miss');
 await press(1, 3);
 await page.sees('All safe on the server');
 await shot('run');
-while (!(await page.text()).includes('Marker touches')) await turn(page, 'p');
-await page.press('Go on').catch(() => page.press('Start block'));
-await page.becomes(`document.querySelector('[data-call]').dataset.call !== ''`, true);
-await press(1, 2);
-await shot('run-calls');
 await driver.get(`${app.url}/sessions/${held}/review`);
 await page.press('Ring target');
 await page.sees(/Accept \d+ proposals/);

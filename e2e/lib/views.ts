@@ -6,6 +6,8 @@ export interface Ids {
   readonly held: string;
   readonly nessa: string;
   readonly bram: string;
+  /** A challenge that is on, and somebody in it. */
+  readonly challenge: string;
 }
 
 export async function demoIds(app: App): Promise<Ids> {
@@ -17,6 +19,7 @@ export async function demoIds(app: App): Promise<Ids> {
     ),
     nessa: await pick(`select id from player where name like 'Nessa%'`),
     bram: await pick(`select id from player where name like 'Bram%'`),
+    challenge: await pick(`select id from challenge where kind = 'level'`),
   };
 }
 
@@ -27,6 +30,12 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['Sessions', () => '/sessions', 'Plans to come'],
     ['Squad', () => '/squad', '9 players.'],
     ['Player', (ids) => `/players/${ids.nessa}?drill=palm-up-bounce`, 'attempts in twelve weeks'],
+    ['Progress', (ids) => `/players/${ids.nessa}/progress?drill=ring-target`, 'Would change its mind'],
+    ['For the family', (ids) => `/players/${ids.nessa}/family`, 'What got better'],
+    ['Who needs you', () => '/squad/needs', 'Ready to move'],
+    ['Challenges', () => '/squad/challenges', 'Marker week'],
+    ['Board', (ids) => `/challenges/${ids.challenge}`, 'Put it on the board'],
+    ['Certificate', (ids) => `/challenges/${ids.challenge}/certificate/${ids.nessa}`, 'Called side'],
     ['Drills', () => '/drills', 'Starting points'],
     ['Drill', () => '/drills/retreat-for-the-high-ball', 'Teaching styles that act here'],
     ['Write a drill', () => '/drills/new?vary=soft-catch', 'The ladder, easiest first'],

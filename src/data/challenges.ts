@@ -91,3 +91,22 @@ export async function courtResults(
         order by day, started_ms, number`,
   );
 }
+
+/** Takes off what a club brought before. */
+export async function removeClub(
+  db: Executor,
+  challengeId: string,
+  club: string,
+  nowMs: number,
+): Promise<void> {
+  await db
+    .update(challengeResult)
+    .set({ removedAtMs: nowMs })
+    .where(
+      and(
+        eq(challengeResult.challengeId, challengeId),
+        eq(challengeResult.club, club),
+        isNull(challengeResult.removedAtMs),
+      ),
+    );
+}

@@ -3,10 +3,15 @@ import type { Executor } from './database';
 import {
   attempt,
   block,
+  challenge,
+  challengePlayer,
+  challengeResult,
+  countWord,
   decision,
   fitOverride,
   focus,
   ladderPlace,
+  ledger,
   note,
   player,
   schoolChoice,
@@ -50,18 +55,39 @@ export async function everythingAbout(db: Executor, id: string) {
     .innerJoin(block, eq(block.id, touchEvent.blockId))
     .where(eq(touchEvent.playerId, id))
     .orderBy(asc(touchEvent.id));
-  const [focuses, fit, schools, places, attempts, decisions, notes] = await Promise.all([
-    db.select().from(focus).where(eq(focus.playerId, id)).orderBy(asc(focus.sinceMs)),
-    db.select().from(fitOverride).where(eq(fitOverride.playerId, id)),
-    db
-      .select()
-      .from(schoolChoice)
-      .where(sql`${schoolChoice.scope} = 'player' and ${schoolChoice.key} = ${id}`),
-    db.select().from(ladderPlace).where(eq(ladderPlace.playerId, id)),
-    db.select().from(attempt).where(eq(attempt.playerId, id)).orderBy(asc(attempt.startedMs)),
-    db.select().from(decision).where(eq(decision.playerId, id)).orderBy(asc(decision.decidedAtMs)),
-    db.select().from(note).where(eq(note.playerId, id)).orderBy(asc(note.atMs)),
-  ]);
-  return { player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events };
+  const [focuses, fit, schools, places, attempts, decisions, notes, ledgers, counting, challenges, results] =
+    await Promise.all([
+      db.select().from(focus).where(eq(focus.playerId, id)).orderBy(asc(focus.sinceMs)),
+      db.select().from(fitOverride).where(eq(fitOverride.playerId, id)),
+      db
+        .select()
+        .from(schoolChoice)
+        .where(sql`${schoolChoice.scope} = 'player' and ${schoolChoice.key} = ${id}`),
+      db.select().from(ladderPlace).where(eq(ladderPlace.playerId, id)),
+      db.select().from(attempt).where(eq(attempt.playerId, id)).orderBy(asc(attempt.startedMs)),
+      db.select().from(decision).where(eq(decision.playerId, id)).orderBy(asc(decision.decidedAtMs)),
+      db.select().from(note).where(eq(note.playerId, id)).orderBy(asc(note.atMs)),
+      db
+        .select({ focusId: ledger.focusId, goal: ledger.goal, counts: ledger.counts })
+        .from(ledger)
+        .innerJoin(focus, eq(focus.id, ledger.focusId))
+        .where(eq(focus.playerId, id)),
+      db.select().from(countWord).where(eq(countWord.playerId, id)).orderBy(asc(countWord.atMs)),
+      db
+        .select({ id: challenge.id, title: challenge.title, best: challengePlayer.best })
+        .from(challengePlayer)
+        .innerJoin(challenge, eq(challenge.id, challengePlayer.challengeId))
+        .where(eq(challengePlayer.playerId, id))
+        .orderBy(asc(challenge.fromDay)),
+      db
+        .select()
+        .from(challengeResult)
+        .where(eq(challengeResult.playerId, id))
+        .orderBy(asc(challengeResult.atMs)),
+    ]);
+  return {
+    ...{ player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events },
+    ...{ ledgers, counting, challenges, results },
+  };
 }
 export type Everything = NonNullable<Awaited<ReturnType<typeof everythingAbout>>>;

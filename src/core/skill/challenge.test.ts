@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { logit } from './level/scale';
-import { boardOf, levelGround, type Challenge, type Challenger } from './challenge';
+import { boardOf, clubScore, levelGround, type Challenge, type Challenger } from './challenge';
 
 const rows: Challenge = { kind: 'best', measure: 'row', attempts: 3, goal: null };
 const goal = { kind: 'chance', inARow: true, tries: 10, boxS: 1, mostEach: 1 } as const;
@@ -71,6 +71,13 @@ test('an honest player is above what was to be expected half the time', () => {
   let mean = 0;
   for (let n = 0; n < 200; n++) mean += 0.85 ** n * 0.15 * levelGround(n, goal, level, 1);
   expect(mean).toBeCloseTo(0.5, 2);
+});
+
+test('a club is one number: a sum, a share, or the mean on level ground', () => {
+  expect(clubScore('together', [3, 4])).toBe(7);
+  expect(clubScore('best', [1, 0, 0, 1])).toBe(0.5);
+  expect(clubScore('level', [80, 40])).toBeCloseTo(0.6, 12);
+  expect(clubScore('level', [])).toBe(0);
 });
 
 test('nobody moved: nobody is named', () => {

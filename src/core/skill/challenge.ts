@@ -37,6 +37,8 @@ export interface BoardLine {
   readonly left: number | null;
   /** The best of those that count. */
   readonly result: number | null;
+  /** Touches that count for the sum. */
+  readonly touches: number;
   /** How far they are, 0 to 1: towards the own best, of the common number, or on level ground. */
   readonly progress: number;
   /** The own best is beaten, or the result is more than could be expected. */
@@ -79,6 +81,7 @@ export function boardOf(
     const result = counting.reduce<number | null>((so, one) => better(measure, so, one), null);
     const base = {
       playerId,
+      touches,
       used: counting.length,
       left: attempts === null ? null : Math.max(0, attempts - results.length),
       result,
@@ -146,4 +149,11 @@ export function boardOf(
     together,
     movedMost: first && (kind !== 'level' || first.by > 0.5) ? first.playerId : null,
   };
+}
+
+/** A club's results as one number: touches, the share with a new best, or the mean share on level ground (0 to 1). */
+export function clubScore(kind: ChallengeKind, results: readonly number[]): number {
+  const sum = results.reduce((total, one) => total + one, 0);
+  if (kind === 'together') return sum;
+  return results.length === 0 ? 0 : sum / results.length / (kind === 'level' ? 100 : 1);
 }

@@ -20,6 +20,7 @@ import { shortDay } from '@/ui/dates';
 import { Field } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { Clubs } from './clubs';
 import { cardWords, daysLeftWords, kindWords } from './words';
 
 /** The board of a challenge: progress for everybody, sums that are exact, attempts left. */
@@ -80,6 +81,7 @@ export function BoardPage({ view }: { readonly view: BoardView }) {
               </p>
             ))}
           </Sheet>
+          <Clubs view={view} />
           <Sheet aria-label="Type a result in" className="p-4 print:hidden">
             <h2 className="text-lg">Type a result in</h2>
             <p className="mb-2 text-sm text-soft">What is counted on court on these days comes by itself.</p>
@@ -159,7 +161,10 @@ function Line({
           )}
         </span>
       </p>
-      <p className="text-sm">{line.words}</p>
+      <p className="text-sm">
+        {line.words}
+        {challenge.kind === 'level' && line.won && ` Better than ${percent(line.progress)} of own days.`}
+      </p>
       <div className="mt-1 flex items-center gap-2" aria-hidden>
         <div className="relative h-3 flex-1 border border-edge bg-sheet">
           <div
@@ -168,9 +173,6 @@ function Line({
           />
           {challenge.kind === 'level' && <div className="absolute inset-y-[-3px] left-1/2 w-0.5 bg-ink" />}
         </div>
-        {challenge.kind === 'level' && line.won && (
-          <span className="tabular text-right text-sm">better than {percent(line.progress)} of own days</span>
-        )}
       </div>
     </li>
   );

@@ -16,6 +16,7 @@ const tables = [
   { href: '/api/tables/sessions', title: 'Sessions', says: 'days, places and who came, as a table (CSV)' },
   { href: '/api/tables/attempts', title: 'Tries', says: 'every result there is, a line each (CSV)' },
   { href: '/api/tables/touches', title: 'Marks', says: 'the whole log, a line each (CSV)' },
+  { href: '/api/tables/challenges', title: 'Challenges', says: 'their boards, a line for each player (CSV)' },
 ] as const;
 
 const parts = [

@@ -14,6 +14,7 @@ const verdicts: Readonly<Record<string, string>> = { up: 'a step up', hold: 'sta
 /** Everything the book holds about one child, to be read and printed by their family. */
 export function Everything({ view, book }: { readonly view: All; readonly book: Book }) {
   const { player, focuses, fit, schools, places, sessions, attempts, decisions, notes, events } = view;
+  const { ledgers, counting, challenges, results } = view;
   const titleOf = (drillId: string) => book.drill(drillId, player.id)?.title ?? drillId;
   const stepOf = (drillId: string, stepId: string) => book.step(drillId, stepId, player.id);
   const facts: readonly (readonly [string, string | number | null])[] = [
@@ -54,6 +55,9 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
           {focuses.map(({ id, text, sinceMs, untilMs }) => (
             <Row key={id} name={`${dayAt(sinceMs)} to ${untilMs === null ? 'now' : dayAt(untilMs)}`}>
               {text}
+              {ledgers
+                .filter(({ focusId }) => focusId === id)
+                .map(({ goal }) => ` (${goal.toLocaleString('en-GB')} good repetitions wanted)`)}
             </Row>
           ))}
         </Part>
@@ -87,6 +91,24 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
           {decisions.map(({ blockId, drillId, verdict, reason, decidedAtMs }) => (
             <Row key={blockId} name={`${dayAt(decidedAtMs)}, ${titleOf(drillId)}`}>
               {verdicts[verdict]}. {reason}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Challenges">
+          {challenges.map(({ id, title }) => (
+            <Row key={id} name={title}>
+              {results
+                .filter(({ challengeId, removedAtMs }) => challengeId === id && removedAtMs === null)
+                .map(({ result, day }) => `${result} on ${shortDay(day)}`)
+                .join(', ') || 'took part'}
+            </Row>
+          ))}
+        </Part>
+        <Part title="The coach’s words on counting">
+          {counting.map(({ id, word, atMs, removedAtMs }) => (
+            <Row key={id} name={dayAt(atMs)}>
+              {word === 'right' ? 'counted right' : 'what was counted until then weighs half'}
+              {removedAtMs !== null && ' (taken back)'}
             </Row>
           ))}
         </Part>

@@ -29,6 +29,8 @@ const words: Readonly<Record<string, string>> = {
   'challenge.result': 'typed a result of a challenge in',
   'challenge.result-remove': 'took a result of a challenge back',
   'challenge.result-bring-back': 'put a result of a challenge in again',
+  'challenge.take': 'took the results of a challenge away',
+  'challenge.bring': 'brought another club’s results in',
   'ledger.save': 'said what counts towards a focus',
   'counting.say': 'had a word on how a player counts',
   'counting.remove': 'took a word on counting back',

@@ -9,6 +9,7 @@ import { removeCounting, saveLedger, sayCounting } from '../squad/ledger';
 import { savePlayer } from '../squad/squad';
 import { eraseForGood } from '../squad/erase';
 import { skillUntil } from '../readers/skill';
+import { bringClub, clubFile } from './club';
 import { addChallengeResult, makeChallenge, removeChallenge, removeChallengeResult } from './challenges';
 
 let box: Awaited<ReturnType<typeof scratch>>;
@@ -115,6 +116,31 @@ test('a result is for somebody who is in it, is a number, and not before its fir
   expect(problem(await removeChallengeResult(box.context, 'nowhere', true))).toContain('not on record');
   expect(await boardView(box.context, 'nowhere')).toBeNull();
   expect(challengeSchema.isValidSync(form())).toBe(true);
+});
+
+test('another club: our file has numbers and no names; theirs stands beside ours, and comes again only once', async () => {
+  const { id } = value(
+    await makeChallenge(box.context, form({ kind: 'together', goal: 100, attempts: null })),
+  );
+  expect(problem(await clubFile(box.context, id, 'Quayside'))).toContain('Nobody has a result yet');
+  await count('xxxxx-xx-');
+  const file = value(await clubFile(box.context, id, 'Quayside'));
+  expect(file).not.toContain('Ada');
+  const ours = JSON.parse(file) as object;
+  expect(ours).toMatchObject({ club: 'Quayside', kind: 'together', results: [7] });
+  const theirs = { ...ours, club: 'Harbour', results: [3, 4, 5] };
+  value(await bringClub(box.context, id, theirs));
+  value(await bringClub(box.context, id, { ...theirs, results: [9] }));
+  expect((await boardView(box.context, id))!.clubs).toEqual([
+    { name: 'We', players: 1, score: 7 },
+    { name: 'Harbour', players: 1, score: 9 },
+  ]);
+  expect((await boardView(box.context, id))!.typed).toEqual([]);
+  expect(problem(await bringClub(box.context, id, { ...theirs, stepId: 'other' }))).toContain(
+    'another challenge',
+  );
+  expect(problem(await bringClub(box.context, 'nowhere', theirs))).toContain('not on record');
+  expect(problem(await clubFile(box.context, id, ' '))).toContain('Your club is missing');
 });
 
 test('a child who is removed for good is gone from boards', async () => {

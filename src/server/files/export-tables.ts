@@ -1,12 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { csvText, type Cell } from '@/formats/tables';
 import { jsonRows } from '@/data/json-rows';
+import { listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookContents } from '../readers/book';
+import { standingChallenges } from '../readers/challenges';
 import { makeBook } from '@/drills';
 
-export const tables = ['squad', 'sessions', 'attempts', 'touches'] as const;
+export const tables = ['squad', 'sessions', 'attempts', 'touches', 'challenges'] as const;
 export type TableName = (typeof tables)[number];
 export const isTable = (name: string): name is TableName => tables.includes(name as TableName);
 
@@ -37,7 +39,8 @@ export const sessionColumns = [
 const atOnce = 20_000;
 
 /** A table of the book as CSV, in pieces. Ids stay at home: a table is for people. */
-export async function* tableText({ db }: Context, name: TableName): AsyncGenerator<string> {
+export async function* tableText(context: Context, name: TableName): AsyncGenerator<string> {
+  const { db } = context;
   await resultsReady(db);
   switch (name) {
     case 'squad':
@@ -122,6 +125,31 @@ export async function* tableText({ db }: Context, name: TableName): AsyncGenerat
           ),
         ([atMs, ...rest]) => [new Date(atMs).toISOString(), ...rest],
       );
+      return;
+    case 'challenges': {
+      const challenges = await standingChallenges(context);
+      const people = new Map((await listPlayers(db)).map(({ id, name: called }) => [id, called]));
+      yield csvText(
+        [
+          'Challenge',
+          'Kind',
+          'First day',
+          'Last day',
+          'Drill',
+          'Step',
+          'Player',
+          'Attempts',
+          'Result',
+          'Says',
+        ],
+        challenges.flatMap(({ title, kind, fromDay, untilDay, drill, step, board }) =>
+          board.lines.map(({ playerId, used, result, words }): Cell[] => [
+            ...[title, kind, fromDay, untilDay, drill, step, people.get(playerId) ?? '', used],
+            ...[result, words],
+          ]),
+        ),
+      );
+    }
   }
 }
 

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { readTable } from '@/formats/tables';
 import { ingestTouches } from '../log/ingest';
 import { refreshAttempts } from '../log/results';
+import { makeChallenge } from '../challenges/challenges';
 import { savePlayer } from '../squad/squad';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { undoTakeOver } from './bring-in';
@@ -33,6 +34,13 @@ test('every table is written with its words, and a formula in a name is none', a
       birthYear: 2016,
       sport: 'tennis',
       hand: 'left',
+    }),
+  );
+  const [player] = await box.context.db.all<{ id: string }>(sql`select id from player limit 1`);
+  value(
+    await makeChallenge(box.context, {
+      ...{ title: 'Rope week', kind: 'best', drillId: 'palm-up-bounce', stepId: 'row-20' },
+      ...{ fromDay: '2026-11-24', untilDay: '2026-11-30', playerIds: [player!.id] },
     }),
   );
   for (const name of tables) {

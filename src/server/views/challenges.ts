@@ -1,44 +1,15 @@
-import { boardOf, type Board, type Challenger } from '@/core/skill/challenge';
-import { measures, type Measure } from '@/core/counting/measure';
-import {
-  challengers,
-  courtResults,
-  getChallenge,
-  listChallenges,
-  typedResults,
-  type ChallengeRow,
-} from '@/data/challenges';
+import { measures } from '@/core/counting/measure';
+import { clubScore, type Board, type ChallengeKind } from '@/core/skill/challenge';
+import { groupBy } from '@/core/group-by';
+import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
-import type { Book } from '@/drills';
-import { goalOf } from '@/session/levels';
 import type { Context } from '../context';
-import { dayAfter } from '../days';
 import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
+import { boardFor, factsOf, standingChallenges, type ChallengeFacts } from '../readers/challenges';
 import { playerName, type PlayerName } from '../readers/player-facts';
 
-/** A challenge as the list and its board show it. */
-export interface ChallengeFacts extends Pick<
-  ChallengeRow,
-  | 'id'
-  | 'title'
-  | 'kind'
-  | 'drillId'
-  | 'stepId'
-  | 'rules'
-  | 'fromDay'
-  | 'untilDay'
-  | 'attempts'
-  | 'goal'
-  | 'ranked'
-> {
-  readonly drill: string;
-  readonly step: string;
-  readonly measure: Measure;
-  readonly removed: boolean;
-  /** Days until it ends, that one included; 0 when it is over. */
-  readonly daysLeft: number;
-}
+export type { ChallengeFacts };
 
 export interface ChallengesView {
   readonly today: string;
@@ -57,78 +28,45 @@ export interface BoardView {
     readonly result: number;
     readonly day: string;
   }[];
+  /** Other clubs, and ourselves first where there are any: each as one number. */
+  readonly clubs: readonly { readonly name: string; readonly players: number; readonly score: number }[];
   readonly today: string;
-}
-
-const daysFrom = (from: string, until: string): number => {
-  let days = 0;
-  for (let day = from; day <= until && days < 400; day = dayAfter(day, 1)) days += 1;
-  return days;
-};
-
-function factsOf(book: Book, row: ChallengeRow, today: string): ChallengeFacts | null {
-  const step = book.step(row.drillId, row.stepId);
-  const drill = book.drill(row.drillId);
-  if (!step || !drill) return null;
-  const { id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked } = row;
-  return {
-    ...{ id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked },
-    drill: drill.title,
-    step: step.title,
-    measure: step.measure,
-    removed: row.removedAtMs !== null,
-    daysLeft: today > untilDay ? 0 : daysFrom(today < fromDay ? fromDay : today, untilDay),
-  };
-}
-
-/** The board as it stands: what was counted on court on its days, and what was typed in. */
-async function boardFor(context: Context, book: Book, facts: ChallengeFacts) {
-  const { db } = context;
-  const { id, kind, measure, attempts, goal } = facts;
-  const [all, typed, court] = await Promise.all([
-    challengers(db, id),
-    typedResults(db, id),
-    courtResults(db, facts, facts.fromDay, facts.untilDay),
-  ]);
-  const step = book.step(facts.drillId, facts.stepId)!;
-  const lines = all.map<Challenger>(({ playerId, best, level, variance }) => {
-    const own = court.filter(([who]) => who === playerId);
-    const told = typed.filter((one) => one.playerId === playerId).map(({ result }) => result);
-    return {
-      playerId,
-      best,
-      level: level === null || variance === null ? null : { mean: level, variance },
-      results: [...own.flatMap(([, result]) => (result === null ? [] : [result])), ...told],
-      // Typed results of rows, counts and repetitions are so many touches.
-      touches:
-        own.reduce((sum, [, , touches]) => sum + touches, 0) +
-        (measure === 'row' || measure === 'count' || measure === 'reps'
-          ? told.reduce((sum, result) => sum + result, 0)
-          : 0),
-    };
-  });
-  const board = boardOf(
-    { kind, measure, attempts, goal },
-    goalOf(step, step.doses['10-12'], { result: 0 }),
-    lines,
-  );
-  return { board, typed, all };
 }
 
 /** All challenges on the list, with how they stand. */
 export async function challengesView(context: Context): Promise<ChallengesView> {
   const { db, today } = context;
   await resultsReady(db);
-  const [rows, squad, book] = await Promise.all([listChallenges(db), listPlayers(db), bookFor(db)]);
-  const challenges = await Promise.all(
-    rows.map(async (row) => {
-      const facts = factsOf(book, row, today);
-      if (!facts) return null;
-      const { board, all } = await boardFor(context, book, facts);
-      return { ...facts, board, players: all.length };
-    }),
+  const [challenges, squad] = await Promise.all([standingChallenges(context), listPlayers(db)]);
+  return { today, challenges, squad: squad.map(playerName) };
+}
+
+/** Clubs side by side: what each brought, and ours as it would be taken away. */
+function clubsOf(
+  kind: ChallengeKind,
+  board: Board,
+  typed: readonly ChallengeResultRow[],
+): BoardView['clubs'] {
+  const theirs = groupBy(
+    typed.filter(({ club }) => club !== null),
+    ({ club }) => club!,
   );
-  return { today, challenges: challenges.filter((one) => one !== null), squad: squad.map(playerName) };
+  if (theirs.size === 0) return [];
+  const done = board.lines.filter(({ used, progress }) => used > 0 || progress > 0);
+  const own = done.map(({ touches, won, progress }) =>
+    kind === 'together' ? touches : kind === 'best' ? Number(won) : 100 * progress,
+  );
+  return [
+    { name: 'We', players: own.length, score: clubScore(kind, own) },
+    ...[...theirs].map(([name, rows]) => ({
+      name,
+      players: rows.length,
+      score: clubScore(
+        kind,
+        rows.map(({ result }) => result),
+      ),
+    })),
+  ];
 }
 
 /** One challenge's board. */
@@ -150,6 +88,7 @@ export async function boardView(context: Context, id: string): Promise<BoardView
     challenge: facts,
     board: facts.ranked ? { ...board, lines: ranked } : board,
     names,
+    clubs: clubsOf(facts.kind, board, typed),
     typed: typed.flatMap(({ id: resultId, playerId, result, day }) =>
       playerId === null ? [] : [{ id: resultId, playerId, result, day }],
     ),

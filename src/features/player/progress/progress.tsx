@@ -237,13 +237,18 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
       ) : (
         <p className="text-soft">Nothing counted on this step in twelve weeks.</p>
       )}
-      <div className="mt-2 overflow-x-auto">
+      <p className="mt-2">
+        <Figure className="font-semibold" explain={() => explainTarget(step.measure, mark, schools)}>
+          Four ways of judging it
+        </Figure>
+      </p>
+      <div className="overflow-x-auto">
         <table className="w-full text-left text-sm">
           <caption className="sr-only">What each school says</caption>
           <thead>
             <tr className="border-b-2 border-ink">
               <th scope="col" className="pr-3">
-                <Figure explain={() => explainTarget(step.measure, mark, schools)}>School</Figure>
+                School
               </th>
               <th scope="col" className="pr-3">
                 Says

@@ -148,7 +148,7 @@ function PutIntoNext({
       className="px-2 text-sm"
       disabled={state === 'busy'}
       onClick={() => void put()}
-      aria-label={`Put it into ${next.title}, ${shortDay(next.day)}, for ${name}`}
+      aria-label={`Into ${shortDay(next.day)}: ${next.title}, for ${name}`}
     >
       <CalendarPlus aria-hidden size={16} /> Into {shortDay(next.day)}
     </Button>

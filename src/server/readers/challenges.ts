@@ -1,0 +1,109 @@
+import { boardOf, type Board, type Challenger } from '@/core/skill/challenge';
+import type { Measure } from '@/core/counting/measure';
+import {
+  challengers,
+  courtResults,
+  listChallenges,
+  typedResults,
+  type ChallengeRow,
+} from '@/data/challenges';
+import type { Book } from '@/drills';
+import { goalOf } from '@/session/levels';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { bookFor } from './book';
+
+/** A challenge as the list and its board show it. */
+export interface ChallengeFacts extends Pick<
+  ChallengeRow,
+  | 'id'
+  | 'title'
+  | 'kind'
+  | 'drillId'
+  | 'stepId'
+  | 'rules'
+  | 'fromDay'
+  | 'untilDay'
+  | 'attempts'
+  | 'goal'
+  | 'ranked'
+> {
+  readonly drill: string;
+  readonly step: string;
+  readonly measure: Measure;
+  readonly removed: boolean;
+  /** Days until it ends, that one included; 0 when it is over. */
+  readonly daysLeft: number;
+}
+
+const daysFrom = (from: string, until: string): number => {
+  let days = 0;
+  for (let day = from; day <= until && days < 400; day = dayAfter(day, 1)) days += 1;
+  return days;
+};
+
+export function factsOf(book: Book, row: ChallengeRow, today: string): ChallengeFacts | null {
+  const step = book.step(row.drillId, row.stepId);
+  const drill = book.drill(row.drillId);
+  if (!step || !drill) return null;
+  const { id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked } = row;
+  return {
+    ...{ id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked },
+    drill: drill.title,
+    step: step.title,
+    measure: step.measure,
+    removed: row.removedAtMs !== null,
+    daysLeft: today > untilDay ? 0 : daysFrom(today < fromDay ? fromDay : today, untilDay),
+  };
+}
+
+/** The board as it stands: what was counted on court on its days, and what was typed in. */
+export async function boardFor(context: Context, book: Book, facts: ChallengeFacts) {
+  const { db } = context;
+  const { id, kind, measure, attempts, goal } = facts;
+  const [all, typed, court] = await Promise.all([
+    challengers(db, id),
+    typedResults(db, id),
+    courtResults(db, facts, facts.fromDay, facts.untilDay),
+  ]);
+  const step = book.step(facts.drillId, facts.stepId)!;
+  const lines = all.map<Challenger>(({ playerId, best, level, variance }) => {
+    const own = court.filter(([who]) => who === playerId);
+    const told = typed.filter((one) => one.playerId === playerId).map(({ result }) => result);
+    return {
+      playerId,
+      best,
+      level: level === null || variance === null ? null : { mean: level, variance },
+      results: [...own.flatMap(([, result]) => (result === null ? [] : [result])), ...told],
+      // Typed results of rows, counts and repetitions are so many touches.
+      touches:
+        own.reduce((sum, [, , touches]) => sum + touches, 0) +
+        (measure === 'row' || measure === 'count' || measure === 'reps'
+          ? told.reduce((sum, result) => sum + result, 0)
+          : 0),
+    };
+  });
+  const board = boardOf(
+    { kind, measure, attempts, goal },
+    goalOf(step, step.doses['10-12'], { result: 0 }),
+    lines,
+  );
+  return { board, typed, all };
+}
+
+/** All challenges on the list, the newest first, with how each stands. */
+export async function standingChallenges(
+  context: Context,
+): Promise<(ChallengeFacts & { readonly board: Board; readonly players: number })[]> {
+  const { db, today } = context;
+  const [rows, book] = await Promise.all([listChallenges(db), bookFor(db)]);
+  const all = await Promise.all(
+    rows.map(async (row) => {
+      const facts = factsOf(book, row, today);
+      if (!facts) return null;
+      const { board, all: people } = await boardFor(context, book, facts);
+      return { ...facts, board, players: people.length };
+    }),
+  );
+  return all.filter((one) => one !== null);
+}
