@@ -6,6 +6,8 @@ import { drawPlayer } from '../src/core/skill/testing/own-world';
 import { gainsOver } from '../src/core/skill/testing/score';
 import { seededRandom } from '../src/core/random';
 import { squadLevels, type Series } from '../src/core/skill/level/squad';
+import { doubled, findings, passedDrops, roundNumbers } from '../src/core/skill/honest';
+import { tappedMonth, toldSeason } from '../src/core/skill/testing/seasons';
 import { otherWorld } from './lib/other-world';
 import { median } from './lib/measure';
 
@@ -56,6 +58,23 @@ for (const kind of all) {
     overMean: Number((sum('mean') / sum('days')).toPrecision(3)),
     overLast: Number((sum('last') / sum('days')).toPrecision(3)),
   });
+}
+
+// Honest counts: seasons told and months tapped, honest ones and not. Found is the least of the three ways of fudging.
+{
+  const random = seededRandom(seed);
+  const seasons = 200;
+  const share = (made: () => boolean) =>
+    (100 * Array.from({ length: seasons }, made).filter(Boolean).length) / seasons;
+  const [told, tapped] = [
+    share(() => roundNumbers(toldSeason(random, 0)) !== null),
+    share(() => findings(tappedMonth(random), [], []).length > 0),
+  ];
+  row('skill-false-alarms', Math.max(told, tapped), '% of seasons', { told, tapped, most: 2 });
+  const rounded = share(() => roundNumbers(toldSeason(random, 0.1)) !== null);
+  const twice = share(() => doubled(tappedMonth(random, { twice: 0.06 })) !== null);
+  const passed = share(() => passedDrops(tappedMonth(random, { pass: 0.6 })) !== null);
+  row('skill-found', Math.min(rounded, twice, passed), '% of seasons', { rounded, twice, passed, least: 80 });
 }
 
 /** A squad as the demo's: each player on four steps of eight ladders, a few days on each, twelve weeks in all. */

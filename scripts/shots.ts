@@ -42,7 +42,7 @@ await view('today', '/', 'Coming up');
 await view('sessions', '/sessions', 'Plans to come');
 await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
-await view('progress', `/players/${nessa}/progress?drill=racket-wall-rally`, 'What is next');
+await view('progress', `/players/${nessa}/progress?drill=clap-and-catch`, 'What is next');
 await view('needs', '/squad/needs', 'Ready to move');
 const challenge = await id(`select id from challenge where kind = 'level'`);
 await view('board', `/challenges/${challenge}`, 'Put it on the board');

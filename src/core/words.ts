@@ -1,6 +1,12 @@
+const grouped = new Intl.NumberFormat('en-GB');
+
+/** "12,345". Looking up a language costs more than most pages do: it is done once, and not for small numbers. */
+export const inThousands = (n: number): string =>
+  Number.isInteger(n) && n >= 0 && n < 1000 ? String(n) : grouped.format(n);
+
 /** "1 touch", "3 touches": a whole number with its noun. The plural adds an s unless it is given. */
 export function counted(n: number, one: string, many = `${one}s`): string {
-  return `${n.toLocaleString('en-GB')} ${n === 1 ? one : many}`;
+  return `${inThousands(n)} ${n === 1 ? one : many}`;
 }
 
 /** Seconds as a person reads them on a plan: "45 s", "2:30 min", "45 min". Rounded to the whole second. */

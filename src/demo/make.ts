@@ -108,7 +108,7 @@ export async function makeDemo(
     must(
       await makeChallenge(at(options.today, '08:30'), {
         ...challenge,
-        fromDay: dayAfter(options.today, -6),
+        fromDay: dayAfter(options.today, -8),
         untilDay: dayAfter(options.today, 7),
         playerIds: members
           .filter(({ character }) => sport === null || character.form.sport === sport)

@@ -8,6 +8,7 @@ import type { Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
 import type { Judged, School } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
+import { groupBy } from '@/core/group-by';
 import type { Drill, Step } from '@/drills/types';
 import type { Dose } from '@/core/dose/dose';
 import { attemptsIn, boxSeconds, goalOf, type Done } from './levels';
@@ -18,19 +19,39 @@ export interface Skill {
   readonly done: readonly Done[];
 }
 
+/** Levels and what was done, by player and step: looked up for every line of a screen. */
+interface Index {
+  readonly levels: ReadonlyMap<string, Level>;
+  readonly done: ReadonlyMap<string, readonly Done[]>;
+}
+const indexes = new WeakMap<Skill, Index>();
+
+const keyOf = (playerId: string, drillId: string, stepId: string): string =>
+  `${playerId} ${drillId} ${stepId}`;
+
+function indexOf(skill: Skill): Index {
+  let index = indexes.get(skill);
+  if (!index) {
+    const plain = skill.levels.filter(({ condition }) => condition === '');
+    index = {
+      levels: new Map(plain.map((one) => [keyOf(one.playerId, one.ladder, one.step), one])),
+      done: groupBy(
+        skill.done.filter(({ condition }) => condition === ''),
+        (one) => keyOf(one.playerId, one.drillId, one.stepId),
+      ),
+    };
+    indexes.set(skill, index);
+  }
+  return index;
+}
+
 /** The level of a player on a step as it is; undefined where nothing is logged of late. */
 export const levelOn = (skill: Skill, playerId: string, drillId: string, stepId: string): Level | undefined =>
-  skill.levels.find(
-    (one) =>
-      one.playerId === playerId && one.ladder === drillId && one.step === stepId && one.condition === '',
-  );
+  indexOf(skill).levels.get(keyOf(playerId, drillId, stepId));
 
 /** What a player did on a step as it is, in the order of days. */
-export const doneOn = (skill: Skill, playerId: string, drillId: string, stepId: string): Done[] =>
-  skill.done.filter(
-    (one) =>
-      one.playerId === playerId && one.drillId === drillId && one.stepId === stepId && one.condition === '',
-  );
+export const doneOn = (skill: Skill, playerId: string, drillId: string, stepId: string): readonly Done[] =>
+  indexOf(skill).done.get(keyOf(playerId, drillId, stepId)) ?? [];
 
 /** The last days whose attempts say how many there are to a day. Ours. */
 const usualDays = 4;
@@ -55,8 +76,29 @@ export const dayOf = (level: Level): Gauss => {
 /** On so many days in ten the right difficulty is reached. Ours: the middle of the band. */
 const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;
 
-/** What the level says of a mark under a dose. */
+const knownOdds = new WeakMap<Level, Map<string, Odds>>();
+
+/** What the level says of a mark under a dose: the same level is asked the same by every screen, and answers once. */
 export function oddsOf(
+  step: Step,
+  dose: Dose,
+  mark: number,
+  level: Level,
+  done: readonly Done[],
+  band: readonly [number, number],
+): Odds {
+  const known = knownOdds.get(level) ?? new Map<string, Odds>();
+  knownOdds.set(level, known);
+  const key = JSON.stringify([mark, dose, band, attemptsADay(dose, done)]);
+  let odds = known.get(key);
+  if (!odds) {
+    odds = workOutOdds(step, dose, mark, level, done, band);
+    known.set(key, odds);
+  }
+  return odds;
+}
+
+function workOutOdds(
   step: Step,
   dose: Dose,
   mark: number,
@@ -151,9 +193,13 @@ export function clockedOn(
 /** So many days at most on a step are the first after a step up. Ours. */
 const newDays = 4;
 
+const knownFailed = new WeakMap<Level, FailedUp>();
+
 /** Whether a player new to a step does far worse there than those who come to it. */
 export function failedOn(level: Level | undefined, isFirst: boolean): FailedUp | null {
   if (!level || isFirst || level.dated.length > newDays) return null;
+  const known = knownFailed.get(level);
+  if (known) return known;
   const { evidence } = level.dated[0]!;
   const all = level.dated.reduce(
     (sum, { evidence: one }) => ({ ...sum, sum: sum.sum + one.sum, of: sum.of + one.of }),
@@ -161,10 +207,12 @@ export function failedOn(level: Level | undefined, isFirst: boolean): FailedUp |
   );
   const { mean, variance } = level.prior;
   const form = assumptions[level.kind].form ** 2 / level.dated.length;
-  return {
+  const failed = {
     days: level.dated.length,
     noise: chanceOfSoLittle({ mean, variance: variance + form }, all),
   };
+  knownFailed.set(level, failed);
+  return failed;
 }
 
 /** How a coach judges: which school proposes (null: the drill's own), and the band of the sweet spot. */

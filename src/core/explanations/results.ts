@@ -4,7 +4,7 @@ import type { Explanation } from '../explain';
 import type { FourSchools } from '../skill/four-schools';
 import type { Gate, School, Verdict } from '../skill/next-target';
 import { successRate, type TouchRecord } from '../skill/success-rate';
-import { percent } from '../words';
+import { percent, inThousands } from '../words';
 
 const bestOf: Record<'row' | 'round' | 'single', string> = {
   row: 'The longest run of touches between two drops.',
@@ -43,11 +43,11 @@ export function explainTouches(record: TouchRecord, since: string): Explanation 
   const { interval, tries } = successRate(record, 1);
   return {
     title: 'Touches',
-    value: record.touches.toLocaleString('en-GB'),
+    value: inThousands(record.touches),
     formula: 'Every good touch counts one. Success rate: touches ÷ (touches + drops).',
     inputs: [
-      { label: 'Touches', value: record.touches.toLocaleString('en-GB'), from: since },
-      { label: 'Drops', value: record.drops.toLocaleString('en-GB'), from: since },
+      { label: 'Touches', value: inThousands(record.touches), from: since },
+      { label: 'Drops', value: inThousands(record.drops), from: since },
       ...(tries > 0
         ? [
             {

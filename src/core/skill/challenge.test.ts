@@ -62,7 +62,7 @@ test('level ground: what was to be expected is a half, so a five-year-old can wi
   expect(board.lines[1]!.progress).toBeLessThan(0.5);
   expect(board.movedMost).toBe('five');
   expect(board.lines[2]!.words).toMatch(/^Nothing was counted before/);
-  expect(board.lines[3]!.words).toMatch(/^About 3.1 in a row to be expected/);
+  expect(board.lines[3]!.words).toMatch(/^About 3 in a row to be expected/);
 });
 
 test('an honest player is above what was to be expected half the time', () => {

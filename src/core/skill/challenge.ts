@@ -103,8 +103,9 @@ export function boardOf(
           won: false,
           words: 'Nothing was counted before: no level ground yet.',
         };
-      const expected =
-        Math.round(bestAt(goal, level.mean, Math.max(1, counting.length || attempts || 1)) * 10) / 10;
+      const likely = bestAt(goal, level.mean, Math.max(1, counting.length || attempts || 1));
+      // Counts are whole; times and spreads have a tenth.
+      const expected = lowerIsBetter ? Math.round(likely * 10) / 10 : Math.round(likely);
       if (result === null)
         return {
           ...base,

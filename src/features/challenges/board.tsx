@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import type { BoardLine } from '@/core/skill/challenge';
-import { counted, percent } from '@/core/words';
+import { counted, percent, inThousands } from '@/core/words';
 import { PrintButton } from '@/features/paper/print-button';
 import {
   addChallengeResultAction,
@@ -104,8 +104,8 @@ function Together({ view: { board, challenge } }: { readonly view: BoardView }) 
   return (
     <div className="mb-4">
       <p className="text-3xl font-bold tabular" data-together>
-        {board.together.toLocaleString('en-GB')}
-        <span className="text-lg font-normal text-soft"> of {goal.toLocaleString('en-GB')} touches</span>
+        {inThousands(board.together)}
+        <span className="text-lg font-normal text-soft"> of {inThousands(goal)} touches</span>
       </p>
       <div
         role="meter"
@@ -118,9 +118,7 @@ function Together({ view: { board, challenge } }: { readonly view: BoardView }) 
         <div className="h-full bg-safe" style={{ width: `${100 * share}%` }} />
       </div>
       <p className="text-sm text-soft">
-        {board.together >= goal
-          ? 'Done, together.'
-          : `${(goal - board.together).toLocaleString('en-GB')} to go.`}
+        {board.together >= goal ? 'Done, together.' : `${inThousands(goal - board.together)} to go.`}
       </p>
     </div>
   );

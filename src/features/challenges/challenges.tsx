@@ -3,7 +3,7 @@
 import { Plus } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import type { ChallengesView } from '@/server/views/challenges';
 import { SquadTabs } from '@/features/squad/squad-tabs';
 import { Button } from '@/ui/button';
@@ -65,7 +65,7 @@ export function ChallengesPage({ view }: { readonly view: ChallengesView }) {
                   </p>
                   <p className="mt-1 font-semibold">
                     {one.kind === 'together'
-                      ? `${one.board.together.toLocaleString('en-GB')} of ${(one.goal ?? 0).toLocaleString('en-GB')} touches`
+                      ? `${inThousands(one.board.together)} of ${inThousands(one.goal ?? 0)} touches`
                       : `${won} of ${counted(one.players, 'player')} ${one.kind === 'best' ? 'with a new best' : 'above what was to be expected'}`}
                   </p>
                 </Sheet>

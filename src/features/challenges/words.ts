@@ -1,5 +1,5 @@
 import type { ChallengeKind } from '@/core/skill/challenge';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import type { ChallengeFacts } from '@/server/views/challenges';
 import { shortDay } from '@/ui/dates';
 
@@ -28,7 +28,7 @@ export function cardWords({
     `${drill}: ${step}.`,
     kindWords[kind][1],
     `${shortDay(fromDay)} to ${shortDay(untilDay)}${attempts === null ? '' : `, ${counted(attempts, 'attempt')} each`}.`,
-    ...(goal === null ? [] : [`${goal.toLocaleString('en-GB')} touches together.`]),
+    ...(goal === null ? [] : [`${inThousands(goal)} touches together.`]),
     ...(rules === '' ? [] : [rules]),
   ];
 }

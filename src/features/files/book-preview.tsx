@@ -1,5 +1,6 @@
 'use client';
 
+import { inThousands } from '@/core/words';
 import { useState } from 'react';
 import { longDay } from '@/ui/dates';
 import type { TookOver } from '@/server/views/files';
@@ -70,7 +71,7 @@ export function BookPreview({ name, look, busy, onTake, onLeave }: Props) {
                 </th>
                 {[added, same, differ, leftOut].map((n, index) => (
                   <td key={index} className="px-2 text-right">
-                    {n === 0 ? '' : n.toLocaleString('en-GB')}
+                    {n === 0 ? '' : inThousands(n)}
                   </td>
                 ))}
               </tr>

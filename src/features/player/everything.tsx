@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import { resultInWords } from '@/core/counting/measure';
 import type { Book } from '@/drills';
 import { PrintButton } from '@/features/paper/print-button';
@@ -57,7 +57,7 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
               {text}
               {ledgers
                 .filter(({ focusId }) => focusId === id)
-                .map(({ goal }) => ` (${goal.toLocaleString('en-GB')} good repetitions wanted)`)}
+                .map(({ goal }) => ` (${inThousands(goal)} good repetitions wanted)`)}
             </Row>
           ))}
         </Part>

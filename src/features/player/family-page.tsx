@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { resultInWords } from '@/core/counting/measure';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import { PrintButton } from '@/features/paper/print-button';
 import type { Family } from '@/drills/types';
 import { isoDay } from '@/session/levels';
@@ -46,7 +46,7 @@ export function FamilyPage({ view }: { readonly view: FamilyView }) {
           <ul className="mt-1 flex flex-wrap gap-x-6">
             {families.map(([family, count]) => (
               <li key={family}>
-                <strong className="tabular">{count.toLocaleString('en-GB')}</strong> {familyWords[family]}
+                <strong className="tabular">{inThousands(count)}</strong> {familyWords[family]}
               </li>
             ))}
           </ul>

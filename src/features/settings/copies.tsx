@@ -2,7 +2,7 @@
 
 import { History } from 'lucide-react';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import { aboutCopyAction, restoreCopyAction } from '@/server/actions/doors';
 import type { CopyFacts, OwnersView } from '@/server/views/settings';
 import { ask, problemsText } from '@/ui/ask';
@@ -117,10 +117,10 @@ function Comparison({ about, zone }: { readonly about: About; readonly zone?: st
               <th scope="row" className="py-1 font-semibold">
                 {what}
               </th>
-              <td>{has.toLocaleString('en-GB')}</td>
-              <td>{is.toLocaleString('en-GB')}</td>
+              <td>{inThousands(has)}</td>
+              <td>{inThousands(is)}</td>
               <td className={is > has ? 'font-semibold text-stop' : ''}>
-                {is > has ? (is - has).toLocaleString('en-GB') : 'none'}
+                {is > has ? inThousands(is - has) : 'none'}
               </td>
             </tr>
           ))}

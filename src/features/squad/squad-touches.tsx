@@ -1,11 +1,11 @@
 'use client';
 
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import { Figure } from '@/ui/figure';
 
 /** Touches of the last four weeks, opened to what they are. */
 export function SquadTouches({ touches, days, name }: { touches: number; days: number; name: string }) {
-  const text = touches.toLocaleString('en-GB');
+  const text = inThousands(touches);
   return (
     <Figure
       label={`${text} touches of ${name} in four weeks`}

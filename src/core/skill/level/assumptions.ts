@@ -52,7 +52,7 @@ export const assumptions: Readonly<Record<Kind, Assumptions>> = {
   rate: { apart: 0.3, gain: 0.02, gainApart: 0.03, wander: 0.04, form: 0.08, noise: 0.35 },
   time: { apart: 0.3, gain: -0.015, gainApart: 0.02, wander: 0.03, form: 0.04, noise: 0.12 },
   share: { apart: 0.8, gain: 0.06, gainApart: 0.08, wander: 0.1, form: 0.25, noise: 0.5 },
-  spread: { apart: 0.4, gain: -0.03, gainApart: 0.04, wander: 0.05, form: 0.15, noise: 1 },
+  spread: { apart: 0.4, gain: -0.01, gainApart: 0.02, wander: 0.03, form: 0.12, noise: 1 },
 };
 
 /** A gain falls to 1/e in so many weeks of practice. Ours: half in about six. */

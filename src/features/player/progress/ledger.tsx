@@ -2,7 +2,7 @@
 
 import { ListChecks } from 'lucide-react';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted, inThousands } from '@/core/words';
 import { dayNumber } from '@/session/levels';
 import { ledgerWords } from '@/session/progress-words';
 import type { FocusLedger, ProgressView } from '@/server/views/progress';
@@ -64,7 +64,7 @@ export function LedgerCard({ view }: { readonly view: ProgressView }) {
                   {' '}
                   · {dayAt(one.sinceMs)} to {dayAt(one.untilMs!)}
                   {one.forecast &&
-                    ` · ${counted(one.forecast.done, 'good repetition')} of ${one.forecast.goal.toLocaleString('en-GB')}`}
+                    ` · ${counted(one.forecast.done, 'good repetition')} of ${inThousands(one.forecast.goal)}`}
                 </span>
               </li>
             ))}
@@ -106,9 +106,9 @@ function Ledger({ focus, view }: { readonly focus: FocusLedger; readonly view: P
               'About 2,000 for a pattern, several thousand for a skill: common practice, no source. The coach sets the number.',
           })}
         >
-          {forecast.done.toLocaleString('en-GB')}
+          {inThousands(forecast.done)}
         </Figure>{' '}
-        of {forecast.goal.toLocaleString('en-GB')} good repetitions
+        of {inThousands(forecast.goal)} good repetitions
       </p>
       <div
         role="meter"
