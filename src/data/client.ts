@@ -27,7 +27,7 @@ async function openFile(url: string, file: string): Promise<Database> {
   const writing = open();
   const watch = createClient({ url, timeout: driverWaitMs });
   const opened = open(() => [writing, watch].forEach((one) => one.close()));
-  const { client, written } = readingBeside(opened, {
+  const { client, written, stands } = readingBeside(opened, {
     // SQLite says it of its own accord, for one connection whenever another one commits.
     version: async () => (await watch.execute('PRAGMA data_version')).rows[0]?.data_version ?? null,
     // A connection that met a lock tells nothing reliable any more, and a new one counts from elsewhere.
@@ -35,7 +35,7 @@ async function openFile(url: string, file: string): Promise<Database> {
   });
   await client.execute('PRAGMA journal_mode = WAL');
   return Object.assign(drizzle(client, { schema }), {
-    ...{ $written: written, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
+    ...{ $written: written, $stands: stands, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
   });
 }
 
@@ -49,11 +49,11 @@ function openServer(url: string, authToken?: string): Database {
     get: (target, name) => (name === 'execute' ? execute : Reflect.get(target, name, target)),
   });
   const execute = gathering(direct);
-  const { client, written } = readingBeside(gathered, {
+  const { client, written, stands } = readingBeside(gathered, {
     version: async () => (await execute('select max(n) as n from write_mark')).rows[0]?.n ?? 0,
     ...{ holdsMs: serverHoldsMs, ahead: true },
   });
-  return Object.assign(drizzle(client, { schema }), { $written: written, $direct: direct });
+  return Object.assign(drizzle(client, { schema }), { $written: written, $stands: stands, $direct: direct });
 }
 
 export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');

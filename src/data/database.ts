@@ -17,6 +17,8 @@ export interface Database extends LibSQLDatabase<typeof schema> {
   readonly $writer?: Database;
   /** To be called after every write: what was read before is asked again. Left out where no answers are kept. */
   readonly $written?: () => void;
+  /** The same sign until anybody writes (see data/reads); null where it cannot be told. */
+  readonly $stands?: () => Promise<object | null>;
   /** A libSQL server without anything between: every call is a request. Left out for a file. */
   readonly $direct?: Client;
   /** The file it was opened on. It hangs on the database itself: Next gives each route modules of its own. */

@@ -22,6 +22,17 @@ const togetherMs = 400;
 const mostAhead = 60;
 const mostRecent = 600;
 
+export interface Kept {
+  readonly execute: Client['execute'];
+  /** To be called after a write of this process. */
+  readonly written: () => void;
+  /**
+   * A sign of how the database stands: the same one until anybody writes, and never again after that. Null where it
+   * cannot be told.
+   */
+  readonly stands: () => Promise<object | null>;
+}
+
 /**
  * Keeps the answers to reads until anybody writes, this process or another.
  *
@@ -31,18 +42,20 @@ const mostRecent = 600;
 export function keepsAnswers(
   execute: Client['execute'],
   { version, anew, holdsMs, ahead = false }: Watch,
-): { readonly execute: Client['execute']; readonly written: () => void } {
+): Kept {
   const kept = new Map<string, { readonly answer: ResultSet; readonly size: number }>();
   /** Answers that are on their way, under the number of now. */
   const coming = new Map<string, Promise<ResultSet>>();
   const recent = new Map<string, { readonly statement: InStatement; readonly atMs: number }>();
   let [under, size]: [unknown, number] = [null, 0];
+  let sign = {};
   let asked: Promise<unknown> | null = null;
 
   const forget = (at: unknown) => {
     kept.clear();
     coming.clear();
     [under, size] = [at, 0];
+    sign = {};
   };
 
   /** The number the database stands at; null where it cannot be told, and nothing is kept. */
@@ -126,12 +139,21 @@ export function keepsAnswers(
     }
     return answer;
   };
-  return { execute: read as Client['execute'], written: () => (asked = null) };
+  const stands = async () => {
+    const at = await now();
+    if (at === null) return null;
+    if (at !== under) forget(at);
+    return sign;
+  };
+  return { execute: read as Client['execute'], written: () => (asked = null), stands };
 }
 
 /** The same client, keeping answers ({@link keepsAnswers}). */
-export function readingBeside(client: Client, watch: Watch): { client: Client; written: () => void } {
-  const { execute, written } = keepsAnswers(client.execute, watch);
+export function readingBeside(
+  client: Client,
+  watch: Watch,
+): Omit<Kept, 'execute'> & { readonly client: Client } {
+  const { execute, written, stands } = keepsAnswers(client.execute, watch);
   const writing = ['batch', 'migrate', 'executeMultiple'] as const;
   const reading = new Proxy(client, {
     get(target, name) {
@@ -142,7 +164,7 @@ export function readingBeside(client: Client, watch: Watch): { client: Client; w
         (own as (...given: unknown[]) => Promise<unknown>)(...args).finally(written);
     },
   });
-  return { client: reading, written };
+  return { client: reading, written, stands };
 }
 
 const isRead = (statement: InStatement) =>

@@ -4,7 +4,24 @@
  */
 export type Packed<T> = string & { readonly of?: T };
 
-/** Only plain data comes out as it went in: no `undefined`, no Infinity, no dates. */
-export const pack = <T>(value: T): Packed<T> => JSON.stringify(value);
+/** On the server a page is packed and unpacked in the same process: what was packed lately is known by its text. */
+const shared = globalThis as typeof globalThis & { vowstepPacked?: Map<string, unknown> };
+const mostKnown = 40;
+const onServer = typeof window === 'undefined';
 
-export const unpack = <T>(packed: Packed<T>): T => JSON.parse(packed) as T;
+/** Only plain data comes out as it went in: no `undefined`, no Infinity, no dates. */
+export function pack<T>(value: T): Packed<T> {
+  const text: Packed<T> = JSON.stringify(value);
+  return text;
+}
+
+/** What was packed. On the server two pages may be given the same: nobody changes it. */
+export function unpack<T>(packed: Packed<T>): T {
+  if (!onServer) return JSON.parse(packed) as T;
+  const known = (shared.vowstepPacked ??= new Map());
+  if (!known.has(packed)) {
+    known.set(packed, JSON.parse(packed));
+    if (known.size > mostKnown) known.delete(known.keys().next().value!);
+  }
+  return known.get(packed) as T;
+}

@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
 import { Today } from '@/features/today/today';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { todayView } from '@/server/views/today';
 
 export const metadata: Metadata = { title: 'Today' };
 
 export default async function TodayPage() {
-  return <Today view={await todayView(await pageContext())} />;
+  const context = await pageContext();
+  return <Today view={await keptView(context, 'today', () => todayView(context))} />;
 }

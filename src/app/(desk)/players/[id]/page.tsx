@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PlayerPage } from '@/features/player/player';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { playerView } from '@/server/views/player';
 
 export const metadata: Metadata = { title: 'Player' };
@@ -14,11 +15,10 @@ interface Props {
 export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const { drill, all } = await searchParams;
-  const view = await playerView(
-    await pageContext(),
-    id,
-    typeof drill === 'string' ? drill : undefined,
-    all === '1',
+  const context = await pageContext();
+  const asked = typeof drill === 'string' ? drill : undefined;
+  const view = await keptView(context, `player ${id} ${asked ?? ''} ${all === '1' ? 'all' : ''}`, () =>
+    playerView(context, id, asked, all === '1'),
   );
   if (!view) notFound();
   return <PlayerPage view={view} />;

@@ -1,10 +1,12 @@
 import type { Metadata } from 'next';
 import { NeedsPage } from '@/features/squad/needs/needs';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { needsView } from '@/server/views/needs';
 
 export const metadata: Metadata = { title: 'Who needs you' };
 
 export default async function Page() {
-  return <NeedsPage view={await needsView(await pageContext())} />;
+  const context = await pageContext();
+  return <NeedsPage view={await keptView(context, 'needs', () => needsView(context))} />;
 }

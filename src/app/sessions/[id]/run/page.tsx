@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RunPage } from '@/features/run/run';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { courtPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
 
@@ -9,8 +10,12 @@ export const metadata: Metadata = { title: 'Run' };
 
 /** The court: the house's drills and schools, and nothing of the desk. */
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const page = await courtPage(await pageContext(), (await params).id);
+  const context = await pageContext();
+  const { id } = await params;
+  const page = await keptView(context, `run ${id}`, async () => {
+    const opened = await courtPage(context, id);
+    return opened && pack(opened);
+  });
   if (!page) notFound();
-  const { id } = page.view.session;
-  return <RunPage key={id} opened={pack(page)} from={`/api/sessions/${id}/court`} />;
+  return <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { ProgressPage } from '@/features/player/progress/progress';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { progressView } from '@/server/views/progress';
 
 export const metadata: Metadata = { title: 'Progress' };
@@ -14,7 +15,11 @@ interface Props {
 export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const { drill } = await searchParams;
-  const view = await progressView(await pageContext(), id, typeof drill === 'string' ? drill : undefined);
+  const context = await pageContext();
+  const asked = typeof drill === 'string' ? drill : undefined;
+  const view = await keptView(context, `progress ${id} ${asked ?? ''}`, () =>
+    progressView(context, id, asked),
+  );
   if (!view) notFound();
   return <ProgressPage view={view} />;
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { ReviewPage } from '@/features/review/review';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
 import { sessionReviewView } from '@/server/views/session-review';
@@ -16,21 +17,17 @@ interface Props {
 
 export default async function Page({ params, searchParams }: Props) {
   const context = await pageContext();
-  const [view, whole] = await Promise.all([
-    sessionReviewView(context, (await params).id),
-    houseView(context),
-  ]);
-  if (!view) notFound();
+  const { id } = await params;
+  const page = await keptView(context, `review ${id}`, async () => {
+    const [view, whole] = await Promise.all([sessionReviewView(context, id), houseView(context)]);
+    if (!view) return null;
+    const house = pageHouse(
+      whole,
+      view.blocks.map((one) => one.drillId),
+    );
+    return pack({ view, house });
+  });
+  if (page === null) notFound();
   const { block } = await searchParams;
-  const house = pageHouse(
-    whole,
-    view.blocks.map((one) => one.drillId),
-  );
-  return (
-    <ReviewPage
-      key={view.session.id}
-      page={pack({ view, house })}
-      at={typeof block === 'string' ? block : undefined}
-    />
-  );
+  return <ReviewPage key={id} page={page} at={typeof block === 'string' ? block : undefined} />;
 }
