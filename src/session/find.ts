@@ -69,8 +69,17 @@ export const anything: Wanted = {
 
 /** Seconds of a block of a step at its dose for an age, alone and with the step's usual rate. */
 export function usualS(drill: Drill, step: Step, age: number): number {
-  return doseTime(step.doses[ageBandOf(age)], paceOn(drill, step, age)).totalS;
+  const known = usual.get(step) ?? new Map<number, number>();
+  usual.set(step, known);
+  let seconds = known.get(age);
+  if (seconds === undefined) {
+    seconds = doseTime(step.doses[ageBandOf(age)], paceOn(drill, step, age)).totalS;
+    known.set(age, seconds);
+  }
+  return seconds;
 }
+/** A list shows every step of every drill, and shows it again and again: a step is of one drill, and does not change. */
+const usual = new WeakMap<Step, Map<number, number>>();
 
 /** The drills a coach looks for, in the order of the book. */
 export function findDrills(drills: readonly Drill[], wanted: Wanted, fitOf: (drill: Drill) => Fit): Drill[] {
