@@ -15,6 +15,7 @@ import {
   forecastWords,
   luckWords,
   oddsWords,
+  rowsInWords,
   transferWords,
 } from '@/session/progress-words';
 import { makeDemo } from './make';
@@ -128,6 +129,11 @@ test('everything is said in whole sentences', async () => {
     for (const { progress, odds } of ladders) {
       if (odds) expect(oddsWords(odds)).toMatch(/ of days \(.* to .*\)$/);
       if (!progress) continue;
+      for (const [what, says] of progress.rows ? rowsInWords(progress.rows, 8) : []) {
+        expect(what).toMatch(/[a-z]/);
+        expect(says).toMatch(/\d/);
+        expect(says).not.toMatch(/NaN|Infinity/);
+      }
       for (const words of [
         forecastWords(progress, day),
         countsOnWords(progress),

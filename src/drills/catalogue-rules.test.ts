@@ -8,7 +8,8 @@ import { paceOn } from '@/session/pace';
 import { catalogue } from '.';
 import before from './testing/ids-before.json';
 import { findCard } from './cards';
-import { questionsOf, schoolQuestions, underSchools, type Answers } from './schools';
+import { schoolQuestions } from './school-words';
+import { questionsOf, underSchools, type Answers } from './schools';
 import { ageBands, checkpointQuestions } from './types';
 
 /*

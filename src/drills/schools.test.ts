@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { makeBook, plainBook, plainContents, catalogue } from '.';
-import {
-  acting,
-  questions,
-  questionsOf,
-  schoolQuestions,
-  underSchools,
-  type Answers,
-  type SchoolChoice,
-} from './schools';
+import { schoolQuestions } from './school-words';
+import { acting, questions, questionsOf, underSchools, type Answers, type SchoolChoice } from './schools';
 
 const defaults = Object.fromEntries(questions.map((q) => [q, schoolQuestions[q].answers[0]])) as Answers;
 const drill = (id: string) => catalogue.find((one) => one.id === id)!;

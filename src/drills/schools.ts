@@ -10,74 +10,26 @@ import {
   type Zone,
 } from './types';
 
-/** Where practitioners disagree: the questions, the answers, and why the default is what it is. */
 export const asTheDrillSays = 'as the drill says';
 
-export const schoolQuestions = {
-  moveUp: {
-    title: 'When to move up',
-    answers: [asTheDrillSays, 'in a row', 'against the clock', 'own best plus one', 'sweet spot'],
-    why: 'Rows are judged in a row on so many days, all else by own best plus one; a review shows all four side by side.',
-  },
-  sweetSpot: {
-    title: 'Chance of success that teaches most',
-    answers: ['60 to 80 %', '50 to 70 %', '70 to 90 %'],
-    why: 'Practice teaches most at a middle difficulty; where the middle lies is a coach’s choice.',
-  },
-  order: {
-    title: 'What comes first',
-    answers: [asTheDrillSays, 'swing first', 'feet first'],
-    why: 'Each ladder has its usual order: feet first where moving wrong is a hazard, the swing first where it shows the feet where to arrive.',
-  },
-  stretch: {
-    title: 'How long a stretch is held',
-    answers: ['10 s', '5 s', '15 s'],
-    why: 'Ten seconds suit children: for the small ones it is a habit and not a flexibility programme.',
-  },
-  backhand: {
-    title: 'Backhand',
-    answers: ['two hands', 'one hand'],
-    why: 'Two hands while strength is short; a player’s own setting stands above it.',
-  },
-  takeBack: {
-    title: 'Take-back',
-    answers: ['straight', 'looped', 'in a C'],
-    why: 'Straight back has fewer parts to go wrong while the swing is new.',
-  },
-  ballBehind: {
-    title: 'Hips for a ball behind',
-    answers: ['square', 'turned'],
-    why: 'Square hips keep both ways open on the short ways of a star; a long way back is turned and run.',
-  },
-  volleyHold: {
-    title: 'Hold for the two volleys',
-    answers: ['the same', 'changed between'],
-    why: 'At the wall there is no time to change; one hold for both is what the hand can keep.',
-  },
-  tired: {
-    title: 'When form begins to go',
-    answers: ['stop before it breaks', 'work on, from 13 years'],
-    why: 'What is practised tired is learned tired; some let older players finish a round on purpose.',
-  },
-  targetScoring: {
-    title: 'Scoring a target',
-    answers: [asTheDrillSays, 'rings 1, 5, 10', 'square 10, 5, 0', 'one if it lands'],
-    why: 'Each target game brings its own scoring, so old results stay comparable.',
-  },
-  bounceRule: {
-    title: 'Which bounce counts',
-    answers: [asTheDrillSays, 'first bounce counts', 'any bounce', 'must stay in'],
-    why: 'The first bounce is what the stroke decides; rolling on is luck.',
-  },
-  dropRule: {
-    title: 'After a drop',
-    answers: [asTheDrillSays, 'go on from the spot', 'back to the start'],
-    why: 'From the spot, because walking back teaches nothing; a row restarts in any case.',
-  },
+/** Where practitioners disagree: the answers to each question, the default first. What they mean: school-words. */
+export const schoolAnswers = {
+  moveUp: [asTheDrillSays, 'in a row', 'against the clock', 'own best plus one', 'sweet spot'],
+  sweetSpot: ['60 to 80 %', '50 to 70 %', '70 to 90 %'],
+  order: [asTheDrillSays, 'swing first', 'feet first'],
+  stretch: ['10 s', '5 s', '15 s'],
+  backhand: ['two hands', 'one hand'],
+  takeBack: ['straight', 'looped', 'in a C'],
+  ballBehind: ['square', 'turned'],
+  volleyHold: ['the same', 'changed between'],
+  tired: ['stop before it breaks', 'work on, from 13 years'],
+  targetScoring: [asTheDrillSays, 'rings 1, 5, 10', 'square 10, 5, 0', 'one if it lands'],
+  bounceRule: [asTheDrillSays, 'first bounce counts', 'any bounce', 'must stay in'],
+  dropRule: [asTheDrillSays, 'go on from the spot', 'back to the start'],
 } as const;
 
-export type SchoolQuestion = keyof typeof schoolQuestions;
-export const questions = Object.keys(schoolQuestions) as SchoolQuestion[];
+export type SchoolQuestion = keyof typeof schoolAnswers;
+export const questions = Object.keys(schoolAnswers) as SchoolQuestion[];
 export type Answers = Readonly<Record<SchoolQuestion, string>>;
 
 export const scopes = ['coach', 'drill', 'player'] as const;
@@ -108,7 +60,7 @@ export function acting(
     ['coach', find('coach', who.coach) ?? find('coach', '')],
   ] as const)
     if (answer !== undefined) return { answer, from };
-  return { answer: schoolQuestions[question].answers[0], from: 'default' };
+  return { answer: schoolAnswers[question][0], from: 'default' };
 }
 
 /** The questions that make a difference to a drill. */

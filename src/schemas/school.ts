@@ -1,5 +1,6 @@
 import { number, object, string, type InferType } from 'yup';
-import { questions, schoolQuestions, scopes } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/school-words';
+import { questions, scopes } from '@/drills/schools';
 import { fitKeys, fitLimits } from '@/core/fit/fit';
 import { ownOf } from '@/core/own';
 

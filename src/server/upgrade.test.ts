@@ -18,6 +18,10 @@ import { linkState } from './log/helper-links';
 import { firstMigrations } from './testing/first-migrations';
 import { value } from './testing/scratch';
 import { sessionPlanView } from './views/session-plan';
+import { makeChallenge } from './challenges/challenges';
+import { saveLedger } from './squad/ledger';
+import { boardView } from './views/challenges';
+import { progressView } from './views/progress';
 import { sessionReviewView } from './views/session-review';
 import { sessionRunView } from './views/session-run';
 
@@ -306,5 +310,38 @@ test('a book of before coaches: nobody signs in, and a helper’s link of then s
   });
   expect(await linkState({ ...context, nowMs: 2000 }, token)).toEqual({ kind: 'expired' });
   expect(await whoComes(context, undefined)).toEqual({ kept: false, who: null });
+  db.$client.close();
+});
+
+test('a book of before judgement: its log says how good they are, a focus gets its ledger, a challenge is made', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'judgement.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 10) });
+  const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
+    sql`insert into focus (id, player_id, text, since_ms) values (${id(7)}, ${player}, 'Quiet arm', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+    sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${block}, ${session}, 0, 'palm-up-bounce', 'row-20', ${dose})`,
+    sql`insert into block_player (block_id, player_id) values (${block}, ${player})`,
+    sql`insert into attempt (block_id, player_id, number, drill_id, step_id, day, result, touches, drops, started_ms, touching_ms)
+        values (${block}, ${player}, 1, 'palm-up-bounce', 'row-20', '2026-11-20', 18, 18, 1, 0, 0)`,
+  ])
+    await db.run(row);
+  await migrateDatabase(db);
+  let next = 70;
+  const context = { db, nowMs: 0, today: '2026-11-24', newId: () => id((next += 1)) };
+  const before = (await progressView(context, player))!;
+  expect(before.ladders).toMatchObject([{ drillId: 'palm-up-bounce', stepId: 'row-20', odds: { days: 1 } }]);
+  expect(before.foci).toMatchObject([{ text: 'Quiet arm', goal: null, forecast: null }]);
+  value(await saveLedger(context, player, { goal: 2000, drillIds: ['palm-up-bounce'] }));
+  expect((await progressView(context, player))!.foci[0]!.forecast).toMatchObject({ done: 18, goal: 2000 });
+  const made = await makeChallenge(context, {
+    ...{ title: 'Rope week', kind: 'best', drillId: 'palm-up-bounce', stepId: 'row-20' },
+    ...{ fromDay: '2026-11-24', untilDay: '2026-11-30', playerIds: [player] },
+  });
+  expect((await boardView(context, value(made).id))!.board.lines[0]!.words).toBe(
+    '19 in a row is a new best.',
+  );
   db.$client.close();
 });

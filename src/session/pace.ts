@@ -1,6 +1,6 @@
 import { settingTouchS, type BlockSetting } from '@/core/setting';
 import type { Pace } from '@/core/dose/time';
-import { demonstrationsFor } from '@/core/fit/fit';
+import { demonstrationsFor } from '@/core/fit/demonstrations';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
 import { changedRate, changedTempo } from '@/drills/changes';
 import type { Drill, Step } from '@/drills/types';

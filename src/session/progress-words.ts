@@ -4,7 +4,7 @@ import type { Transfer } from '@/core/skill/transfer';
 import type { Odds } from '@/core/skill/four-schools';
 import { counted, percent } from '@/core/words';
 import { isoDay } from './levels';
-import { horizonDays, type StepProgress } from './progress';
+import { horizonDays, type RowsToExpect, type StepProgress } from './progress';
 
 /*
  * Progress in words. One place, so that a player's page, the squad's and the family's say the same of the same number.
@@ -108,4 +108,29 @@ export function ledgerWords(
   if (weeksLeft.value > mostWeeks) return `${rate} it takes longer than two years.${more}`;
   const until = weeksLeft.high > mostWeeks ? 'open' : at(weeksLeft.high);
   return `${rate}: about ${at(weeksLeft.value)} (${at(weeksLeft.low)} to ${until}).${more}`;
+}
+
+/** More than so many tries or minutes are "many". Ours. */
+const [manyTries, manyMinutes] = [200, 120];
+
+/** What rows to expect today, as short lines: the chance, and what it is of. */
+export function rowsInWords(
+  { touch, oneTry, inTries, tries, inFiveMinutes, triesNeeded, minutesNeeded, best }: RowsToExpect,
+  n: number,
+): readonly (readonly [what: string, says: string])[] {
+  const about = ({ value, low, high }: RowsToExpect['triesNeeded'], most: number, noun: string) => {
+    const whole = (one: number) => (one > most ? 'many' : String(Math.max(1, Math.round(one))));
+    return value > most
+      ? `more than ${most} ${noun}`
+      : `about ${whole(value)} ${noun} (${whole(low)} to ${whole(high)})`;
+  };
+  return [
+    ['The next touch holds', percent(touch)],
+    [`${n} in a row in one try`, percent(oneTry)],
+    [`in ${counted(tries, 'try', 'tries')}, a usual day`, percent(inTries)],
+    ['in five minutes', percent(inFiveMinutes)],
+    ['Tries it takes', about(triesNeeded, manyTries, 'tries')],
+    ['Minutes it takes, drops and all', about(minutesNeeded, manyMinutes, 'min')],
+    ['Best row of a usual day', `about ${Math.round(best)}`],
+  ];
 }

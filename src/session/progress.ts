@@ -8,6 +8,15 @@ import { chanceOfSoLittle } from '@/core/skill/change/luck';
 import { learningCurves, type Curves } from '@/core/skill/change/curve';
 import { foresee, type Forecast } from '@/core/skill/expect/forecast';
 import { bestAt } from '@/core/skill/expect/mark';
+import {
+  bestRowOf,
+  chanceOfRowInTime,
+  chanceOfRowInTries,
+  chanceOfTouch,
+  minutesToRow,
+  triesToRow,
+  type Ranged,
+} from '@/core/skill/expect/rows';
 import { measures } from '@/core/counting/measure';
 import { seededRandom } from '@/core/random';
 import { transfer, type Held, type Transfer } from '@/core/skill/transfer';
@@ -29,7 +38,23 @@ export interface ChartDay {
 /** A day to come: the level to expect, with its range of 80 %. */
 export type FanDay = Omit<ChartDay, 'shown'>;
 
+/** What rows are to be expected today. */
+export interface RowsToExpect {
+  readonly touch: number;
+  readonly oneTry: number;
+  /** In a usual day's tries, and how many those are. */
+  readonly inTries: number;
+  readonly tries: number;
+  readonly inFiveMinutes: number;
+  readonly triesNeeded: Ranged;
+  readonly minutesNeeded: Ranged;
+  /** The best row of a usual day. */
+  readonly best: number;
+}
+
 export interface StepProgress {
+  /** Of rows; null for every other measure. */
+  readonly rows: RowsToExpect | null;
   readonly past: readonly ChartDay[];
   readonly fan: readonly FanDay[];
   /** Null where it was not asked for: it costs more than all the rest. */
@@ -140,6 +165,7 @@ export function progressOn(
     missingDays,
     passed,
     ...ahead,
+    rows: step.measure === 'row' ? rowsToExpect(dayOf(level), mark.result, attempts, step) : null,
     change: changeIn(pointsOf(level), measures[step.measure].lowerIsBetter ? -1 : 1),
     curves: learningCurves(
       pointsOf(level).map(({ mean, variance }, i) => ({ n: i + 1, value: -mean, variance })),
@@ -149,6 +175,20 @@ export function progressOn(
         ? null
         : chanceOfSoLittle(ofTheDay(before, { form }), level.dated.at(-1)!.evidence),
     littleData: level.dated.length < enoughDays,
+  };
+}
+
+function rowsToExpect(day: Gauss, n: number, tries: number, step: Step): RowsToExpect {
+  const pace = { perTouchS: step.perTouchS.value, dropCostS: step.dropCostS.value };
+  return {
+    touch: chanceOfTouch(day),
+    oneTry: chanceOfRowInTries(day, n),
+    inTries: chanceOfRowInTries(day, n, tries),
+    tries,
+    inFiveMinutes: chanceOfRowInTime(day, n, 300, pace),
+    triesNeeded: triesToRow(day, n),
+    minutesNeeded: minutesToRow(day, n, pace),
+    best: bestRowOf(day, tries),
   };
 }
 
@@ -180,5 +220,3 @@ export function transferOf(book: Book, skill: Skill, playerId: string): Transfer
   }
   return transfer(held);
 }
-
-export { dayOf };

@@ -1,4 +1,4 @@
-import { useId, type ReactElement, type ReactNode } from 'react';
+import { useId, type ReactElement } from 'react';
 import { cloneElement } from 'react';
 import { cx } from './class-names';
 
@@ -47,11 +47,4 @@ export function Field({ label, hint, error, className, children }: FieldProps) {
   );
 }
 
-/** Something that could not be done, and how to mend it. */
-export function ErrorNote({ children }: { children: ReactNode }) {
-  return (
-    <p role="alert" className="rounded-md border-2 border-stop bg-stop-bg px-4 py-2 font-semibold text-stop">
-      {children}
-    </p>
-  );
-}
+export { ErrorNote } from './error-note';

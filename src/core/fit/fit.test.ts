@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { demonstrationsFor, fitKeys, fitLimits, fitOf, type Child } from './fit';
+import { demonstrationsFor } from './demonstrations';
+import { fitKeys, fitLimits, fitOf, type Child } from './fit';
 import { heightOf } from './growth';
 import { racketFor, stageFor } from './racket';
 

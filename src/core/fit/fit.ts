@@ -1,3 +1,4 @@
+import { demonstrationsFor } from './demonstrations';
 import type { Origin } from '../origin';
 import { beltShare, bodyShare } from './body';
 import { heightOf, type HeightEstimate } from './growth';
@@ -174,7 +175,7 @@ const rules: Readonly<Record<FitKey, Rule>> = {
     unit: 'times',
     origin: 'ours',
     how: 'Three for children up to nine, who learn by looking; two for the older ones.',
-    of: ({ age }) => ({ value: age <= 9 ? 3 : 2, low: 2, high: 4 }),
+    of: ({ age }) => ({ value: demonstrationsFor(age), low: 2, high: 4 }),
   },
 };
 
@@ -204,12 +205,4 @@ export function fitOf(child: Child, overrides: FitOverrides = {}): Readonly<Reco
     return [key, fitted] as const;
   });
   return Object.fromEntries(entries) as Record<FitKey, Fitted>;
-}
-
-/** How often a step is shown to a group: as often as its youngest needs. */
-export function demonstrationsFor(youngestAge: number): number {
-  return rules.demonstrations.of(
-    { age: youngestAge, sport: 'tennis', heightCm: null, racketIn: null },
-    heightOf(youngestAge, null),
-  ).value;
 }

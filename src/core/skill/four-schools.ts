@@ -106,7 +106,7 @@ function clock(one: Case): SchoolVerdict {
   const { lowerIsBetter } = measures[measure];
   const box = lowerIsBetter || measure === 'laps' ? '' : ` in ${timed.boxS} s`;
   const words = (n: number) =>
-    measure === 'row' ? `${n} touches` : lowerIsBetter ? `${n} s` : numberInWords(measure, n);
+    measure === 'row' ? counted(n, 'touch', 'touches') : lowerIsBetter ? `${n} s` : numberInWords(measure, n);
   if (timed.result === null)
     return { ...base, reason: 'Nothing timed yet.', wouldChange: `${words(timed.wanted)}${box}.` };
   // The last day's pace of a row; else the best there was.

@@ -1,6 +1,7 @@
 'use client';
 
-import { questionsOf, schoolQuestions, type SchoolQuestion } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/school-words';
+import { questionsOf, type SchoolQuestion } from '@/drills/schools';
 import type { Drill } from '@/drills/types';
 import { chooseSchoolAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';

@@ -1,5 +1,6 @@
 import type { Book } from '@/drills';
-import { questionsOf, schoolQuestions } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/school-words';
+import { questionsOf } from '@/drills/schools';
 import type { Drill } from '@/drills/types';
 
 /** The schools that act on a block otherwise than by default, and what decides a drop or a bounce. */

@@ -9,7 +9,7 @@ import { counted } from '@/core/words';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
-import { ErrorNote } from '@/ui/field';
+import { ErrorNote } from '@/ui/error-note';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { AttemptsList } from './attempts-list';
 import { plainSettings } from './court-settings';

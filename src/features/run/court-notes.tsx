@@ -3,11 +3,12 @@
 import { X } from 'lucide-react';
 import { useState, useSyncExternalStore, type ReactNode } from 'react';
 import { counted } from '@/core/words';
-import { ErrorNote } from '@/ui/field';
+import { ErrorNote } from '@/ui/error-note';
 import { useCourtSettings } from './court-settings';
+import { plainHttp } from './plain-http';
 import { useLogState, type Court } from './use-court';
 
-interface Props {
+export interface CourtNotesProps {
   readonly court: Court;
   /** The time the session goes by; 0 before the first reading. */
   readonly now: number;
@@ -21,7 +22,7 @@ const secure = () => window.isSecureContext;
 const never = () => () => undefined;
 
 /** What is not as it should be on this device, in plain words; nothing of it loses a count. */
-export function CourtNotes({ court, now, openedWith, onHeldBack }: Props) {
+export function CourtNotes({ court, now, openedWith, onHeldBack }: CourtNotesProps) {
   const { log, view, twins, news, clock, daysAhead, offered, dismissOffered } = court;
   const { trouble, heldBack } = useLogState(log);
   const isSecure = useSyncExternalStore(never, secure, () => true);
@@ -95,10 +96,6 @@ export function CourtNotes({ court, now, openedWith, onHeldBack }: Props) {
     </>
   );
 }
-
-/** What browsers leave out where the address is not secure. */
-export const plainHttp =
-  'This address is plain http: without the server this page cannot be loaded again, and the screen may go dark.';
 
 function Note({
   children,

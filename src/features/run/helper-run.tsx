@@ -8,7 +8,7 @@ import { CallBanner } from './call-banner';
 import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
-import { CourtNotes } from './court-notes';
+import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
 import { NumbersSheet } from './numbers-sheet';
@@ -48,7 +48,12 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
     isSettled: screen.isSettled,
   });
   const notes = (
-    <CourtNotes court={court} now={now} openedWith={openedWith} onHeldBack={() => setSheet('held back')} />
+    <CourtNotesLater
+      court={court}
+      now={now}
+      openedWith={openedWith}
+      onHeldBack={() => setSheet('held back')}
+    />
   );
   const heldBack = (
     <SessionHeldBack

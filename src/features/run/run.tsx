@@ -12,14 +12,14 @@ import type { SessionRunView } from '@/server/views/session-run';
 import { ask } from '@/ui/ask';
 import { buttonClass } from '@/ui/button';
 import { usePart } from '@/ui/use-part';
-import { ErrorNote } from '@/ui/field';
+import { ErrorNote } from '@/ui/error-note';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
 import { CallBanner } from './call-banner';
 import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
-import { CourtNotes } from './court-notes';
+import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
@@ -107,7 +107,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
         <h1 className="text-3xl">Nothing to run yet</h1>
         <p>This session’s plan is empty. Add a block, then come back on court.</p>
-        <CourtNotes
+        <CourtNotesLater
           court={court}
           now={now}
           openedWith={openedWith}
@@ -158,7 +158,12 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         />
       </CourtHead>
       {problem && <ErrorNote>{problem}</ErrorNote>}
-      <CourtNotes court={court} now={now} openedWith={openedWith} onHeldBack={() => setSheet('held back')} />
+      <CourtNotesLater
+        court={court}
+        now={now}
+        openedWith={openedWith}
+        onHeldBack={() => setSheet('held back')}
+      />
       {step.calls && settings.calls && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}

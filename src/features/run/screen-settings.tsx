@@ -4,7 +4,7 @@ import { Expand, Hand, Moon, Shrink, Sun } from 'lucide-react';
 import { useState, useSyncExternalStore } from 'react';
 import { setTheme } from '@/ui/theme';
 import { Chip, ChipRow } from './chip';
-import { plainHttp } from './court-notes';
+import { plainHttp } from './plain-http';
 import type { CourtSettings } from './court-settings';
 import { toggleFullscreen, useFullscreen } from './use-screen';
 

@@ -2,7 +2,8 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { questions, schoolQuestions, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/school-words';
+import { questions, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
 import type { SchoolsView } from '@/server/views/schools';
 import { Button } from '@/ui/button';
 import { Field } from '@/ui/field';

@@ -1,14 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import {
-  acting,
-  questions,
-  questionsOf,
-  schoolQuestions,
-  type SchoolChoice,
-  type SchoolQuestion,
-} from '@/drills/schools';
+import { schoolQuestions } from '@/drills/school-words';
+import { acting, questions, questionsOf, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
 import { counted } from '@/core/words';
 import { chooseSchoolAction } from '@/server/actions';
 import type { SchoolsView } from '@/server/views/schools';

@@ -2,6 +2,7 @@
 
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
+import { Fragment } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import { explainTarget, schoolNames } from '@/core/explanations/results';
 import { counted, percent } from '@/core/words';
@@ -13,6 +14,7 @@ import {
   forecastWords,
   luckWords,
   oddsWords,
+  rowsInWords,
   transferWords,
 } from '@/session/progress-words';
 import type { LadderLine, ProgressView } from '@/server/views/progress';
@@ -233,6 +235,19 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
             <span className="text-now">┅</span> to come, with its range of 80 %. {countsOnWords(progress)}
           </p>
           {said.length > 0 && <p className="font-semibold">{said.join(' ')}</p>}
+          {progress.rows && (
+            <details className="text-sm">
+              <summary className="min-h-6 touch:min-h-11 font-semibold">What to expect today</summary>
+              <dl className="grid grid-cols-[1fr_auto] gap-x-6 sm:max-w-md">
+                {rowsInWords(progress.rows, mark.result).map(([what, says]) => (
+                  <Fragment key={what}>
+                    <dt className="border-t border-line">{what}</dt>
+                    <dd className="tabular border-t border-line text-right">{says}</dd>
+                  </Fragment>
+                ))}
+              </dl>
+            </details>
+          )}
         </>
       ) : (
         <p className="text-soft">Nothing counted on this step in twelve weeks.</p>
