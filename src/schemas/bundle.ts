@@ -64,7 +64,21 @@ export function meaningProblems(name: ThingName, entry: Entry, nowMs: number): r
         ? [{ field: 'text', message: 'the record of what the block was cannot be read.' }]
         : [];
     }
+    case 'ledgers':
+      return areCounts(entry.counts)
+        ? []
+        : [{ field: 'counts', message: 'counts must be a list of [drill, step or null], 1 to 40 of them.' }];
     default:
       return [];
   }
 }
+
+const isName = (value: unknown): boolean => typeof value === 'string' && value !== '' && value.length <= 80;
+/** What counts towards a focus: drills, or steps of them. */
+const areCounts = (value: unknown): boolean =>
+  Array.isArray(value) &&
+  value.length > 0 &&
+  value.length <= 40 &&
+  value.every(
+    (one) => Array.isArray(one) && one.length === 2 && isName(one[0]) && (one[1] === null || isName(one[1])),
+  );

@@ -219,6 +219,11 @@ describe('what is no book of ours is refused with the reason, and nothing is wri
       () => marks((row) => row.map((cell, index) => (index === 3 ? 'dance' : cell))),
       'kind must be one of',
     ],
+    [
+      'a ledger that counts nothing',
+      () => first('ledgers', (one) => ({ ...one, counts: { drill: 'carry' } })),
+      'counts must be a list',
+    ],
     ['a short row', () => marks((row) => row.slice(1)), 'this is no entry'],
   ])('%s', async (_what, make, words) => {
     const box = await scratch();
