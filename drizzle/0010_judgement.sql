@@ -30,6 +30,7 @@ CREATE TABLE `challenge_result` (
 	`id` text PRIMARY KEY NOT NULL,
 	`challenge_id` text NOT NULL,
 	`player_id` text,
+	`partner_id` text,
 	`club` text,
 	`result` real NOT NULL,
 	`day` text NOT NULL,
@@ -37,7 +38,8 @@ CREATE TABLE `challenge_result` (
 	`by` text,
 	`removed_at_ms` integer,
 	FOREIGN KEY (`challenge_id`) REFERENCES `challenge`(`id`) ON UPDATE no action ON DELETE cascade,
-	FOREIGN KEY (`player_id`) REFERENCES `player`(`id`) ON UPDATE no action ON DELETE no action
+	FOREIGN KEY (`player_id`) REFERENCES `player`(`id`) ON UPDATE no action ON DELETE no action,
+	FOREIGN KEY (`partner_id`) REFERENCES `player`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
 CREATE INDEX `challenge_result_by_challenge` ON `challenge_result` (`challenge_id`);--> statement-breakpoint

@@ -24,7 +24,7 @@ export async function erasePlayer(
     sql`delete from ledger where focus_id in (select id from focus where player_id = ${id})`,
     sql`delete from focus where player_id = ${id}`,
     sql`delete from count_word where player_id = ${id}`,
-    sql`delete from challenge_result where player_id = ${id}`,
+    sql`delete from challenge_result where player_id = ${id} or partner_id = ${id}`,
     sql`delete from challenge_player where player_id = ${id}`,
     sql`delete from fit_override where player_id = ${id}`,
     sql`delete from school_choice where scope = 'player' and key = ${id}`,

@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -42,7 +43,8 @@ test('two servers that start at once migrate once', async () => {
   const rows = await db.all<{ n: number }>(
     sql`select count(*) as n, count(distinct hash) as d from __drizzle_migrations`,
   );
-  expect(rows[0]).toEqual({ n: 10, d: 10 });
+  const all = readdirSync('drizzle').filter((file) => file.endsWith('.sql')).length;
+  expect(rows[0]).toEqual({ n: all, d: all });
 });
 
 test('what is asked together is one request, what is known is none, and what another server wrote is seen', async () => {

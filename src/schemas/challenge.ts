@@ -19,7 +19,7 @@ export const challengeSchema = object({
     .required('Name is missing: give the challenge a name.')
     .max(80, 'Name is too long: use at most 80 letters.'),
   kind: string()
-    .oneOf([...challengeKinds], 'Kind must be one of the three.')
+    .oneOf([...challengeKinds], 'Kind must be one of the four.')
     .required('Kind is missing: choose one.'),
   drillId: string()
     .required('Drill is missing: choose one.')
@@ -29,7 +29,7 @@ export const challengeSchema = object({
   fromDay: daySchema,
   untilDay: daySchema,
   attempts: wholeFrom('Attempts', 1, 100),
-  goal: wholeFrom('Touches together', 1, 1_000_000),
+  goal: wholeFrom('The number', 1, 1_000_000),
   ranked: boolean().default(false),
   playerIds: array()
     .of(
@@ -44,13 +44,14 @@ export const challengeSchema = object({
   .test('days', 'Last day must not lie before the first day.', ({ fromDay, untilDay }) => untilDay >= fromDay)
   .test(
     'goal',
-    'Touches together is missing: say the number you all go for.',
-    ({ kind, goal }) => kind !== 'together' || goal !== null,
+    'The number is missing: say what you all go for.',
+    ({ kind, goal }) => (kind !== 'together' && kind !== 'pairs') || goal !== null,
   );
 export type ChallengeForm = InferType<typeof challengeSchema>;
 
-/** A result typed in. */
+/** A result typed in; of a pair's rally with the other of the pair. */
 export const challengeResultSchema = object({
+  partnerId: string().nullable().default(null).max(80, 'Partner is none of ours: reload the page.'),
   playerId: string()
     .required('Player is missing: choose one.')
     .max(80, 'Player is none of ours: reload the page.'),

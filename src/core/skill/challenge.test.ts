@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { logit } from './level/scale';
-import { boardOf, clubScore, levelGround, type Challenge, type Challenger } from './challenge';
+import { boardOf, clubScore, levelGround, pairsOf, type Challenge, type Challenger } from './challenge';
 
 const rows: Challenge = { kind: 'best', measure: 'row', attempts: 3, goal: null };
 const goal = { kind: 'chance', inARow: true, tries: 10, boxS: 1, mostEach: 1 } as const;
@@ -71,6 +71,18 @@ test('an honest player is above what was to be expected half the time', () => {
   let mean = 0;
   for (let n = 0; n < 200; n++) mean += 0.85 ** n * 0.15 * levelGround(n, goal, level, 1);
   expect(mean).toBeCloseTo(0.5, 2);
+});
+
+test('pairs: whoever is named first, the longest row of the two in turn, attempts over the number left out', () => {
+  const [pair, other] = pairsOf({ measure: 'row', attempts: 2, goal: 40 }, [
+    { players: ['a', 'b'], result: 12 },
+    { players: ['b', 'a'], result: 20 },
+    { players: ['a', 'c'], result: 44 },
+    { players: ['a', 'b'], result: 99 },
+  ]);
+  expect(pair).toEqual({ players: ['a', 'b'], used: 2, left: 0, result: 20, progress: 0.5 });
+  expect(other).toMatchObject({ players: ['a', 'c'], left: 1, progress: 1 });
+  expect(clubScore('pairs', [20, 44])).toBe(44);
 });
 
 test('a club is one number: a sum, a share, or the mean on level ground', () => {

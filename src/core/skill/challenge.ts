@@ -1,4 +1,5 @@
 import { better, measures, resultInWords, type Measure } from '../counting/measure';
+import { groupBy } from '../group-by';
 import { counted } from '../words';
 import { bestAt, chanceAt, type Goal } from './expect/mark';
 import { meanOf, type Gauss } from './level/scale';
@@ -6,9 +7,10 @@ import { meanOf, type Gauss } from './level/scale';
 /**
  * - `best`: own best plus one, for everybody
  * - `together`: the group's touches towards one number
+ * - `pairs`: the longest rally of each pair, towards one number
  * - `level`: level ground, everyone's result against what could be expected of them
  */
-export const challengeKinds = ['best', 'together', 'level'] as const;
+export const challengeKinds = ['best', 'together', 'pairs', 'level'] as const;
 export type ChallengeKind = (typeof challengeKinds)[number];
 
 export interface Challenge {
@@ -86,7 +88,8 @@ export function boardOf(
       left: attempts === null ? null : Math.max(0, attempts - results.length),
       result,
     };
-    if (kind === 'together') {
+    // Of pairs the rallies count; a player alone stands with their touches.
+    if (kind === 'together' || kind === 'pairs') {
       if (touches > 0) moved.push({ playerId, by: touches });
       return {
         ...base,
@@ -152,9 +155,45 @@ export function boardOf(
   };
 }
 
+/** What a pair did: their longest rally, in the order of names given. */
+export interface PairLine {
+  readonly players: readonly [string, string];
+  readonly used: number;
+  readonly left: number | null;
+  readonly result: number;
+  /** Of the common number, 0 to 1. */
+  readonly progress: number;
+}
+
+/** A rally two had, alternately. */
+export interface PairResult {
+  readonly players: readonly [string, string];
+  readonly result: number;
+}
+
+/** Pairs, whoever was named first; the order in which they first came. */
+export function pairsOf(
+  { measure, attempts, goal }: Pick<Challenge, 'measure' | 'attempts' | 'goal'>,
+  results: readonly PairResult[],
+): PairLine[] {
+  const pairs = groupBy(results, ({ players }) => [...players].sort().join(' '));
+  return [...pairs.values()].map((all) => {
+    const counting = attempts === null ? all : all.slice(0, attempts);
+    const result = counting.reduce<number | null>((so, one) => better(measure, so, one.result), null) ?? 0;
+    return {
+      players: all[0]!.players,
+      used: counting.length,
+      left: attempts === null ? null : Math.max(0, attempts - all.length),
+      result,
+      progress: goal === null || goal === 0 ? 1 : Math.min(1, result / goal),
+    };
+  });
+}
+
 /** A club's results as one number: touches, the share with a new best, or the mean share on level ground (0 to 1). */
 export function clubScore(kind: ChallengeKind, results: readonly number[]): number {
   const sum = results.reduce((total, one) => total + one, 0);
   if (kind === 'together') return sum;
+  if (kind === 'pairs') return Math.max(0, ...results);
   return results.length === 0 ? 0 : sum / results.length / (kind === 'level' ? 100 : 1);
 }

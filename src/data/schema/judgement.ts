@@ -85,6 +85,8 @@ export const challengeResult = sqliteTable(
       .references(() => challenge.id, { onDelete: 'cascade' }),
     /** Null for another club's, which has no names here. */
     playerId: text('player_id').references(() => player.id),
+    /** The other of a pair, whose result it is as much. */
+    partnerId: text('partner_id').references(() => player.id),
     /** The other club, where it is theirs. */
     club: text('club'),
     result: real('result').notNull(),

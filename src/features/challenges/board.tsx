@@ -4,7 +4,7 @@ import { Award, Trash2, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { resultInWords } from '@/core/counting/measure';
-import type { BoardLine } from '@/core/skill/challenge';
+import type { BoardLine, PairLine } from '@/core/skill/challenge';
 import { counted, percent, inThousands } from '@/core/words';
 import { PrintButton } from '@/features/paper/print-button';
 import {
@@ -62,11 +62,16 @@ export function BoardPage({ view }: { readonly view: BoardView }) {
         <Sheet aria-label="Board" className="p-4">
           {challenge.kind === 'together' && <Together view={view} />}
           <ul>
-            {board.lines.map((line, at) => (
-              <Line key={line.playerId} line={line} at={at} view={view} />
-            ))}
+            {challenge.kind === 'pairs'
+              ? view.pairs.map((pair) => <Pair key={pair.players.join(' ')} pair={pair} view={view} />)
+              : board.lines.map((line, at) => <Line key={line.playerId} line={line} at={at} view={view} />)}
           </ul>
-          {board.movedMost && names[board.movedMost] && (
+          {challenge.kind === 'pairs' && view.pairs.length === 0 && (
+            <p className="text-soft">
+              Pairs stand here with their longest rally: type it in, with both players.
+            </p>
+          )}
+          {challenge.kind !== 'pairs' && board.movedMost && names[board.movedMost] && (
             <p className="mt-3 rounded-md bg-chalk px-3 py-2 font-semibold">
               {over ? 'Moved most' : 'Moved most so far'}: {names[board.movedMost]}.
             </p>
@@ -176,10 +181,38 @@ function Line({
   );
 }
 
+/** A pair and its longest rally, in turn. */
+function Pair({ pair, view: { names, challenge } }: { readonly pair: PairLine; readonly view: BoardView }) {
+  const [one, other] = pair.players;
+  return (
+    <li className="border-b border-line py-2 last:border-0" data-pair>
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <span className="font-semibold">
+          {names[one]} and {names[other]}
+        </span>
+        <span className="text-sm text-soft">
+          {pair.left === null ? counted(pair.used, 'attempt') : `${counted(pair.left, 'attempt')} left`}
+        </span>
+      </p>
+      <p className="text-sm">
+        {pair.result} in turn{challenge.goal !== null && `, of ${inThousands(challenge.goal)}`}
+      </p>
+      <div className="mt-1 h-3 border border-edge bg-sheet" aria-hidden>
+        <div
+          className={cx('h-full', pair.progress >= 1 ? 'bg-safe' : 'bg-now')}
+          style={{ width: `${Math.round(100 * pair.progress)}%` }}
+        />
+      </div>
+    </li>
+  );
+}
+
 function TypeIn({ view: { challenge, board, names } }: { readonly view: BoardView }) {
   const notice = useNotice();
   const people = board.lines.map(({ playerId }) => playerId);
   const [playerId, setPlayerId] = useState(people[0] ?? '');
+  const [partnerId, setPartnerId] = useState(people[1] ?? '');
+  const pairs = challenge.kind === 'pairs';
   const [result, setResult] = useState('');
   const [problem, setProblem] = useState<string | undefined>();
   const [busy, setBusy] = useState(false);
@@ -188,6 +221,7 @@ function TypeIn({ view: { challenge, board, names } }: { readonly view: BoardVie
     const outcome = await ask(() =>
       addChallengeResultAction(challenge.id, {
         playerId,
+        partnerId: pairs ? partnerId : null,
         result: result.trim() === '' ? undefined : Number(result),
       }),
     );
@@ -218,6 +252,17 @@ function TypeIn({ view: { challenge, board, names } }: { readonly view: BoardVie
           ))}
         </select>
       </Field>
+      {pairs && (
+        <Field label="With">
+          <select value={partnerId} onChange={(event) => setPartnerId(event.target.value)}>
+            {people.map((id) => (
+              <option key={id} value={id}>
+                {names[id]}
+              </option>
+            ))}
+          </select>
+        </Field>
+      )}
       <Field label="Result" error={problem}>
         <input
           value={result}
@@ -255,7 +300,9 @@ function TypedRow({
   return (
     <li className="flex items-center justify-between border-t border-line">
       <span>
-        {names[one.playerId]}: {resultInWords(challenge.measure, one.result)}, {shortDay(one.day)}
+        {names[one.playerId]}
+        {one.partnerId && ` and ${names[one.partnerId]}`}: {resultInWords(challenge.measure, one.result)},{' '}
+        {shortDay(one.day)}
       </span>
       <Button look="quiet" className="px-2 text-sm" onClick={() => void set(true)}>
         Take back

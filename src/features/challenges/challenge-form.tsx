@@ -97,8 +97,12 @@ export function ChallengeFields({ squad, today, onDone }: Props) {
           ))}
         </select>
       </Field>
-      {kind === 'together' && (
-        <Field label="Touches together" error={errors.goal?.message} className="col-span-2">
+      {(kind === 'together' || kind === 'pairs') && (
+        <Field
+          label={kind === 'pairs' ? 'In a row, wanted of a pair' : 'Touches together'}
+          error={errors.goal?.message}
+          className="col-span-2"
+        >
           <input {...register('goal', open)} inputMode="numeric" autoComplete="off" />
         </Field>
       )}

@@ -64,9 +64,11 @@ export function ChallengesPage({ view }: { readonly view: ChallengesView }) {
                     {one.drill}: {one.step}
                   </p>
                   <p className="mt-1 font-semibold">
-                    {one.kind === 'together'
-                      ? `${inThousands(one.board.together)} of ${inThousands(one.goal ?? 0)} touches`
-                      : `${won} of ${counted(one.players, 'player')} ${one.kind === 'best' ? 'with a new best' : 'above what was to be expected'}`}
+                    {one.kind === 'pairs'
+                      ? `Longest in turn: ${one.longest} of ${inThousands(one.goal ?? 0)}`
+                      : one.kind === 'together'
+                        ? `${inThousands(one.board.together)} of ${inThousands(one.goal ?? 0)} touches`
+                        : `${won} of ${counted(one.players, 'player')} ${one.kind === 'best' ? 'with a new best' : 'above what was to be expected'}`}
                   </p>
                 </Sheet>
               </li>

@@ -46,11 +46,13 @@ export function Clubs({ view: { challenge, clubs } }: { readonly view: BoardView
     router.refresh();
   };
   const scored = (score: number) =>
-    challenge.kind === 'together'
-      ? counted(score, 'touch', 'touches')
-      : challenge.kind === 'best'
-        ? `${percent(score)} with a new best`
-        : `better than ${percent(score)} of own days`;
+    challenge.kind === 'pairs'
+      ? `${score} in turn`
+      : challenge.kind === 'together'
+        ? counted(score, 'touch', 'touches')
+        : challenge.kind === 'best'
+          ? `${percent(score)} with a new best`
+          : `better than ${percent(score)} of own days`;
   return (
     <Sheet aria-label="Against another club" className="p-4 print:border-0">
       <h2 className="text-lg">Against another club</h2>

@@ -7,6 +7,7 @@ import { shortDay } from '@/ui/dates';
 export const kindWords: Readonly<Record<ChallengeKind, readonly [title: string, what: string]>> = {
   best: ['Own best plus one', 'Everybody goes for a new best of their own.'],
   together: ['Together', 'All touches add up to one number.'],
+  pairs: ['Pairs', 'Two rally in turn: the longest row of each pair, towards one number.'],
   level: [
     'Level ground',
     'Each result is set against what could be expected of that player, so that the youngest can win.',
@@ -28,7 +29,13 @@ export function cardWords({
     `${drill}: ${step}.`,
     kindWords[kind][1],
     `${shortDay(fromDay)} to ${shortDay(untilDay)}${attempts === null ? '' : `, ${counted(attempts, 'attempt')} each`}.`,
-    ...(goal === null ? [] : [`${inThousands(goal)} touches together.`]),
+    ...(goal === null
+      ? []
+      : [
+          kind === 'pairs'
+            ? `${inThousands(goal)} in a row, the two in turn.`
+            : `${inThousands(goal)} touches together.`,
+        ]),
     ...(rules === '' ? [] : [rules]),
   ];
 }

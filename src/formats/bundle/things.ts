@@ -305,7 +305,7 @@ const all = {
     fields: {
       id: id('its id'),
       title: text('its name', 80),
-      kind: word('own bests, together, or on level ground', ['best', 'together', 'level']),
+      kind: word('own bests, together, pairs, or on level ground', ['best', 'together', 'pairs', 'level']),
       drillId: text('the drill', 80),
       stepId: text('the step', 80),
       rules: text('what stands on the card', 300),
@@ -337,6 +337,7 @@ const all = {
       id: id('its id'),
       challengeId: id('the challenge', 'challenges'),
       playerId: open(id('who; null for another club’s', 'players')),
+      partnerId: open(id('the other of a pair', 'players')),
       club: open(text('the other club', 60)),
       result: number('the result', 0, 100_000),
       day: day('its day'),

@@ -88,10 +88,11 @@ test('it is ranked only where that was asked for; taken off, it comes back', asy
 
 test.each([
   [{ title: '' }, 'Name is missing'],
-  [{ kind: 'race' }, 'Kind must be one of the three'],
+  [{ kind: 'race' }, 'Kind must be one of the four'],
   [{ stepId: 'nowhere' }, 'This step is not on the list'],
   [{ untilDay: '2026-11-01' }, 'Last day must not lie before the first day'],
-  [{ kind: 'together' }, 'Touches together is missing'],
+  [{ kind: 'together' }, 'The number is missing'],
+  [{ kind: 'pairs' }, 'The number is missing'],
   [{ attempts: 0 }, 'Attempts must be at least 1'],
   [{ attempts: 2.5 }, 'Attempts must be a whole number'],
   [{ playerIds: [] }, 'Players are missing'],
@@ -141,6 +142,21 @@ test('another club: our file has numbers and no names; theirs stands beside ours
   );
   expect(problem(await bringClub(box.context, 'nowhere', theirs))).toContain('not on record');
   expect(problem(await clubFile(box.context, id, ' '))).toContain('Your club is missing');
+});
+
+test('a pair’s rally is both of theirs: the partner is asked for, and a child who is gone takes the pair along', async () => {
+  const { id } = value(await makeChallenge(box.context, form({ kind: 'pairs', goal: 40, attempts: null })));
+  const [one, other] = at.playerIds as [string, string];
+  const add = (partnerId: string | null) =>
+    addChallengeResult(box.context, id, { playerId: one, partnerId, result: 14 });
+  expect(problem(await add(null))).toContain('Partner is missing');
+  expect(problem(await add(one))).toContain('Partner is missing');
+  value(await add(other));
+  const view = (await boardView(box.context, id))!;
+  expect(view.pairs).toEqual([{ players: [one, other], used: 1, left: null, result: 14, progress: 0.35 }]);
+  expect(JSON.parse(value(await clubFile(box.context, id, 'Quayside')))).toMatchObject({ results: [14] });
+  value(await eraseForGood(box.context, other, { name: 'Bo' }));
+  expect((await boardView(box.context, id))!.pairs).toEqual([]);
 });
 
 test('a child who is removed for good is gone from boards', async () => {

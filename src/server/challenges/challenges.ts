@@ -96,18 +96,23 @@ export async function addChallengeResult(
 ): Promise<Outcome<{ id: string }>> {
   const checked = check(challengeResultSchema, input);
   if (!checked.ok) return checked;
-  const { playerId, result } = checked.value;
+  const { playerId, partnerId, result } = checked.value;
   return write(context.db, async (tx) => {
     const challenge = await getChallenge(tx, challengeId);
     if (!challenge || challenge.removedAtMs !== null) return unknownChallenge;
     if (context.today < challenge.fromDay)
       return refused('result', `It begins on ${challenge.fromDay}: type results from then on.`);
-    if (!(await challengers(tx, challengeId)).some((one) => one.playerId === playerId))
+    const people = await challengers(tx, challengeId);
+    const isIn = (who: string) => people.some((one) => one.playerId === who);
+    if (!isIn(playerId))
       return refused('playerId', 'This player is not in the challenge: choose one who is.');
+    const pairs = challenge.kind === 'pairs';
+    if (pairs && (partnerId === null || partnerId === playerId || !isIn(partnerId)))
+      return refused('partnerId', 'Partner is missing: choose the other of the pair, who is in it too.');
     const id = context.newId();
     const day = context.today > challenge.untilDay ? challenge.untilDay : context.today;
     await insertResult(tx, {
-      ...{ id, challengeId, playerId, club: null, result, day },
+      ...{ id, challengeId, playerId, partnerId: pairs ? partnerId : null, club: null, result, day },
       atMs: context.nowMs,
       by: signatureOf(context),
     });

@@ -19,15 +19,16 @@ export async function clubFile(context: Context, id: string, club: string): Prom
   const [row, book] = await Promise.all([getChallenge(db, id), bookFor(db)]);
   const facts = row && factsOf(book, row, today);
   if (!facts) return gone;
-  const { board } = await boardFor(context, book, facts);
+  const { board, pairs } = await boardFor(context, book, facts);
   const { title, kind, drillId, stepId, fromDay, untilDay } = facts;
-  const results = board.lines
+  const single = board.lines
     .filter(({ used, progress }) => used > 0 || progress > 0)
     .map(({ progress, won, touches }) =>
       kind === 'together' ? touches : kind === 'best' ? Number(won) : Math.round(100 * progress),
-    )
-    // In no order that says who is who.
-    .sort((a, b) => b - a);
+    );
+  const all = kind === 'pairs' ? pairs.map(({ result }) => result) : single;
+  // In no order that says who is who.
+  const results = [...all].sort((a, b) => b - a);
   if (results.length === 0)
     return refused('results', 'Nobody has a result yet: there is nothing to take away.');
   return done(writeClubResults({ club: named, title, kind, drillId, stepId, fromDay, untilDay, results }));
@@ -53,7 +54,15 @@ export async function bringClub(
     await removeClub(tx, id, club, context.nowMs);
     for (const result of results)
       await insertResult(tx, {
-        ...{ id: context.newId(), challengeId: id, playerId: null, club, result, day: untilDay },
+        ...{
+          id: context.newId(),
+          challengeId: id,
+          playerId: null,
+          partnerId: null,
+          club,
+          result,
+          day: untilDay,
+        },
         atMs: context.nowMs,
         by: signatureOf(context),
       });

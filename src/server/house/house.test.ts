@@ -392,7 +392,10 @@ describe('each player on their own step', () => {
     );
     await touch(block.id, playerIds[0]!, 'x'.repeat(25));
     const [line] = (await sessionReviewView(box.context, sessionId))!.blocks[0]!.lines;
-    expect(line).toMatchObject({ tally: { best: 25, touches: 25 }, byDefault: { verdict: 'hold' } });
+    expect(line).toMatchObject({
+      tally: { best: 25, touches: 25 },
+      schools: { byDefault: { verdict: 'hold' } },
+    });
   });
 });
 

@@ -1,4 +1,4 @@
-import { boardOf, type Board, type Challenger } from '@/core/skill/challenge';
+import { boardOf, pairsOf, type Board, type Challenger } from '@/core/skill/challenge';
 import type { Measure } from '@/core/counting/measure';
 import {
   challengers,
@@ -69,7 +69,8 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
   const step = book.step(facts.drillId, facts.stepId)!;
   const lines = all.map<Challenger>(({ playerId, best, level, variance }) => {
     const own = court.filter(([who]) => who === playerId);
-    const told = typed.filter((one) => one.playerId === playerId).map(({ result }) => result);
+    const told =
+      kind === 'pairs' ? [] : typed.filter((one) => one.playerId === playerId).map(({ result }) => result);
     return {
       playerId,
       best,
@@ -88,21 +89,36 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
     goalOf(step, step.doses['10-12'], { result: 0 }),
     lines,
   );
-  return { board, typed, all };
+  const here = new Set(all.map(({ playerId }) => playerId));
+  const pairs = pairsOf(
+    facts,
+    typed.flatMap(({ playerId, partnerId, result }) =>
+      playerId !== null && partnerId !== null && here.has(playerId) && here.has(partnerId)
+        ? [{ players: [playerId, partnerId] as const, result }]
+        : [],
+    ),
+  );
+  return { board, pairs, typed, all };
+}
+
+/** A challenge with how it stands; `longest` is the longest rally of a pair, 0 where there is none. */
+export interface StandingChallenge extends ChallengeFacts {
+  readonly board: Board;
+  readonly players: number;
+  readonly longest: number;
 }
 
 /** All challenges on the list, the newest first, with how each stands. */
-export async function standingChallenges(
-  context: Context,
-): Promise<(ChallengeFacts & { readonly board: Board; readonly players: number })[]> {
+export async function standingChallenges(context: Context): Promise<StandingChallenge[]> {
   const { db, today } = context;
   const [rows, book] = await Promise.all([listChallenges(db), bookFor(db)]);
   const all = await Promise.all(
     rows.map(async (row) => {
       const facts = factsOf(book, row, today);
       if (!facts) return null;
-      const { board, all: people } = await boardFor(context, book, facts);
-      return { ...facts, board, players: people.length };
+      const { board, pairs, all: people } = await boardFor(context, book, facts);
+      const longest = Math.max(0, ...pairs.map(({ result }) => result));
+      return { ...facts, board, players: people.length, longest };
     }),
   );
   return all.filter((one) => one !== null);

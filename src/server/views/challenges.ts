@@ -1,30 +1,39 @@
 import { measures } from '@/core/counting/measure';
-import { clubScore, type Board, type ChallengeKind } from '@/core/skill/challenge';
+import { clubScore, type Board, type ChallengeKind, type PairLine } from '@/core/skill/challenge';
 import { groupBy } from '@/core/group-by';
 import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
-import { boardFor, factsOf, standingChallenges, type ChallengeFacts } from '../readers/challenges';
+import {
+  boardFor,
+  factsOf,
+  standingChallenges,
+  type ChallengeFacts,
+  type StandingChallenge,
+} from '../readers/challenges';
 import { playerName, type PlayerName } from '../readers/player-facts';
 
 export type { ChallengeFacts };
 
 export interface ChallengesView {
   readonly today: string;
-  readonly challenges: readonly (ChallengeFacts & { readonly board: Board; readonly players: number })[];
+  readonly challenges: readonly StandingChallenge[];
   readonly squad: readonly PlayerName[];
 }
 
 export interface BoardView {
   readonly challenge: ChallengeFacts;
   readonly board: Board;
+  /** Of a challenge of pairs; none elsewhere. */
+  readonly pairs: readonly PairLine[];
   readonly names: Readonly<Record<string, string>>;
   /** Results typed in, which can be taken back. */
   readonly typed: readonly {
     readonly id: string;
     readonly playerId: string;
+    readonly partnerId: string | null;
     readonly result: number;
     readonly day: string;
   }[];
@@ -46,6 +55,7 @@ function clubsOf(
   kind: ChallengeKind,
   board: Board,
   typed: readonly ChallengeResultRow[],
+  pairs: readonly PairLine[],
 ): BoardView['clubs'] {
   const theirs = groupBy(
     typed.filter(({ club }) => club !== null),
@@ -53,9 +63,10 @@ function clubsOf(
   );
   if (theirs.size === 0) return [];
   const done = board.lines.filter(({ used, progress }) => used > 0 || progress > 0);
-  const own = done.map(({ touches, won, progress }) =>
+  const single = done.map(({ touches, won, progress }) =>
     kind === 'together' ? touches : kind === 'best' ? Number(won) : 100 * progress,
   );
+  const own = kind === 'pairs' ? pairs.map(({ result }) => result) : single;
   return [
     { name: 'We', players: own.length, score: clubScore(kind, own) },
     ...[...theirs].map(([name, rows]) => ({
@@ -76,7 +87,7 @@ export async function boardView(context: Context, id: string): Promise<BoardView
   const [row, book] = await Promise.all([getChallenge(db, id), bookFor(db)]);
   const facts = row && factsOf(book, row, today);
   if (!facts) return null;
-  const { board, typed, all } = await boardFor(context, book, facts);
+  const { board, pairs, typed, all } = await boardFor(context, book, facts);
   const names = Object.fromEntries(all.map(({ playerId, name }) => [playerId, name]));
   const { lowerIsBetter } = measures[facts.measure];
   const ranked = [...board.lines].sort((a, b) => {
@@ -88,9 +99,10 @@ export async function boardView(context: Context, id: string): Promise<BoardView
     challenge: facts,
     board: facts.ranked ? { ...board, lines: ranked } : board,
     names,
-    clubs: clubsOf(facts.kind, board, typed),
-    typed: typed.flatMap(({ id: resultId, playerId, result, day }) =>
-      playerId === null ? [] : [{ id: resultId, playerId, result, day }],
+    pairs: facts.ranked ? [...pairs].sort((a, b) => b.result - a.result) : pairs,
+    clubs: clubsOf(facts.kind, board, typed, pairs),
+    typed: typed.flatMap(({ id: resultId, playerId, partnerId, result, day }) =>
+      playerId === null ? [] : [{ id: resultId, playerId, partnerId, result, day }],
     ),
     today,
   };
