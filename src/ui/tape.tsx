@@ -62,7 +62,7 @@ export function TapeEdge({ lengthS, bookedS }: { lengthS: number; bookedS: numbe
   return (
     <span
       aria-hidden
-      className="absolute -top-2 -bottom-2 z-10 w-1 bg-ink"
+      className="pointer-events-none absolute -top-2 -bottom-2 z-10 w-1 bg-ink"
       style={{ left: `${(100 * bookedS) / lengthS}%` }}
     />
   );
