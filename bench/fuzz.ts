@@ -13,6 +13,9 @@ import { importDrills } from '../src/server/house/import-drills';
 import { saveDrill, saveKit, savePlace } from '../src/server/house/house';
 import { ingestTouches } from '../src/server/log/ingest';
 import { createSession, savePlan } from '../src/server/sessions/sessions';
+import { makeChallenge } from '../src/server/challenges/challenges';
+import { bringClub } from '../src/server/challenges/club';
+import { saveLedger, sayCounting } from '../src/server/squad/ledger';
 import { signInCoach } from '../src/server/doors/sign-in';
 import { savePlayer } from '../src/server/squad/squad';
 import type { Context } from '../src/server/context';
@@ -97,6 +100,10 @@ const doors: Readonly<Record<string, (input: unknown) => Promise<unknown>>> = {
   session: (input) => createSession(context, input),
   plan: (input) => savePlan(context, at.sessionId, input),
   signIn: (input) => signInCoach(context, input, ''),
+  challenge: (input) => makeChallenge(context, input),
+  club: (input) => bringClub(context, 'nowhere', input),
+  ledger: (input) => saveLedger(context, at.playerIds[0]!, input),
+  counting: (input) => sayCounting(context, at.playerIds[0]!, input),
 };
 
 const strange: readonly unknown[] = [

@@ -42,14 +42,14 @@ export async function setChallengeRemoved(
 export async function challengers(
   db: Executor,
   id: string,
-): Promise<(ChallengePlayerRow & { readonly name: string })[]> {
+): Promise<(ChallengePlayerRow & { readonly name: string; readonly birthYear: number })[]> {
   const rows = await db
-    .select({ own: challengePlayer, name: player.name })
+    .select({ own: challengePlayer, name: player.name, birthYear: player.birthYear })
     .from(challengePlayer)
     .innerJoin(player, eq(player.id, challengePlayer.playerId))
     .where(and(eq(challengePlayer.challengeId, id), isNull(player.erasedAtMs)))
     .orderBy(asc(player.name));
-  return rows.map(({ own, name }) => ({ ...own, name }));
+  return rows.map(({ own, name, birthYear }) => ({ ...own, name, birthYear }));
 }
 
 export async function insertResult(db: Executor, row: typeof challengeResult.$inferInsert): Promise<void> {

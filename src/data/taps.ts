@@ -1,23 +1,11 @@
 import { sql } from 'drizzle-orm';
+import type { Tap } from '@/core/counting/tap';
 import type { Executor } from './database';
 import { jsonRows } from './json-rows';
 
-/** A touch or a drop as it was tapped. */
-export type TapRow = readonly [
-  playerId: string,
-  blockId: string,
-  drillId: string,
-  stepId: string,
-  drop: 0 | 1,
-  attempt: number,
-  /** The device's own clock, milliseconds: comparable on one device only. */
-  monoMs: number,
-  device: string,
-];
-
 /** Touches and drops in sessions since a day, those taken back left out, player by player in the order made. */
-export async function tapsSince(db: Executor, sinceDay: string): Promise<TapRow[]> {
-  return jsonRows<TapRow>(
+export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> {
+  return jsonRows<Tap>(
     db,
     sql`p, b, d, s, k, n, m, device`,
     sql`select e.player_id as p, e.block_id as b, b.drill_id as d, coalesce(bp.step_id, b.step_id) as s,

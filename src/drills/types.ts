@@ -1,3 +1,4 @@
+import { surenesses } from '@/core/skill/transfer';
 import type { CallSet } from '@/core/calls/call-sets';
 import type { CallPace } from '@/core/calls/schedule';
 import type { Shot } from '@/core/ballistics/wall/setup';
@@ -57,7 +58,7 @@ export type Easing = (typeof easings)[number];
 export type Change = Spice | Easing;
 
 export const feedHows = ['none', 'self', 'hand', 'many-ball', 'machine'] as const;
-export const predictabilities = ['known', 'random', 'live'] as const;
+export const predictabilities = surenesses;
 
 export interface Feed {
   readonly how: (typeof feedHows)[number];

@@ -1,27 +1,14 @@
 import { findings, type Finding, type Tapped } from '@/core/skill/honest';
+import { tapping } from '@/core/ballistics/tap/bounce-tempo';
+import type { Tap } from '@/core/counting/tap';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 
-/** A touch or a drop as it was tapped: see data/taps. */
-export type Tap = readonly [
-  playerId: string,
-  blockId: string,
-  drillId: string,
-  stepId: string,
-  drop: 0 | 1,
-  attempt: number,
-  monoMs: number,
-  device: string,
-];
-
 /** Nobody bounces a ball lower than this on purpose, metres. Ours. */
 const lowestM = 0.05;
-const gravity = 9.81;
-/** Up and down again to that height, seconds. */
-const quickestS = 2 * Math.sqrt((2 * lowestM) / gravity);
-
-/** The shortest time a ball allows between two touches of a drill; 0 where none sets it. */
-const ballTime = ({ family }: Drill): number => (family === 'touch' ? quickestS : 0);
+/** The shortest time a ball allows between two touches of a drill; 0 where none sets it. Every ball falls as fast from so low. */
+const ballTime = ({ family }: Drill): number =>
+  family === 'touch' ? tapping('yellow', 'strings', lowestM).periodS : 0;
 
 /** What is found in how players' touches were tapped, and in what they told, by player. */
 export function honestyOf(

@@ -4,7 +4,7 @@ import type { Case, Clocked, FailedUp, FourSchools, Odds } from '@/core/skill/fo
 import { fourSchools, usualBand } from '@/core/skill/four-schools';
 import { assumptions } from '@/core/skill/level/assumptions';
 import { ofTheDay } from '@/core/skill/level/follow';
-import type { Gauss } from '@/core/skill/level/scale';
+import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
 import type { Judged, School } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
@@ -111,7 +111,7 @@ function workOutOdds(
   const state = level.followed.after.at(-1)!;
   const form = assumptions[level.kind].form ** 2;
   const at = (result: number, of: Gauss = day) => chanceOf(goalOf(step, dose, { result }), of, attempts);
-  const half = 1.2815515655446004 * Math.sqrt(state.levelVar);
+  const half = halfWidth[0.8] * Math.sqrt(state.levelVar);
   const [one, other] = [-half, half].map((off) => at(mark, { mean: state.level + off, variance: form })) as [
     number,
     number,

@@ -64,17 +64,17 @@ const much = 0.6;
 const enoughTouches = 200;
 
 /** Who needs the coach, and why: one sentence each, of a kind one for each player. */
-export function needsOf(players: readonly NeedPlayer[], day: (isoDay: string) => string): Need[] {
+export function needsOf(players: readonly NeedPlayer[]): Need[] {
   const perSession = players
     .filter(({ sessions }) => sessions > 0)
     .map(({ touches, sessions }) => touches / sessions)
     .sort((a, b) => a - b);
   const middle = perSession[Math.floor(perSession.length / 2)] ?? 0;
-  const needs = players.flatMap((player) => needsOfOne(player, middle, day));
+  const needs = players.flatMap((player) => needsOfOne(player, middle));
   return needs.sort((a, b) => needKinds.indexOf(a.kind) - needKinds.indexOf(b.kind));
 }
 
-function needsOfOne(player: NeedPlayer, middle: number, day: (isoDay: string) => string): Need[] {
+function needsOfOne(player: NeedPlayer, middle: number): Need[] {
   const { id: playerId, ladders, sessions, touches, families, daysAway, findings } = player;
   const needs: Need[] = [];
   const say = (kind: NeedKind, sentence: string, drillId: string | null = null) =>
@@ -88,7 +88,7 @@ function needsOfOne(player: NeedPlayer, middle: number, day: (isoDay: string) =>
   if (slides[0])
     say(
       'sliding',
-      `${named(slides[0])}: ${changeWords(slides[0].progress!, day)!.toLowerCase()}${more(slides.length)}`,
+      `${named(slides[0])}: ${changeWords(slides[0].progress!)!.toLowerCase()}${more(slides.length)}`,
       slides[0].drillId,
     );
   if (daysAway !== null && daysAway > breakFrom && daysAway <= breakUntil)
@@ -104,7 +104,7 @@ function needsOfOne(player: NeedPlayer, middle: number, day: (isoDay: string) =>
   if (plateaus[0])
     say(
       'stuck',
-      `${named(plateaus[0])}: ${changeWords(plateaus[0].progress!, day)!.toLowerCase()}${more(plateaus.length)}`,
+      `${named(plateaus[0])}: ${changeWords(plateaus[0].progress!)!.toLowerCase()}${more(plateaus.length)}`,
       plateaus[0].drillId,
     );
   const ready = ladders.filter(({ schools }) => schools.byDefault.verdict === 'up');

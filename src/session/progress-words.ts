@@ -2,6 +2,7 @@ import { onceIn } from '@/core/skill/change/luck';
 import type { LedgerForecast } from '@/core/skill/ledger';
 import type { Transfer } from '@/core/skill/transfer';
 import type { Odds } from '@/core/skill/four-schools';
+import { shortDay } from '@/core/day-words';
 import { counted, percent } from '@/core/words';
 import { isoDay } from './levels';
 import { horizonDays, type RowsToExpect, type StepProgress } from './progress';
@@ -10,9 +11,6 @@ import { horizonDays, type RowsToExpect, type StepProgress } from './progress';
  * Progress in words. One place, so that a player's page, the squad's and the family's say the same of the same number.
  */
 
-/** How a day is written, "Tue 1 Dec": of the screen that asks. */
-type DayWords = (isoDay: string) => string;
-
 /** "66 % of days (41 % to 80 %)". */
 export const oddsWords = ({ chance, low, high }: Odds): string =>
   `${percent(chance)} of days (${percent(low)} to ${percent(high)})`;
@@ -20,18 +18,18 @@ export const oddsWords = ({ chance, low, high }: Odds): string =>
 const weeks = horizonDays / 7;
 
 /** When the mark will be passed. */
-export function forecastWords({ forecast, days, missingDays, passed }: StepProgress, day: DayWords): string {
+export function forecastWords({ forecast, days, missingDays, passed }: StepProgress): string {
   if (passed) return 'The mark is passed.';
   if (days.length === 0 || !forecast) return 'No practice of it is planned, and it was hardly done lately.';
   const { early, middle, late, byTheEnd } = forecast;
   const wanted = missingDays > 1 ? `, which takes ${missingDays} days` : '';
   if (byTheEnd < 0.1) return `Hardly within ${weeks} weeks at this rate.`;
   if (early === null || middle === null)
-    return `Within ${weeks} weeks with a chance of ${percent(byTheEnd)}${early === null ? '' : `, on ${day(isoDay(early))} at the earliest`}.`;
-  if (early === late) return `On ${day(isoDay(early))}, nearly sure${wanted}.`;
+    return `Within ${weeks} weeks with a chance of ${percent(byTheEnd)}${early === null ? '' : `, on ${shortDay(isoDay(early))} at the earliest`}.`;
+  if (early === late) return `On ${shortDay(isoDay(early))}, nearly sure${wanted}.`;
   if (late === null)
-    return `About ${day(isoDay(middle))}, at the earliest ${day(isoDay(early))}${wanted}; ${percent(byTheEnd)} within ${weeks} weeks.`;
-  return `About ${day(isoDay(middle))}; from ${day(isoDay(early))} to ${day(isoDay(late))}${wanted}.`;
+    return `About ${shortDay(isoDay(middle))}, at the earliest ${shortDay(isoDay(early))}${wanted}; ${percent(byTheEnd)} within ${weeks} weeks.`;
+  return `About ${shortDay(isoDay(middle))}; from ${shortDay(isoDay(early))} to ${shortDay(isoDay(late))}${wanted}.`;
 }
 
 /** What the forecast counts on. */
@@ -46,9 +44,9 @@ export function countsOnWords({ days, planned, attempts }: StepProgress): string
 }
 
 /** Whether it has moved, and since when; null where the log names no change. */
-export function changeWords({ change }: StepProgress, day: DayWords): string | null {
+export function changeWords({ change }: StepProgress): string | null {
   if (!change) return null;
-  const since = day(isoDay(change.fromDay));
+  const since = shortDay(isoDay(change.fromDay));
   switch (change.kind) {
     case 'jump':
       return `A jump on about ${since}.`;
@@ -63,9 +61,9 @@ export function changeWords({ change }: StepProgress, day: DayWords): string | n
 const seldom = 0.1;
 
 /** Luck or change, of the last day; null on an ordinary one. */
-export function luckWords({ luck, past }: StepProgress, day: DayWords): string | null {
+export function luckWords({ luck, past }: StepProgress): string | null {
   if (luck === null) return null;
-  const last = day(isoDay(past.at(-1)!.day));
+  const last = shortDay(isoDay(past.at(-1)!.day));
   if (luck < seldom) return `${last} was poor: chance alone brings such a day ${onceIn(luck, 'day')}.`;
   if (luck > 1 - seldom)
     return `${last} was brilliant: chance alone brings such a day ${onceIn(1 - luck, 'day')}.`;
@@ -92,12 +90,8 @@ export function transferWords({ gap, missing, shares }: Transfer): string {
 const mostWeeks = 104;
 
 /** When a focus will have its repetitions, at the rate of late, and with a little more. */
-export function ledgerWords(
-  { perWeek, weeksLeft, weeksWithMore }: LedgerForecast,
-  today: number,
-  day: DayWords,
-): string {
-  const at = (weeks: number) => day(isoDay(today + Math.ceil(7 * weeks)));
+export function ledgerWords({ perWeek, weeksLeft, weeksWithMore }: LedgerForecast, today: number): string {
+  const at = (weeks: number) => shortDay(isoDay(today + Math.ceil(7 * weeks)));
   const more =
     weeksWithMore !== null && weeksWithMore <= mostWeeks
       ? ` Five minutes more a day would bring it to about ${at(weeksWithMore)}.`
@@ -115,7 +109,7 @@ const [manyTries, manyMinutes] = [200, 120];
 
 /** What rows to expect today, as short lines: the chance, and what it is of. */
 export function rowsInWords(
-  { touch, oneTry, inTries, tries, inFiveMinutes, triesNeeded, minutesNeeded, best }: RowsToExpect,
+  { touch, oneTry, inTries, tries, inFiveMinutes, triesNeeded, minutesNeeded, best, ...rare }: RowsToExpect,
   n: number,
 ): readonly (readonly [what: string, says: string])[] {
   const about = ({ value, low, high }: RowsToExpect['triesNeeded'], most: number, noun: string) => {
@@ -132,5 +126,6 @@ export function rowsInWords(
     ['Tries it takes', about(triesNeeded, manyTries, 'tries')],
     ['Minutes it takes, drops and all', about(minutesNeeded, manyMinutes, 'min')],
     ['Best row of a usual day', `about ${Math.round(best)}`],
+    [`A row of ${rare.short} or less, by chance alone`, onceIn(rare.shortChance, 'try', 'tries')],
   ];
 }

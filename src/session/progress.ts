@@ -4,7 +4,7 @@ import { later, ofTheDay, smoothed } from '@/core/skill/level/follow';
 import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
 import { changeIn, type Change } from '@/core/skill/change/change';
-import { chanceOfSoLittle } from '@/core/skill/change/luck';
+import { chanceOfShortRow, chanceOfSoLittle } from '@/core/skill/change/luck';
 import { learningCurves, type Curves } from '@/core/skill/change/curve';
 import { foresee, type Forecast } from '@/core/skill/expect/forecast';
 import { bestAt } from '@/core/skill/expect/mark';
@@ -19,7 +19,7 @@ import {
 } from '@/core/skill/expect/rows';
 import { measures } from '@/core/counting/measure';
 import { seededRandom } from '@/core/random';
-import { transfer, type Held, type Transfer } from '@/core/skill/transfer';
+import { surenesses, transfer, type Held, type Transfer } from '@/core/skill/transfer';
 import type { Book } from '@/drills/book';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
@@ -50,6 +50,9 @@ export interface RowsToExpect {
   readonly minutesNeeded: Ranged;
   /** The best row of a usual day. */
   readonly best: number;
+  /** A row that looks like a bad day, and how often chance alone brings one as short: a fifth of the mark. */
+  readonly short: number;
+  readonly shortChance: number;
 }
 
 export interface StepProgress {
@@ -180,6 +183,7 @@ export function progressOn(
 
 function rowsToExpect(day: Gauss, n: number, tries: number, step: Step): RowsToExpect {
   const pace = { perTouchS: step.perTouchS.value, dropCostS: step.dropCostS.value };
+  const short = Math.floor(n / 5);
   return {
     touch: chanceOfTouch(day),
     oneTry: chanceOfRowInTries(day, n),
@@ -189,6 +193,8 @@ function rowsToExpect(day: Gauss, n: number, tries: number, step: Step): RowsToE
     triesNeeded: triesToRow(day, n),
     minutesNeeded: minutesToRow(day, n, pace),
     best: bestRowOf(day, tries),
+    short,
+    shortChance: chanceOfShortRow(day, short),
   };
 }
 
@@ -209,9 +215,7 @@ export function transferOf(book: Book, skill: Skill, playerId: string): Transfer
     if (!drill || !step || kinds[step.measure] !== 'chance' || step.measure === 'hold') continue;
     // Loosening and feet have no ball that comes.
     if (drill.family === 'loosen' || drill.family === 'feet') continue;
-    const changed = (['known', 'random', 'live'] as const).find((feed) =>
-      one.condition.startsWith(`${feed} feed`),
-    );
+    const changed = surenesses.find((feed) => one.condition.startsWith(`${feed} feed`));
     held.push({
       sureness: changed ?? drill.feed.predictability,
       hits: one.touches,

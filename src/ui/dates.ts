@@ -1,22 +1,6 @@
-/** Parts of a date in our own order: no two browsers set the same commas. */
-const written = (options: Intl.DateTimeFormatOptions) => {
-  const format = new Intl.DateTimeFormat('en-GB', options);
-  return (atMs: number, order: readonly Intl.DateTimeFormatPartTypes[]): string => {
-    const parts = new Map(format.formatToParts(atMs).map(({ type, value }) => [type, value]));
-    return order.map((type) => parts.get(type)).join(' ');
-  };
-};
+import { written } from '@/core/day-words';
 
-// A day is a day of the calendar, wherever it is read: it is written in the zone it is parsed in.
-const short = written({ weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
-const long = written({ weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' });
-const ofDay = (day: string): number => Date.parse(`${day}T00:00:00Z`);
-
-/** "Tue 24 Nov". */
-export const shortDay = (day: string) => short(ofDay(day), ['weekday', 'day', 'month']);
-
-/** "Tuesday 24 November". */
-export const longDay = (day: string) => long(ofDay(day), ['weekday', 'day', 'month']);
+export { longDay, shortDay } from '@/core/day-words';
 
 /** "24 Nov 2026", in a time zone, or where this device is. @param atMs Unix milliseconds */
 export const dayAt = (atMs: number, timeZone?: string) =>

@@ -10,10 +10,7 @@ const mostKnown = 40;
 const onServer = typeof window === 'undefined';
 
 /** Only plain data comes out as it went in: no `undefined`, no Infinity, no dates. */
-export function pack<T>(value: T): Packed<T> {
-  const text: Packed<T> = JSON.stringify(value);
-  return text;
-}
+export const pack = <T>(value: T): Packed<T> => JSON.stringify(value);
 
 /** What was packed. On the server two pages may be given the same: nobody changes it. */
 export function unpack<T>(packed: Packed<T>): T {

@@ -5,13 +5,13 @@ import { boardOf, clubScore, levelGround, pairsOf, type Challenge, type Challeng
 const rows: Challenge = { kind: 'best', measure: 'row', attempts: 3, goal: null };
 const goal = { kind: 'chance', inARow: true, tries: 10, boxS: 1, mostEach: 1 } as const;
 const of = (playerId: string, results: number[], more: Partial<Challenger> = {}): Challenger => ({
-  ...{ playerId, results, best: 10, level: { mean: logit(0.9), variance: 0.1 } },
+  ...{ playerId, results, goal, best: 10, level: { mean: logit(0.9), variance: 0.1 } },
   touches: results.reduce((sum, one) => sum + one, 0),
   ...more,
 });
 
 test('own best plus one: a new best wins, whatever it is; attempts over the number count no more', () => {
-  const { lines, movedMost } = boardOf(rows, goal, [
+  const { lines, movedMost } = boardOf(rows, [
     of('small', [2, 4, 3], { best: 3 }),
     of('big', [20, 12, 19, 99], { best: 30 }),
     of('new', [5], { best: null }),
@@ -26,9 +26,9 @@ test('own best plus one: a new best wins, whatever it is; attempts over the numb
 });
 
 test('laps: less is better, a tenth of a second is a new best', () => {
-  const { lines } = boardOf({ ...rows, measure: 'lap' }, { ...goal, kind: 'time' }, [
-    of('a', [12.4, 12], { best: 12.1 }),
-    of('b', [12.1], { best: 12.1 }),
+  const { lines } = boardOf({ ...rows, measure: 'lap' }, [
+    of('a', [12.4, 12], { best: 12.1, goal: { ...goal, kind: 'time' } }),
+    of('b', [12.1], { best: 12.1, goal: { ...goal, kind: 'time' } }),
   ]);
   expect(lines.map(({ won }) => won)).toEqual([true, false]);
 });
@@ -38,7 +38,6 @@ test('together: the sum is exactly what all have, and nobody is measured by it',
     fc.property(fc.array(fc.integer({ min: 0, max: 500 }), { maxLength: 12 }), (touches) => {
       const board = boardOf(
         { ...rows, kind: 'together', goal: 1000 },
-        goal,
         touches.map((n, i) => of(String(i), [], { touches: n })),
       );
       expect(board.together).toBe(touches.reduce((sum, n) => sum + n, 0));
@@ -52,7 +51,7 @@ test('level ground: what was to be expected is a half, so a five-year-old can wi
   const level = (p: number) => ({ mean: logit(p), variance: 0.0001 });
   // The middle row at 0.9 is between six and seven.
   expect(levelGround(7, goal, level(0.9), 1)).toBeCloseTo(1 - (0.9 ** 7 + 0.9 ** 8) / 2, 3);
-  const board = boardOf({ ...rows, kind: 'level', attempts: 1 }, goal, [
+  const board = boardOf({ ...rows, kind: 'level', attempts: 1 }, [
     of('five', [4], { level: level(0.6) }),
     of('champion', [30], { level: level(0.98) }),
     of('unknown', [8], { level: null }),
@@ -63,6 +62,21 @@ test('level ground: what was to be expected is a half, so a five-year-old can wi
   expect(board.movedMost).toBe('five');
   expect(board.lines[2]!.words).toMatch(/^Nothing was counted before/);
   expect(board.lines[3]!.words).toMatch(/^About 3 in a row to be expected/);
+});
+
+test('what is to be expected is of each one’s own dose: six shots of a small child, ten of a big one', () => {
+  const shots = (tries: number) => ({ ...goal, kind: 'share' as const, inARow: false, tries, mostEach: 10 });
+  const even = { mean: 0, variance: 0.0001 };
+  const { lines } = boardOf({ ...rows, kind: 'level', measure: 'points', attempts: 1 }, [
+    of('five', [30], { level: even, goal: shots(6) }),
+    of('eleven', [30], { level: even, goal: shots(10) }),
+  ]);
+  expect(lines.map(({ words }) => words)).toEqual([
+    '30 points; about 30 points was to be expected.',
+    '30 points; about 50 points was to be expected.',
+  ]);
+  expect(lines[0]!.progress).toBeCloseTo(0.5, 1);
+  expect(lines[1]!.progress).toBeLessThan(0.1);
 });
 
 test('an honest player is above what was to be expected half the time', () => {
@@ -93,6 +107,6 @@ test('a club is one number: a sum, a share, or the mean on level ground', () => 
 });
 
 test('nobody moved: nobody is named', () => {
-  expect(boardOf(rows, goal, [of('a', [3])]).movedMost).toBeNull();
-  expect(boardOf(rows, goal, [])).toEqual({ lines: [], together: 0, movedMost: null });
+  expect(boardOf(rows, [of('a', [3])]).movedMost).toBeNull();
+  expect(boardOf(rows, [])).toEqual({ lines: [], together: 0, movedMost: null });
 });

@@ -27,6 +27,8 @@ export interface Challenger {
   readonly playerId: string;
   readonly best: number | null;
   readonly level: Gauss | null;
+  /** What one attempt is made of at their age. */
+  readonly goal: Omit<Goal, 'mark'>;
   /** Results in the order made. */
   readonly results: readonly number[];
   readonly touches: number;
@@ -69,16 +71,12 @@ export function levelGround(result: number, goal: Omit<Goal, 'mark'>, day: Gauss
 }
 
 /** The board of a challenge. Nobody is ranked: lines stand in the order they are given. */
-export function boardOf(
-  challenge: Challenge,
-  goal: Omit<Goal, 'mark'>,
-  challengers: readonly Challenger[],
-): Board {
+export function boardOf(challenge: Challenge, challengers: readonly Challenger[]): Board {
   const { kind, measure, attempts } = challenge;
   const { lowerIsBetter, increment } = measures[measure];
   const together = challengers.reduce((sum, { touches }) => sum + touches, 0);
   const moved: { readonly playerId: string; readonly by: number }[] = [];
-  const lines = challengers.map<BoardLine>(({ playerId, best, level, results, touches }) => {
+  const lines = challengers.map<BoardLine>(({ playerId, best, level, goal, results, touches }) => {
     const counting = attempts === null ? results : results.slice(0, attempts);
     const result = counting.reduce<number | null>((so, one) => better(measure, so, one), null);
     const base = {
@@ -188,6 +186,19 @@ export function pairsOf(
       progress: goal === null || goal === 0 ? 1 : Math.min(1, result / goal),
     };
   });
+}
+
+/**
+ * What a club brings to another: one number a player, or a pair. Touches (`together`), the longest rally (`pairs`), 1 or 0
+ * for a new best (`best`), hundredths of own days (`level`). Who has done nothing is left out.
+ */
+export function clubResults(kind: ChallengeKind, { lines }: Board, pairs: readonly PairLine[]): number[] {
+  if (kind === 'pairs') return pairs.map(({ result }) => result);
+  return lines
+    .filter(({ used, progress }) => used > 0 || progress > 0)
+    .map(({ touches, won, progress }) =>
+      kind === 'together' ? touches : kind === 'best' ? Number(won) : Math.round(100 * progress),
+    );
 }
 
 /** A club's results as one number: touches, the share with a new best, or the mean share on level ground (0 to 1). */

@@ -28,11 +28,10 @@ test.each([
   ['against the clock', 'clock', { clock: { boxS: 30, result: 21, wanted: 20 } }],
   ['own best plus one', 'best', { best: 20, reachedDays: 1 }],
   ['sweet spot', 'sweet', { odds: odds(0.92) }],
-] as const)('up by the school %s alone, and the coach’s choice proposes it', (answer, school, more) => {
+] as const)('up by the school %s alone, and the coach’s choice proposes it', (_name, school, more) => {
   const all = fourSchools(one(more), school);
   expect(all.byDefault).toMatchObject({ school, verdict: 'up' });
   expect(all.all.map((verdict) => verdict.school)).toEqual(['row', 'clock', 'best', 'sweet']);
-  expect(answer).toBeTruthy();
 });
 
 test('left to the drill, rows are judged in a row, all else by the own best', () => {

@@ -1,4 +1,5 @@
 import type { Ranged } from './expect/rows';
+import { halfWidth } from './level/scale';
 
 /**
  * Good repetitions a pattern takes until it holds, and a skill. Common practice in the trade, no source: the coach sets
@@ -37,7 +38,7 @@ export function ledgerForecast(
   const n = Math.max(1, last.length);
   const mean = last.reduce((sum, one) => sum + one, 0) / n;
   const variance = n > 1 ? last.reduce((sum, one) => sum + (one - mean) ** 2, 0) / (n - 1) : mean;
-  const half = 1.2815515655446004 * Math.sqrt(Math.max(variance, mean) / n);
+  const half = halfWidth[0.8] * Math.sqrt(Math.max(variance, mean) / n);
   const perWeek = { value: mean, low: Math.max(mean / 4, mean - half), high: mean + half };
   const left = Math.max(0, goal - done);
   const weeksAt = (rate: number) => (left === 0 ? 0 : left / rate);

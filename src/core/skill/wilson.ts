@@ -1,11 +1,12 @@
+import { halfWidth } from './level/scale';
+
 /** A range a share lies in, 0 to 1. */
 export interface Interval {
   readonly low: number;
   readonly high: number;
 }
 
-/** The 97.5 % point of the standard normal distribution: a 95 % interval. */
-const z95 = 1.959963984540054;
+const z95 = halfWidth[0.95];
 
 /**
  * Wilson's score interval (95 %) for a share: sound for few tries and near 0 or 1.

@@ -243,25 +243,9 @@ function TypeIn({ view: { challenge, board, names } }: { readonly view: BoardVie
         void save();
       }}
     >
-      <Field label="Player">
-        <select value={playerId} onChange={(event) => setPlayerId(event.target.value)}>
-          {people.map((id) => (
-            <option key={id} value={id}>
-              {names[id]}
-            </option>
-          ))}
-        </select>
-      </Field>
+      <Person label="Player" value={playerId} onChange={setPlayerId} people={people} names={names} />
       {pairs && (
-        <Field label="With">
-          <select value={partnerId} onChange={(event) => setPartnerId(event.target.value)}>
-            {people.map((id) => (
-              <option key={id} value={id}>
-                {names[id]}
-              </option>
-            ))}
-          </select>
-        </Field>
+        <Person label="With" value={partnerId} onChange={setPartnerId} people={people} names={names} />
       )}
       <Field label="Result" error={problem}>
         <input
@@ -275,6 +259,32 @@ function TypeIn({ view: { challenge, board, names } }: { readonly view: BoardVie
         Put it on the board
       </Button>
     </form>
+  );
+}
+
+function Person({
+  label,
+  value,
+  people,
+  names,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly people: readonly string[];
+  readonly names: BoardView['names'];
+  readonly onChange: (id: string) => void;
+}) {
+  return (
+    <Field label={label}>
+      <select value={value} onChange={(event) => onChange(event.target.value)}>
+        {people.map((id) => (
+          <option key={id} value={id}>
+            {names[id]}
+          </option>
+        ))}
+      </select>
+    </Field>
   );
 }
 

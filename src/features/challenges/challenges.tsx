@@ -65,10 +65,10 @@ export function ChallengesPage({ view }: { readonly view: ChallengesView }) {
                   </p>
                   <p className="mt-1 font-semibold">
                     {one.kind === 'pairs'
-                      ? `Longest in turn: ${one.longest} of ${inThousands(one.goal ?? 0)}`
+                      ? `Longest in turn: ${Math.max(0, ...one.pairs.map(({ result }) => result))} of ${inThousands(one.goal ?? 0)}`
                       : one.kind === 'together'
                         ? `${inThousands(one.board.together)} of ${inThousands(one.goal ?? 0)} touches`
-                        : `${won} of ${counted(one.players, 'player')} ${one.kind === 'best' ? 'with a new best' : 'above what was to be expected'}`}
+                        : `${won} of ${counted(one.board.lines.length, 'player')} ${one.kind === 'best' ? 'with a new best' : 'above what was to be expected'}`}
                   </p>
                 </Sheet>
               </li>

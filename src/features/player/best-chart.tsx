@@ -9,6 +9,7 @@ import { better, numberInWords, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
 import { useWholeBook } from '@/ui/whole-book';
 import { shortDay } from '@/ui/dates';
+import { MarkLine } from '@/ui/drawing/mark-line';
 
 const width = 800;
 const margin = { left: 44, right: 92, top: 8, bottom: 22 };
@@ -169,18 +170,7 @@ function Band({ step, mark, top, height, attempts }: BandProps) {
           </text>
         </g>
       ))}
-      <line
-        x1={margin.left}
-        x2={width - margin.right}
-        y1={gateY}
-        y2={gateY}
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-        strokeDasharray="7 5"
-      />
-      <text x={width - margin.right + 8} y={gateY + 4} fontSize="12" fill="var(--ink)">
-        mark {mark}
-      </text>
+      <MarkLine mark={mark} y={gateY} from={margin.left} to={width - margin.right} />
       <path
         d={dots}
         stroke="var(--safe)"

@@ -3,7 +3,6 @@ import { resultInWords } from '@/core/counting/measure';
 import { counted, inThousands } from '@/core/words';
 import { PrintButton } from '@/features/paper/print-button';
 import type { Family } from '@/drills/types';
-import { isoDay } from '@/session/levels';
 import type { FamilyView } from '@/server/views/family';
 import { ButtonLink } from '@/ui/button';
 import { longDay } from '@/ui/dates';
@@ -74,13 +73,10 @@ export function FamilyPage({ view }: { readonly view: FamilyView }) {
             </p>
           )}
           <ul className="space-y-1">
-            {next.map(({ drill, step, measure, mark, forecast }) => (
+            {next.map(({ drill, step, measure, mark, likely }) => (
               <li key={`${drill} ${step}`}>
                 <strong>{drill}</strong>, {step}: {resultInWords(measure, mark)}
-                {forecast?.forecast?.middle
-                  ? `, perhaps about ${longDay(isoDay(forecast.forecast.middle))}`
-                  : ''}
-                .
+                {likely && `, perhaps about ${longDay(likely)}`}.
               </li>
             ))}
           </ul>

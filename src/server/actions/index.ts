@@ -1,8 +1,8 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import { act, look } from '../doors/door';
+import { changed } from './changed';
 import { asId, asIds } from './ids';
 import { copyNow } from '../copies';
 import { decide } from '../sessions/decisions';
@@ -39,11 +39,6 @@ import { placePlayer } from '../squad/standing';
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are
  * checked by the use cases; ids that are none of ours are taken as unknown.
  */
-/** Pages are read again after a change, in every window that asks. */
-function changed<T>(outcome: Outcome<T>): Outcome<T> {
-  if (outcome.ok) revalidatePath('/', 'layout');
-  return outcome;
-}
 
 export async function savePlayerAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
   return act('write', 'player.save', [id === undefined ? '' : asId(id)], async (context) =>

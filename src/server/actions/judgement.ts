@@ -1,6 +1,5 @@
 'use server';
 
-import { revalidatePath } from 'next/cache';
 import type { Outcome } from '@/core/outcome';
 import {
   addChallengeResult,
@@ -9,15 +8,11 @@ import {
   removeChallengeResult,
 } from '../challenges/challenges';
 import { act } from '../doors/door';
+import { changed } from './changed';
 import { asId } from './ids';
 import { removeCounting, saveLedger, sayCounting } from '../squad/ledger';
 
 /* Challenges, and the coach's words on counts and foci: as in ./index, ids and input come from outside. */
-
-const changed = <T>(outcome: Outcome<T>): Outcome<T> => {
-  if (outcome.ok) revalidatePath('/', 'layout');
-  return outcome;
-};
 
 export async function makeChallengeAction(input: unknown): Promise<Outcome<{ id: string }>> {
   return act('write', 'challenge.make', [], async (context) => changed(await makeChallenge(context, input)));

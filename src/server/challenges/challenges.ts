@@ -22,7 +22,7 @@ import { refreshAttempts } from '../log/results';
 import { bookFor } from '../readers/book';
 import { skillUntil } from '../readers/skill';
 
-const unknownChallenge = refused(
+export const unknownChallenge = refused(
   'challenge',
   'This challenge is not on record (any more): go back to the challenges.',
 );

@@ -1,4 +1,5 @@
 import { done, refused, type Outcome } from '@/core/outcome';
+import { clubResults } from '@/core/skill/challenge';
 import { readClubResults, writeClubResults } from '@/formats/challenge';
 import { getChallenge, insertResult, removeClub } from '@/data/challenges';
 import { write } from '@/data/write';
@@ -7,8 +8,7 @@ import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
 import { boardFor, factsOf } from '../readers/challenges';
-
-const gone = refused('challenge', 'This challenge is not on record (any more): go back to the challenges.');
+import { unknownChallenge } from './challenges';
 
 /** Our results in a challenge as a file for another club: one number a player, and nobody's name. */
 export async function clubFile(context: Context, id: string, club: string): Promise<Outcome<string>> {
@@ -18,17 +18,11 @@ export async function clubFile(context: Context, id: string, club: string): Prom
   await resultsReady(db);
   const [row, book] = await Promise.all([getChallenge(db, id), bookFor(db)]);
   const facts = row && factsOf(book, row, today);
-  if (!facts) return gone;
+  if (!facts) return unknownChallenge;
   const { board, pairs } = await boardFor(context, book, facts);
   const { title, kind, drillId, stepId, fromDay, untilDay } = facts;
-  const single = board.lines
-    .filter(({ used, progress }) => used > 0 || progress > 0)
-    .map(({ progress, won, touches }) =>
-      kind === 'together' ? touches : kind === 'best' ? Number(won) : Math.round(100 * progress),
-    );
-  const all = kind === 'pairs' ? pairs.map(({ result }) => result) : single;
   // In no order that says who is who.
-  const results = [...all].sort((a, b) => b - a);
+  const results = clubResults(kind, board, pairs).sort((a, b) => b - a);
   if (results.length === 0)
     return refused('results', 'Nobody has a result yet: there is nothing to take away.');
   return done(writeClubResults({ club: named, title, kind, drillId, stepId, fromDay, untilDay, results }));
@@ -45,7 +39,7 @@ export async function bringClub(
   const { club, kind, drillId, stepId, results, untilDay } = read.value;
   return write(context.db, async (tx) => {
     const challenge = await getChallenge(tx, id);
-    if (!challenge) return gone;
+    if (!challenge) return unknownChallenge;
     if (challenge.kind !== kind || challenge.drillId !== drillId || challenge.stepId !== stepId)
       return refused(
         'file',

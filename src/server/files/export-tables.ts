@@ -1,7 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { csvText, type Cell } from '@/formats/tables';
 import { jsonRows } from '@/data/json-rows';
-import { listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookContents } from '../readers/book';
@@ -128,7 +127,6 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
       return;
     case 'challenges': {
       const challenges = await standingChallenges(context);
-      const people = new Map((await listPlayers(db)).map(({ id, name: called }) => [id, called]));
       yield csvText(
         [
           'Challenge',
@@ -142,12 +140,18 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           'Result',
           'Says',
         ],
-        challenges.flatMap(({ title, kind, fromDay, untilDay, drill, step, board }) =>
-          board.lines.map(({ playerId, used, result, words }): Cell[] => [
-            ...[title, kind, fromDay, untilDay, drill, step, people.get(playerId) ?? '', used],
-            ...[result, words],
-          ]),
-        ),
+        challenges.flatMap(({ title, kind, fromDay, untilDay, drill, step, board, pairs, names }) => {
+          const of = [title, kind, fromDay, untilDay, drill, step];
+          return kind === 'pairs'
+            ? pairs.map(({ players, used, result }): Cell[] => [
+                ...[...of, players.map((id) => names[id]).join(' and '), used],
+                ...[result, `${result} in turn`],
+              ])
+            : board.lines.map(({ playerId, used, result, words }): Cell[] => [
+                ...[...of, names[playerId] ?? '', used],
+                ...[result, words],
+              ]);
+        }),
       );
     }
   }

@@ -1,4 +1,4 @@
-import { boardOf, pairsOf, type Board, type Challenger } from '@/core/skill/challenge';
+import { boardOf, pairsOf, type Board, type Challenger, type PairLine } from '@/core/skill/challenge';
 import type { Measure } from '@/core/counting/measure';
 import {
   challengers,
@@ -8,9 +8,9 @@ import {
   type ChallengeRow,
 } from '@/data/challenges';
 import type { Book } from '@/drills';
-import { goalOf } from '@/session/levels';
+import { ageBandOf } from '@/drills/age-band';
+import { dayNumber, goalOf } from '@/session/levels';
 import type { Context } from '../context';
-import { dayAfter } from '../days';
 import { bookFor } from './book';
 
 /** A challenge as the list and its board show it. */
@@ -36,12 +36,6 @@ export interface ChallengeFacts extends Pick<
   readonly daysLeft: number;
 }
 
-const daysFrom = (from: string, until: string): number => {
-  let days = 0;
-  for (let day = from; day <= until && days < 400; day = dayAfter(day, 1)) days += 1;
-  return days;
-};
-
 export function factsOf(book: Book, row: ChallengeRow, today: string): ChallengeFacts | null {
   const step = book.step(row.drillId, row.stepId);
   const drill = book.drill(row.drillId);
@@ -53,7 +47,7 @@ export function factsOf(book: Book, row: ChallengeRow, today: string): Challenge
     step: step.title,
     measure: step.measure,
     removed: row.removedAtMs !== null,
-    daysLeft: today > untilDay ? 0 : daysFrom(today < fromDay ? fromDay : today, untilDay),
+    daysLeft: Math.max(0, dayNumber(untilDay) - dayNumber(today < fromDay ? fromDay : today) + 1),
   };
 }
 
@@ -67,7 +61,9 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
     courtResults(db, facts, facts.fromDay, facts.untilDay),
   ]);
   const step = book.step(facts.drillId, facts.stepId)!;
-  const lines = all.map<Challenger>(({ playerId, best, level, variance }) => {
+  const lines = all.map<Challenger>(({ playerId, birthYear, best, level, variance }) => {
+    // As old as they were when it began: everybody under the dose of their own age.
+    const band = ageBandOf(Number(facts.fromDay.slice(0, 4)) - birthYear);
     const own = court.filter(([who]) => who === playerId);
     const told =
       kind === 'pairs' ? [] : typed.filter((one) => one.playerId === playerId).map(({ result }) => result);
@@ -75,6 +71,7 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
       playerId,
       best,
       level: level === null || variance === null ? null : { mean: level, variance },
+      goal: goalOf(step, step.doses[band], { result: 0 }),
       results: [...own.flatMap(([, result]) => (result === null ? [] : [result])), ...told],
       // Typed results of rows, counts and repetitions are so many touches.
       touches:
@@ -84,11 +81,7 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
           : 0),
     };
   });
-  const board = boardOf(
-    { kind, measure, attempts, goal },
-    goalOf(step, step.doses['10-12'], { result: 0 }),
-    lines,
-  );
+  const board = boardOf({ kind, measure, attempts, goal }, lines);
   const here = new Set(all.map(({ playerId }) => playerId));
   const pairs = pairsOf(
     facts,
@@ -101,11 +94,11 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
   return { board, pairs, typed, all };
 }
 
-/** A challenge with how it stands; `longest` is the longest rally of a pair, 0 where there is none. */
+/** A challenge with how it stands. */
 export interface StandingChallenge extends ChallengeFacts {
   readonly board: Board;
-  readonly players: number;
-  readonly longest: number;
+  readonly pairs: readonly PairLine[];
+  readonly names: Readonly<Record<string, string>>;
 }
 
 /** All challenges on the list, the newest first, with how each stands. */
@@ -117,8 +110,8 @@ export async function standingChallenges(context: Context): Promise<StandingChal
       const facts = factsOf(book, row, today);
       if (!facts) return null;
       const { board, pairs, all: people } = await boardFor(context, book, facts);
-      const longest = Math.max(0, ...pairs.map(({ result }) => result));
-      return { ...facts, board, players: people.length, longest };
+      const names = Object.fromEntries(people.map(({ playerId, name }) => [playerId, name]));
+      return { ...facts, board, pairs, names };
     }),
   );
   return all.filter((one) => one !== null);

@@ -1,5 +1,11 @@
 import { measures } from '@/core/counting/measure';
-import { clubScore, type Board, type ChallengeKind, type PairLine } from '@/core/skill/challenge';
+import {
+  clubResults,
+  clubScore,
+  type Board,
+  type ChallengeKind,
+  type PairLine,
+} from '@/core/skill/challenge';
 import { groupBy } from '@/core/group-by';
 import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
@@ -62,11 +68,7 @@ function clubsOf(
     ({ club }) => club!,
   );
   if (theirs.size === 0) return [];
-  const done = board.lines.filter(({ used, progress }) => used > 0 || progress > 0);
-  const single = done.map(({ touches, won, progress }) =>
-    kind === 'together' ? touches : kind === 'best' ? Number(won) : 100 * progress,
-  );
-  const own = kind === 'pairs' ? pairs.map(({ result }) => result) : single;
+  const own = clubResults(kind, board, pairs);
   return [
     { name: 'We', players: own.length, score: clubScore(kind, own) },
     ...[...theirs].map(([name, rows]) => ({

@@ -1,5 +1,6 @@
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Family } from '@/drills/types';
+import { isoDay } from '@/session/levels';
 import { attendedSince } from '@/data/session';
 import { touchesByDay } from '@/data/results';
 import { decisionsOfPlayer, getPlayer } from '@/data/squad';
@@ -9,7 +10,7 @@ import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { skillUntil } from '../readers/skill';
-import { laddersOf, type LadderLine } from './progress';
+import { laddersOf } from './progress';
 
 /** What a family reads about their child: nothing but their own, and what is good and next of it. */
 export interface FamilyView {
@@ -36,7 +37,7 @@ export interface FamilyView {
     readonly measure: Measure;
     readonly mark: number;
     /** The day to expect it, local ISO; null where it lies far off. */
-    readonly forecast: LadderLine['progress'];
+    readonly likely: string | null;
   }[];
 }
 
@@ -92,9 +93,17 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
   const next = ladders.flatMap(({ drillId, stepId, mark, progress }) => {
     const step = book.step(drillId, stepId, id);
     if (!step || step.habit || !progress || progress.passed) return [];
-    return [{ ...named(drillId, stepId), measure: step.measure, mark: mark.result, forecast: progress }];
+    const middle = progress.forecast?.middle ?? null;
+    return [
+      {
+        ...named(drillId, stepId),
+        measure: step.measure,
+        mark: mark.result,
+        likely: middle === null ? null : isoDay(middle),
+      },
+    ];
   });
-  const soon = (one: (typeof next)[number]) => one.forecast.forecast?.middle ?? Infinity;
+  const soon = ({ likely }: (typeof next)[number]) => likely ?? '9999';
   return {
     player: { id, name: facts.name, focus: facts.focus },
     ...{ fromDay, today },
@@ -106,6 +115,6 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
       .sort((a, b) => b.gain - a.gain)
       .slice(0, mostBetter)
       .map(({ gain: _gain, ...one }) => one),
-    next: next.sort((a, b) => soon(a) - soon(b)).slice(0, mostNext),
+    next: next.sort((a, b) => soon(a).localeCompare(soon(b))).slice(0, mostNext),
   };
 }

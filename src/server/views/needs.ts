@@ -5,7 +5,7 @@ import { listPlayers } from '@/data/squad';
 import { tapsSince, toldSince } from '@/data/taps';
 import { dayNumber } from '@/session/levels';
 import { honestyOf } from '@/session/honesty';
-import type { NeedPlayer } from '@/session/needs';
+import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { resultsReady } from '../log/results';
@@ -26,8 +26,8 @@ export interface NextSession {
 
 export interface NeedsView {
   readonly players: readonly PlayerFacts[];
-  /** What needs are read from, in the order of the squad. */
-  readonly from: readonly NeedPlayer[];
+  /** The most pressing kind first. */
+  readonly needs: readonly Need[];
   /** The next planned session each player comes to. */
   readonly next: Readonly<Record<string, NextSession>>;
 }
@@ -101,5 +101,5 @@ export async function needsView(context: Context): Promise<NeedsView> {
     const drillIds = blocks.filter(({ sessionId }) => sessionId === id).map(({ drillId }) => drillId);
     for (const playerId of comingTo.get(id) ?? []) next[playerId] ??= { id, title, day, drillIds };
   }
-  return { players, from, next };
+  return { players, needs: needsOf(from), next };
 }

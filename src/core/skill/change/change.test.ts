@@ -10,7 +10,7 @@ const sure = (p: number) => ({ mean: logit(p), variance: 0 });
 test('a row of three after rows of twenty: as often as chance has it', () => {
   // 1 - p^4 of rows end at three or before.
   expect(chanceOfShortRow(sure(0.97), 3)).toBeCloseTo(1 - 0.97 ** 4, 12);
-  expect(onceIn(chanceOfShortRow(sure(0.97), 3), 'try')).toBe('once in nine trys');
+  expect(onceIn(chanceOfShortRow(sure(0.97), 3), 'try', 'tries')).toBe('once in nine tries');
 });
 
 test.each([

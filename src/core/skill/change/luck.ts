@@ -42,12 +42,12 @@ export function chanceOfSoLittle(before: Gauss, evidence: Evidence): number {
 export const chanceOfShortRow = (day: Gauss, n: number): number =>
   1 - meanOf(day, (level) => logistic(level) ** (n + 1));
 
-/** "once in nine tries", "about every second try"; null where it is no rarer than that. */
-export function onceIn(chance: number, noun: string): string {
-  if (chance > 0.67) return `in most ${noun}s`;
-  if (chance > 0.4) return `in about every second ${noun}`;
-  if (chance < 0.001) return `less than once in a thousand ${noun}s`;
+/** "once in nine tries", "in about every second try". */
+export function onceIn(chance: number, one: string, many = `${one}s`): string {
+  if (chance > 0.67) return `in most ${many}`;
+  if (chance > 0.4) return `in about every second ${one}`;
+  if (chance < 0.001) return `less than once in a thousand ${many}`;
   const n = Math.round(1 / chance);
-  return `once in ${n < words.length ? words[n] : n < 20 ? n : Math.round(n / 5) * 5} ${noun}s`;
+  return `once in ${n < words.length ? words[n] : n < 20 ? n : Math.round(n / 5) * 5} ${many}`;
 }
 const words = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];

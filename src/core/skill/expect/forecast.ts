@@ -1,5 +1,5 @@
 import { normals, type Random } from '../../random';
-import { assumptions, breakDays, breakWander, fadeWeeks, type Kind } from '../level/assumptions';
+import { assumptions, passage, type Kind } from '../level/assumptions';
 import type { State } from '../level/follow';
 import { chanceAt, type Goal } from './mark';
 
@@ -38,21 +38,14 @@ export function foresee(
   { days, attempts, missingDays }: Ahead,
   random: Random,
 ): Forecast {
-  const { form, wander } = assumptions[kind];
+  const { form } = assumptions[kind];
   const draw = normals(random);
   const spread = Math.sqrt(state.levelVar);
   const tied = spread > 0 ? state.both / spread : 0;
   const rest = Math.sqrt(Math.max(0, state.gainVar - tied ** 2));
   const steps = days.map((day, i) => {
-    const gap = day - (i === 0 ? fromDay : days[i - 1]!);
-    const practised = Math.min(gap, breakDays) / 7;
-    const away = Math.max(0, gap - breakDays) / 7;
-    const fade = Math.exp(-practised / fadeWeeks);
-    return {
-      fade,
-      reach: fadeWeeks * (1 - fade),
-      loose: wander * Math.sqrt(practised + breakWander * away),
-    };
+    const { loose, ...rest } = passage(kind, day - (i === 0 ? fromDay : days[i - 1]!));
+    return { ...rest, spread: Math.sqrt(loose) };
   });
   const passed: number[] = [];
   for (let life = 0; life < lives; life++) {
@@ -60,7 +53,7 @@ export function foresee(
     let level = state.level + spread * first;
     let gain = state.gain + tied * first + rest * draw();
     let missing = missingDays;
-    for (const [i, { fade, reach, loose }] of steps.entries()) {
+    for (const [i, { fade, reach, spread: loose }] of steps.entries()) {
       level += reach * gain + loose * draw();
       gain *= fade;
       const once = chanceAt(goal, level + form * draw());

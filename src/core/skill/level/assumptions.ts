@@ -56,8 +56,30 @@ export const assumptions: Readonly<Record<Kind, Assumptions>> = {
 };
 
 /** A gain falls to 1/e in so many weeks of practice. Ours: half in about six. */
-export const fadeWeeks = 8.5;
+const fadeWeeks = 8.5;
 /** Longer without practice than this is a break: nothing is gained then, and the level wanders more. Days; ours. */
-export const breakDays = 10;
+const breakDays = 10;
 /** How much more a level wanders in a break, as a factor of the variance. Ours. */
-export const breakWander = 3;
+const breakWander = 3;
+
+/** What some days without counts come to. */
+export interface Passage {
+  /** What is left of a gain. */
+  readonly fade: number;
+  /** How many weeks' worth of the gain the level has taken. */
+  readonly reach: number;
+  /** By how much the level may have wandered, as a variance. */
+  readonly loose: number;
+}
+
+/**
+ * Some days later: the level goes on gaining, ever less, and wanders. In a break longer than ten days nothing is gained,
+ * and the level wanders three times as much.
+ */
+export function passage(kind: Kind, days: number): Passage {
+  const { wander } = assumptions[kind];
+  const practised = Math.min(days, breakDays) / 7;
+  const away = Math.max(0, days - breakDays) / 7;
+  const fade = Math.exp(-practised / fadeWeeks);
+  return { fade, reach: fadeWeeks * (1 - fade), loose: wander ** 2 * (practised + breakWander * away) };
+}

@@ -1,4 +1,4 @@
-import { assumptions, breakDays, breakWander, fadeWeeks, type Assumptions, type Kind } from './assumptions';
+import { assumptions, passage, type Assumptions, type Kind } from './assumptions';
 import type { Evidence } from './evidence';
 import type { Gauss } from './scale';
 import { updated } from './update';
@@ -42,22 +42,13 @@ export function begun(kind: Kind, prior: Gauss): State {
   };
 }
 
-/**
- * A state some days later: the level goes on gaining, ever less, and wanders. In a break longer than ten days nothing is
- * gained, and the level wanders three times as much.
- */
-export function later(state: State, days: number, kind: Kind): State {
-  const { wander } = assumptions[kind];
-  const practised = Math.min(days, breakDays) / 7;
-  const away = Math.max(0, days - breakDays) / 7;
-  const fade = Math.exp(-practised / fadeWeeks);
-  const reach = fadeWeeks * (1 - fade);
-  const { level, gain, levelVar, both, gainVar } = state;
+/** A state some days later ({@link passage}). */
+export function later({ level, gain, levelVar, both, gainVar }: State, days: number, kind: Kind): State {
+  const { fade, reach, loose } = passage(kind, days);
   return {
     level: level + reach * gain,
     gain: fade * gain,
-    levelVar:
-      levelVar + 2 * reach * both + reach ** 2 * gainVar + wander ** 2 * (practised + breakWander * away),
+    levelVar: levelVar + 2 * reach * both + reach ** 2 * gainVar + loose,
     both: fade * (both + reach * gainVar),
     gainVar: fade ** 2 * gainVar,
   };
@@ -119,16 +110,14 @@ export function follow(kind: Kind, prior: Gauss, dated: readonly Dated[]): Follo
 }
 
 /** The levels of all days, each with what was logged before and after it (Rauch, Tung and Striebel 1965, from memory). */
-export function smoothed({ days, before, after }: Followed): Gauss[] {
+export function smoothed({ kind, days, before, after }: Followed): Gauss[] {
   const levels: Gauss[] = Array.from({ length: days.length });
   let next: State | undefined;
   for (let i = days.length - 1; i >= 0; i--) {
     const now = after[i]!;
     if (next) {
       const foreseen = before[i + 1]!;
-      const practised = Math.min(days[i + 1]! - days[i]!, breakDays) / 7;
-      const fade = Math.exp(-practised / fadeWeeks);
-      const reach = fadeWeeks * (1 - fade);
+      const { fade, reach } = passage(kind, days[i + 1]! - days[i]!);
       // What the next day's state owes to this one's: after · transition' · foreseen⁻¹.
       const [a, b] = [now.levelVar + reach * now.both, fade * now.both];
       const [c, d] = [now.both + reach * now.gainVar, fade * now.gainVar];

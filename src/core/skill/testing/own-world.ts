@@ -1,5 +1,5 @@
 import { normals, type Random } from '../../random';
-import { assumptions, breakDays, breakWander, fadeWeeks, type Kind } from '../level/assumptions';
+import { assumptions, passage, type Kind } from '../level/assumptions';
 import type { Evidence } from '../level/evidence';
 import type { Dated } from '../level/follow';
 import { logistic } from '../level/scale';
@@ -29,16 +29,14 @@ const usualOf: Readonly<Record<Kind, number>> = { chance: 1.5, rate: 0, time: 1,
  * @param aheadDays days from the last one to the level that is to be foreseen; at most a break's
  */
 export function drawPlayer(kind: Kind, sessions: number, aheadDays: number, random: Random): Drawn {
-  const { apart, gain: usualGain, gainApart, wander, form } = assumptions[kind];
+  const { apart, gain: usualGain, gainApart, form } = assumptions[kind];
   const draw = normals(random);
   const usual = usualOf[kind];
   let level = usual + apart * draw();
   let gain = usualGain + gainApart * draw();
   const goOn = (days: number) => {
-    const practised = Math.min(days, breakDays) / 7;
-    const away = Math.max(0, days - breakDays) / 7;
-    const fade = Math.exp(-practised / fadeWeeks);
-    level += fadeWeeks * (1 - fade) * gain + wander * Math.sqrt(practised + breakWander * away) * draw();
+    const { fade, reach, loose } = passage(kind, days);
+    level += reach * gain + Math.sqrt(loose) * draw();
     gain *= fade;
   };
   const levels: number[] = [];

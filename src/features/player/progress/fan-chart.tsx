@@ -6,6 +6,7 @@ import type { Step } from '@/drills/types';
 import { isoDay } from '@/session/levels';
 import type { StepProgress } from '@/session/progress';
 import { shortDay } from '@/ui/dates';
+import { MarkLine } from '@/ui/drawing/mark-line';
 import { YGrid } from '@/ui/drawing/y-grid';
 
 const [width, height] = [820, 270];
@@ -78,18 +79,7 @@ export function FanChart({ step, mark, progress, today }: Props) {
           <title>{`${shortDay(isoDay(day))}: about ${Math.round(shown * 10) / 10}`}</title>
         </circle>
       ))}
-      <line
-        x1={margin.left}
-        x2={width - margin.right}
-        y1={y(mark)}
-        y2={y(mark)}
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-        strokeDasharray="7 5"
-      />
-      <text x={width - margin.right + 8} y={y(mark) + 4} fontSize="12" fill="var(--ink)">
-        mark {mark}
-      </text>
+      <MarkLine mark={mark} y={y(mark)} from={margin.left} to={width - margin.right} />
       <line
         x1={x(timeOf(today))}
         x2={x(timeOf(today))}

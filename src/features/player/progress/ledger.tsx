@@ -7,7 +7,7 @@ import { dayNumber } from '@/session/levels';
 import { ledgerWords } from '@/session/progress-words';
 import type { FocusLedger, ProgressView } from '@/server/views/progress';
 import { Button } from '@/ui/button';
-import { dayAt, shortDay } from '@/ui/dates';
+import { dayAt } from '@/ui/dates';
 import { Dialog } from '@/ui/dialog';
 import { Figure } from '@/ui/figure';
 import { Sheet } from '@/ui/page-head';
@@ -78,7 +78,7 @@ export function LedgerCard({ view }: { readonly view: ProgressView }) {
 function Ledger({ focus, view }: { readonly focus: FocusLedger; readonly view: ProgressView }) {
   const book = useWholeBook();
   const forecast = focus.forecast!;
-  const words = ledgerWords(forecast, dayNumber(view.today), shortDay);
+  const words = ledgerWords(forecast, dayNumber(view.today));
   return (
     <>
       <p>

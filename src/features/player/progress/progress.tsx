@@ -20,7 +20,6 @@ import {
 import type { LadderLine, ProgressView } from '@/server/views/progress';
 import { ButtonLink } from '@/ui/button';
 import { cx } from '@/ui/class-names';
-import { shortDay } from '@/ui/dates';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Figure } from '@/ui/figure';
 import { PageHead, Sheet } from '@/ui/page-head';
@@ -167,7 +166,7 @@ function LadderRow({ line, view }: { readonly line: LadderLine; readonly view: P
         </p>
         <p className="text-sm">
           {line.progress && line.progress.days.length > 0
-            ? forecastWords(line.progress, shortDay)
+            ? forecastWords(line.progress)
             : step.habit
               ? byDefault.reason
               : 'No counts on this step yet.'}
@@ -185,8 +184,8 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
   const { progress, odds, schools, mark } = line;
   const said = progress
     ? [
-        changeWords(progress, shortDay),
-        luckWords(progress, shortDay),
+        changeWords(progress),
+        luckWords(progress),
         curveWords(progress),
         progress.littleData && `Little data: ${counted(progress.past.length, 'day')}.`,
       ].filter((one) => typeof one === 'string')

@@ -14,12 +14,12 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { counted } from '@/core/words';
 import { addToSessionAction } from '@/server/actions';
 import { removeCountingAction, sayCountingAction } from '@/server/actions/judgement';
 import type { NeedsView } from '@/server/views/needs';
-import { needsOf, type Need, type NeedKind } from '@/session/needs';
+import type { Need, NeedKind } from '@/session/needs';
 import { ask, problemsText } from '@/ui/ask';
 import { Button, ButtonLink } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
@@ -41,7 +41,7 @@ const looks: Readonly<Record<NeedKind, readonly [title: string, icon: LucideIcon
 
 /** Who needs the coach: a sentence each, with one press to act. */
 export function NeedsPage({ view }: { readonly view: NeedsView }) {
-  const needs = useMemo(() => needsOf(view.from, shortDay), [view]);
+  const { needs } = view;
   const kinds = [...new Set(needs.map(({ kind }) => kind))];
   return (
     <>
