@@ -126,6 +126,14 @@ export function rowsInWords(
     ['Tries it takes', about(triesNeeded, manyTries, 'tries')],
     ['Minutes it takes, drops and all', about(minutesNeeded, manyMinutes, 'min')],
     ['Best row of a usual day', `about ${Math.round(best)}`],
-    [`A row of ${rare.short} or less, by chance alone`, onceIn(rare.shortChance, 'try', 'tries')],
+    // A row of nothing is any miss: it says no more than the first line.
+    ...(rare.short > 0
+      ? [
+          [
+            `A row of ${rare.short} or less, by chance alone`,
+            onceIn(rare.shortChance, 'try', 'tries'),
+          ] as const,
+        ]
+      : []),
   ];
 }
