@@ -146,6 +146,10 @@ export const session = sqliteTable(
   'session',
   {
     id: text('id').primaryKey(),
+    /** On court, or one day of a vow at home: those are on no list of sessions. */
+    kind: text('kind', { enum: ['court', 'home'] })
+      .notNull()
+      .default('court'),
     title: text('title').notNull(),
     day: text('day').notNull(),
     startTime: text('start_time').notNull(),
@@ -328,6 +332,8 @@ export const attempt = sqliteTable(
     feed: text('feed'),
     /** The ball's stage, where it was changed on court. */
     ball: text('ball'),
+    /** Made at home, for a vow. */
+    home: integer('home', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId, t.number] }),

@@ -5,3 +5,4 @@ export * from './doors';
 export * from './files';
 export * from './server';
 export * from './judgement';
+export * from './vows';

@@ -3,14 +3,14 @@ import { player, session } from './book';
 
 /**
  * A link that opens one thing to whoever has it, for a while, from any phone: `count` lets a helper count one child in
- * one session, `calendar` gives the sessions that are planned. Only a hash of its token is kept. (The table is called
+ * one session, `calendar` gives the sessions that are planned, `vow` opens one child's vows at home. Only a hash of its token is kept. (The table is called
  * after the first scope there was.)
  */
 export const scopedLink = sqliteTable(
   'helper_link',
   {
     tokenHash: text('token_hash').primaryKey(),
-    scope: text('scope', { enum: ['count', 'calendar'] })
+    scope: text('scope', { enum: ['count', 'calendar', 'vow'] })
       .notNull()
       .default('count'),
     /** What it opens; empty where the scope says it all. */

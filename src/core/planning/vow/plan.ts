@@ -1,0 +1,153 @@
+import { atMost, bestDays, wantedSizes, type Rules } from './schedule';
+import { vowLimits, weekdayOf, type VowAsk, type VowDay, type VowLimit } from './vow';
+
+/** What is in the way of an aim, and the nearest that can be done. */
+export interface VowShort {
+  /** The limit that alone keeps it from being done; `days` where it is simply the time until its last day. */
+  readonly limit: VowLimit;
+  /** Good repetitions missing. */
+  readonly missing: number;
+  /** The same until a later day; null where even half a year is not enough. */
+  readonly later: number | null;
+  /** The same with more minutes a day; null where no number up to a vow's most is enough. */
+  readonly longer: number | null;
+}
+
+export interface VowPlan {
+  readonly days: readonly VowDay[];
+  /** Good repetitions and seconds, all days together. */
+  readonly good: number;
+  readonly seconds: number;
+  /** The size it begins at; -1 where no day bears even the smallest. */
+  readonly start: number;
+  /** Days that were ticked and get none, because a limit of care is full. */
+  readonly rested: readonly number[];
+  /** Null where the aim is met, as far as repetitions say. */
+  readonly short: VowShort | null;
+}
+
+/** So many days ahead a later end is looked for: half a year. Ours. */
+const longestDays = 182;
+/** Minutes a day of one vow at most: care’s line for all of them. */
+export const mostMinutes = 15;
+/** What rounding may leave. */
+const hair = 1e-9;
+
+type Found = Omit<VowPlan, 'rested' | 'short'>;
+
+/** What a vow gives from each size on, the smallest first; sizes that come to the same on every day are looked at once. */
+function* fromEachSize(rules: Rules, days: readonly number[]): Generator<[start: number, wanted: Int32Array]> {
+  const seen = new Set<string>();
+  for (let start = 0; start < rules.sizes.length; start++) {
+    const wanted = wantedSizes(rules, days, start);
+    const key = wanted.join(' ');
+    if (seen.has(key)) continue;
+    seen.add(key);
+    yield [start, wanted];
+  }
+}
+
+/** The smallest size at which a number of repetitions is reached; the one that gives most where none is. */
+function sizedFor(rules: Rules, days: readonly number[], reps: number): Found {
+  let best = planAt(rules, days, 0, wantedSizes(rules, days, 0));
+  for (const [start, wanted] of fromEachSize(rules, days)) {
+    if (best.good + hair >= reps) break;
+    if (atMost(rules, days, wanted) <= best.good + hair) continue;
+    const one = planAt(rules, days, start, wanted);
+    if (one.good > best.good + hair) best = one;
+  }
+  return best;
+}
+
+function planAt(rules: Rules, days: readonly number[], start: number, wanted: Int32Array): Found {
+  const { sizes } = rules;
+  const chosen = bestDays(rules, days, wanted);
+  return {
+    days: chosen.days,
+    good: chosen.good,
+    start: chosen.days.length === 0 ? -1 : start,
+    seconds: chosen.days.reduce((sum, { size }) => sum + sizes[size]!.seconds, 0),
+  };
+}
+
+/**
+ * A vow on its days. Deterministic; what it cannot do is said with the limit it fails at and the nearest that can be done.
+ * - for repetitions: the smallest dose that reaches them, on as many of the days as care allows
+ * - for a mark or a habit: the usual dose, or the largest below it that every week bears
+ * @throws RangeError where there are no sizes
+ */
+export function planVow(ask: VowAsk): VowPlan {
+  const { days, sizes, usual, aim } = ask;
+  if (sizes.length === 0) throw new RangeError('A vow needs at least one size of its dose.');
+  const rules: Rules = aim.kind === 'habit' ? { ...ask, growth: 0 } : ask;
+  const found = aim.kind === 'reps' ? sizedFor(rules, days, aim.reps) : mostDays(rules, days, usual);
+  const done = new Set(found.days.map(({ day }) => day));
+  const rested = days.filter((day) => !done.has(day));
+  const missing = aim.kind === 'reps' ? aim.reps - found.good : 0;
+  const failed = missing > hair || found.days.length === 0;
+  return { ...found, rested, short: failed ? whatIsShort(rules, ask, missing) : null };
+}
+
+/** The size from the usual one down that is done on the most days; of equals the largest. */
+function mostDays(rules: Rules, days: readonly number[], usual: number): Found {
+  const at = (start: number) => planAt(rules, days, start, wantedSizes(rules, days, start));
+  let best = at(usual);
+  for (let start = usual - 1; start >= 0 && best.days.length < days.length; start--) {
+    const one = at(start);
+    if (one.days.length > best.days.length) best = one;
+  }
+  return best;
+}
+
+function whatIsShort(rules: Rules, { days, aim, usual, minutes }: VowAsk, missing: number): VowShort {
+  // A mark or a habit is short only where not one day bears it.
+  const reps = aim.kind === 'reps' ? aim.reps : hair;
+  const met = (tried: Rules): boolean =>
+    aim.kind === 'reps'
+      ? sizedFor(tried, days, reps).good + hair >= reps
+      : mostDays(tried, days, usual).days.length > 0;
+  const limit = vowLimits.find((one) => inTheWay(rules, one) && met({ ...rules, without: new Set([one]) }));
+  return {
+    limit: limit ?? 'days',
+    missing,
+    later: laterDay(rules, days, reps),
+    longer: longerMinutes(minutes, (more) => met({ ...rules, minutes: more })),
+  };
+}
+
+/** Can a limit be in the way at all? */
+function inTheWay({ sizes, limit }: Rules, what: VowLimit): boolean {
+  if (what === 'days') return false;
+  if (what === 'days apart') return limit !== null;
+  if (what === 'forearm' || what === 'contacts' || what === 'overheads') return sizes.at(-1)!.load[what] > 0;
+  return true;
+}
+
+/** The first day by which it can be done on the same days of the week. */
+function laterDay(rules: Rules, days: readonly number[], reps: number): number | null {
+  const [first, last] = [days[0], days.at(-1)];
+  if (first === undefined || last === undefined) return null;
+  const ticked = new Set(days.map(weekdayOf));
+  const more = [...days];
+  for (let day = last + 1; day <= first + longestDays; day++) if (ticked.has(weekdayOf(day))) more.push(day);
+  let soonest: number | null = null;
+  for (const [, wanted] of fromEachSize(rules, more)) {
+    // A size that is later than the soonest known is of no interest.
+    const tried: number[] = soonest === null ? more : more.filter((day) => day < soonest!);
+    if (atMost(rules, tried, wanted) + hair < reps) continue;
+    soonest = bestDays(rules, tried, wanted, reps).reachedOn ?? soonest;
+  }
+  return soonest;
+}
+
+/** The fewest minutes a day that are enough: more never give less. */
+function longerMinutes(minutes: number, enough: (minutes: number) => boolean): number | null {
+  let [low, high] = [minutes + 1, mostMinutes];
+  if (low > high || !enough(high)) return null;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (enough(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
