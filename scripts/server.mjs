@@ -21,7 +21,7 @@ const handle = app.getRequestHandler();
 const masked = (url) =>
   url
     .split('?')[0]
-    .replace(/^\/(api\/)?(help|calendar)\/[^/]+/, '/$1$2/…')
+    .replace(/^\/(api\/)?(help|calendar|vow)\/[^/]+/, '/$1$2/…')
     .slice(0, 200);
 
 /** Behind a proxy on this computer (VOWSTEP_PROXIED=1) the proxy says where a request came from; else the line does. */

@@ -31,6 +31,9 @@ export const tableOf = {
   challenges: schema.challenge,
   challengers: schema.challengePlayer,
   challengeResults: schema.challengeResult,
+  homes: schema.home,
+  vows: schema.vow,
+  vowDays: schema.vowDay,
 } as const;
 
 const fieldsOf = (name: ThingName) => Object.entries(things[name].fields);
@@ -100,6 +103,9 @@ export function whereOf(part: Part, id: string): Partial<Record<ThingName, SQL>>
         notes: sql`player_id = ${id} and session_id is null`,
         ledgers: sql`focus_id in (select id from focus where player_id = ${id})`,
         countWords: sql`player_id = ${id}`,
+        homes: sql`player_id = ${id}`,
+        vows: sql`player_id = ${id}`,
+        vowDays: sql`vow_id in (select id from vow where player_id = ${id})`,
       };
     case 'session':
       return {

@@ -32,6 +32,13 @@ export async function erasePlayer(
     sql`delete from decision where player_id = ${id}`,
     sql`delete from note where player_id = ${id}`,
     sql`delete from helper_link where player_id = ${id}`,
+    sql`delete from home where player_id = ${id}`,
+    sql`delete from vow_day where vow_id in (select id from vow where player_id = ${id})`,
+    sql`delete from vow where player_id = ${id}`,
+    sql`delete from vow_file where player_id = ${id}`,
+    // What was promised says whose it was: sessions at home have titles of their own.
+    sql`update session set title = '' where kind = 'home' and id in
+          (select session_id from session_player where player_id = ${id})`,
     // What a file brought in is kept as it was before, to be taken back: names, notes and all.
     sql`delete from take_over where instr(what, ${id}) > 0`,
     // A helper's name may say whose parent they are; a note on court may say anything.

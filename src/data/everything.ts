@@ -9,6 +9,7 @@ import {
   countWord,
   decision,
   fitOverride,
+  home,
   focus,
   ladderPlace,
   ledger,
@@ -18,6 +19,8 @@ import {
   session,
   sessionPlayer,
   touchEvent,
+  vow,
+  vowDay,
 } from './schema';
 
 /** Everything the book holds about one player, table by table, and nothing about anybody else. */
@@ -27,6 +30,7 @@ export async function everythingAbout(db: Executor, id: string) {
   const sessions = await db
     .select({
       id: session.id,
+      kind: session.kind,
       title: session.title,
       day: session.day,
       startTime: session.startTime,
@@ -85,9 +89,19 @@ export async function everythingAbout(db: Executor, id: string) {
         .where(eq(challengeResult.playerId, id))
         .orderBy(asc(challengeResult.atMs)),
     ]);
+  const [homes, vows, vowDays] = await Promise.all([
+    db.select().from(home).where(eq(home.playerId, id)),
+    db.select().from(vow).where(eq(vow.playerId, id)).orderBy(asc(vow.createdAtMs)),
+    db
+      .select({ vowId: vowDay.vowId, day: vowDay.day, part: vowDay.part, stepId: vowDay.stepId, dose: vowDay.dose })
+      .from(vowDay)
+      .innerJoin(vow, eq(vow.id, vowDay.vowId))
+      .where(eq(vow.playerId, id))
+      .orderBy(asc(vowDay.day), asc(vowDay.part)),
+  ]);
   return {
     ...{ player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events },
-    ...{ ledgers, counting, challenges, results },
+    ...{ ledgers, counting, challenges, results, homes, vows, vowDays },
   };
 }
 export type Everything = NonNullable<Awaited<ReturnType<typeof everythingAbout>>>;

@@ -11,6 +11,7 @@ export type DoneRow = readonly [
   feed: string | null,
   ball: string | null,
   eased: 0 | 1,
+  home: 0 | 1,
   /** The block's dose, as JSON, and the player's own amount of it. */
   dose: string,
   amount: number | null,
@@ -33,9 +34,9 @@ export type DoneRow = readonly [
  */
 export async function doneBetween(db: Executor, fromDay: string, untilDay: string): Promise<string> {
   const row = await db.get<{ rows: string }>(sql`
-    select json_group_array(json_array(p, d, s, day, feed, ball, eased, dose, amount, n, r, l, q, f, t, dr, h)) as rows from (
+    select json_group_array(json_array(p, d, s, day, feed, ball, eased, home, dose, amount, n, r, l, q, f, t, dr, h)) as rows from (
       select a.player_id as p, a.drill_id as d, a.step_id as s, a.day as day, a.feed as feed, a.ball as ball,
-             a.eased as eased, b.dose as dose, bp.amount as amount, count(a.result) as n, coalesce(sum(a.result), 0) as r,
+             a.eased as eased, a.home as home, b.dose as dose, bp.amount as amount, count(a.result) as n, coalesce(sum(a.result), 0) as r,
              coalesce(sum(case when a.result > 0 then ln(a.result) end), 0) as l,
              coalesce(sum(a.result * a.result * max(a.touches - 1, 0)), 0) as q,
              coalesce(sum(case when a.result is not null then max(a.touches - 1, 0) end), 0) as f,

@@ -41,6 +41,19 @@ export async function revokeLinks(
     );
 }
 
+/** Revokes all links of one scope to a player that are still open. */
+export async function revokeLinksOf(
+  db: Executor,
+  scope: LinkRow['scope'],
+  playerId: string,
+  nowMs: number,
+): Promise<void> {
+  await db
+    .update(scopedLink)
+    .set({ revokedAtMs: nowMs })
+    .where(and(eq(scopedLink.scope, scope), eq(scopedLink.playerId, playerId), isNull(scopedLink.revokedAtMs)));
+}
+
 /** A link that still opens something, with what it opens. */
 export interface OpenLinkRow {
   readonly tokenHash: string;

@@ -6,8 +6,11 @@ import { idList, jsonRows } from './json-rows';
 export interface StepTotals {
   readonly drillId: string;
   readonly stepId: string;
+  /** Best results on court, and at home. */
   readonly highest: number | null;
   readonly lowest: number | null;
+  readonly homeHighest: number | null;
+  readonly homeLowest: number | null;
   readonly attempts: number;
   readonly touches: number;
   readonly drops: number;
@@ -17,7 +20,10 @@ export interface StepTotals {
 /** Totals of one player by drill and step, all time. */
 export async function totalsOfPlayer(db: Executor, playerId: string): Promise<StepTotals[]> {
   return db.all<StepTotals>(sql`
-    select drill_id as drillId, step_id as stepId, max(case eased when 0 then result end) as highest, min(case eased when 0 then result end) as lowest,
+    select drill_id as drillId, step_id as stepId, max(case when eased = 0 and home = 0 then result end) as highest,
+           min(case when eased = 0 and home = 0 then result end) as lowest,
+           max(case when eased = 0 and home = 1 then result end) as homeHighest,
+           min(case when eased = 0 and home = 1 then result end) as homeLowest,
            count(*) as attempts, sum(touches) as touches, sum(drops) as drops, max(day) as lastDay
     from attempt where player_id = ${playerId} group by drill_id, step_id`);
 }
@@ -73,6 +79,8 @@ export interface JudgedStep {
   readonly lowerIsBetter: boolean;
   /** True where all its repetitions count, ever. */
   readonly habit: boolean;
+  /** True where what was done at home shows a mark as well as what was done on court. */
+  readonly homeCounts: boolean;
 }
 
 /** What a player has to show on a judged step. */
@@ -110,9 +118,10 @@ export async function evidenceOn(
       s.gate,
       s.lowerIsBetter ? 1 : 0,
       s.habit ? 1 : 0,
+      s.homeCounts ? 1 : 0,
     ]),
   );
-  const own = sql`a.player_id = s.player and a.drill_id = s.drill and a.step_id = s.step and a.eased = 0 and a.result is not null and a.day <= ${session.day}`;
+  const own = sql`a.player_id = s.player and a.drill_id = s.drill and a.step_id = s.step and a.eased = 0 and a.home <= s.home and a.result is not null and a.day <= ${session.day}`;
   const elsewhere = sql`(a.day < ${session.day} or a.block_id not in (select id from block where session_id = ${session.id}))`;
   const best = (which: SQL) => sql`case s.low
     when 0 then (select result from attempt a where ${own} and ${which} order by result desc limit 1)
@@ -121,7 +130,7 @@ export async function evidenceOn(
     db,
     sql`k, p, best, before, days, reps`,
     sql`with s as materialized (
-          select value ->> 0 as k, value ->> 1 as player, value ->> 2 as drill, value ->> 3 as step, value ->> 4 as gate, value ->> 5 as low, value ->> 6 as habit
+          select value ->> 0 as k, value ->> 1 as player, value ->> 2 as drill, value ->> 3 as step, value ->> 4 as gate, value ->> 5 as low, value ->> 6 as habit, value ->> 7 as home
           from json_each(${asked}))
         select k, s.player as p, ${best(sql`true`)} as best, ${best(elsewhere)} as before,
                (select count(distinct day) from attempt a where ${own} and a.day >= ${sinceDay}

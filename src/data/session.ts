@@ -26,6 +26,9 @@ export type SessionFields = Pick<
 >;
 export type BlockRow = typeof block.$inferSelect;
 
+/** What was done at home is on no list of sessions. */
+const onCourt = eq(session.kind, 'court');
+
 export async function getSession(db: Executor, id: string): Promise<SessionRow | undefined> {
   return (await db.select().from(session).where(eq(session.id, id)))[0];
 }
@@ -33,7 +36,7 @@ export async function getSession(db: Executor, id: string): Promise<SessionRow |
 export async function insertSession(
   db: Executor,
   id: string,
-  fields: SessionFields,
+  fields: SessionFields & Partial<SessionRow>,
   nowMs: number,
 ): Promise<void> {
   await db.insert(session).values({ id, ...fields, createdAtMs: nowMs });
@@ -45,7 +48,7 @@ export async function updateSession(db: Executor, id: string, changes: Partial<S
 
 /** Was any session ever begun? */
 export async function anySessionBegun(db: Executor): Promise<boolean> {
-  const rows = await db.select({ id: session.id }).from(session).where(ne(session.state, 'planned')).limit(1);
+  const rows = await db.select({ id: session.id }).from(session).where(and(onCourt, ne(session.state, 'planned'))).limit(1);
   return rows.length > 0;
 }
 
@@ -83,7 +86,7 @@ export async function playersInSessions(
     .from(sessionPlayer)
     .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
     .where(
-      and(isNull(session.removedAtMs), filter.days ? undefined : gte(session.day, since), narrowed(filter)),
+      and(onCourt, isNull(session.removedAtMs), filter.days ? undefined : gte(session.day, since), narrowed(filter)),
     );
   return new Set(rows.map((row) => row.id));
 }
@@ -96,7 +99,7 @@ export async function namesOnSessions(
   const rows = await db
     .selectDistinct({ place: session.placeName, coach: session.coach })
     .from(session)
-    .where(and(isNull(session.removedAtMs), gte(session.day, since)));
+    .where(and(onCourt, isNull(session.removedAtMs), gte(session.day, since)));
   const names = (of: (row: (typeof rows)[number]) => string) =>
     [...new Set(rows.map(of))].filter(Boolean).sort((a, b) => a.localeCompare(b));
   return { places: names((row) => row.place), coaches: names((row) => row.coach) };
@@ -110,7 +113,7 @@ export async function sessionsWith(db: Executor, text: string, limit: number): P
     .select()
     .from(session)
     .where(
-      and(isNull(session.removedAtMs), or(has(session.title), has(session.placeName), has(session.coach))),
+      and(onCourt, isNull(session.removedAtMs), or(has(session.title), has(session.placeName), has(session.coach))),
     )
     .orderBy(desc(session.day), desc(session.startTime))
     .limit(limit);
@@ -126,7 +129,7 @@ export async function sessionsBetween(
   return db
     .select()
     .from(session)
-    .where(and(isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to), narrowed(filter)))
+    .where(and(onCourt, isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to), narrowed(filter)))
     .orderBy(asc(session.day), asc(session.startTime));
 }
 
@@ -141,7 +144,7 @@ export async function sessionsBefore(
   return db
     .select()
     .from(session)
-    .where(and(isNull(session.removedAtMs), lt(session.day, day), narrowed(filter)))
+    .where(and(onCourt, isNull(session.removedAtMs), lt(session.day, day), narrowed(filter)))
     .orderBy(desc(session.day), desc(session.startTime))
     .limit(limit)
     .offset(offset);
@@ -154,7 +157,7 @@ export async function sessionsUnsaid(db: Executor, today: string): Promise<Sessi
     .from(session)
     .where(
       and(
-        isNull(session.removedAtMs),
+        onCourt, isNull(session.removedAtMs),
         lt(session.day, today),
         eq(session.state, 'planned'),
         isNull(session.notHeld),
@@ -172,7 +175,7 @@ export async function sessionsOfPlayer(db: Executor, playerId: string, limit: nu
     .select({ session })
     .from(sessionPlayer)
     .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
-    .where(and(eq(sessionPlayer.playerId, playerId), isNull(session.removedAtMs)))
+    .where(and(eq(sessionPlayer.playerId, playerId), onCourt, isNull(session.removedAtMs)))
     .orderBy(desc(session.day), desc(session.startTime))
     .limit(limit);
   return rows.map((row) => row.session);

@@ -10,6 +10,10 @@ const words: Readonly<Record<SchoolQuestion, { readonly title: string; readonly 
     title: 'Chance of success that teaches most',
     why: 'Practice teaches most at a middle difficulty; where the middle lies is a coach’s choice.',
   },
+  homeCounts: {
+    title: 'Days that show a mark',
+    why: 'On court somebody else counts; what is done at home is counted for practice, and shown beside it.',
+  },
   order: {
     title: 'What comes first',
     why: 'Each ladder has its usual order: feet first where moving wrong is a hazard, the swing first where it shows the feet where to arrive.',

@@ -16,6 +16,7 @@ export const asTheDrillSays = 'as the drill says';
 export const schoolAnswers = {
   moveUp: [asTheDrillSays, 'in a row', 'against the clock', 'own best plus one', 'sweet spot'],
   sweetSpot: ['60 to 80 %', '50 to 70 %', '70 to 90 %'],
+  homeCounts: ['court days only', 'home days too'],
   order: [asTheDrillSays, 'swing first', 'feet first'],
   stretch: ['10 s', '5 s', '15 s'],
   backhand: ['two hands', 'one hand'],
@@ -73,6 +74,7 @@ export function questionsOf(drill: Drill): SchoolQuestion[] {
   const asked: Record<SchoolQuestion, boolean> = {
     moveUp: true,
     sweetSpot: true,
+    homeCounts: true,
     order: drill.orders !== undefined,
     stretch: drill.steps.some((step) => step.stretch),
     ...looked,

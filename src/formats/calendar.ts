@@ -27,19 +27,14 @@ export function calendarOf(sessions: readonly CalendarSession[], name: string): 
     prodId: { company: 'Vow Step', product: 'Sessions', language: 'EN' },
   });
   for (const session of sessions) {
-    const start = new Date(`${session.day}T${session.startTime}:00`);
+    // As on the clock of the wall, so that no zone and no change of the hour falls into it: the library writes floating
+    // times by their UTC parts.
+    const start = new Date(`${session.day}T${session.startTime}:00Z`);
     calendar.createEvent({
       id: session.uid,
       stamp: new Date(session.changedAtMs),
       start,
-      // Counted on the clock of the wall, so that no change of the hour falls into it.
-      end: new Date(
-        start.getFullYear(),
-        start.getMonth(),
-        start.getDate(),
-        start.getHours(),
-        start.getMinutes() + session.bookedMin,
-      ),
+      end: new Date(start.getTime() + session.bookedMin * 60_000),
       floating: true,
       summary: session.title,
       location: session.placeName || null,

@@ -32,10 +32,12 @@ export interface Held {
   readonly own: Readonly<Record<string, readonly HeldStep[]>>;
   /** Ages in years. */
   readonly ages: Readonly<Record<string, number>>;
+  /** True where it was done at home, for a vow; left out on court. */
+  readonly home?: boolean;
 }
 
 /** Where and when a block is held. */
-export type HeldAt = Pick<Held, 'day' | 'place' | 'placeId' | 'coach'>;
+export type HeldAt = Pick<Held, 'day' | 'place' | 'placeId' | 'coach' | 'home'>;
 
 interface Aged {
   readonly id: string;
@@ -60,9 +62,10 @@ export function heldUnder(book: Book, drillId: string, players: readonly Aged[],
     const theirs = book.drill(drillId, id);
     return theirs && theirs !== drill ? [[id, ladderOf(theirs, [ageBandOf(age)])] as const] : [];
   });
-  const { day, place, placeId, coach } = at;
+  const { day, place, placeId, coach, home } = at;
   return {
     ...{ day, place, placeId, coach },
+    ...(home && { home }),
     ladder: ladderOf(drill, bands),
     own: Object.fromEntries(own),
     ages: Object.fromEntries(players.map(({ id, age }) => [id, age])),
@@ -106,13 +109,14 @@ export function drillAsHeld(
 /** Is this, which came from a device, what a block can be held under? */
 export function isHeld(value: unknown): value is Held {
   if (!isObject(value)) return false;
-  const { day, place, placeId, coach, ladder, own, ages } = value;
+  const { day, place, placeId, coach, ladder, own, ages, home } = value;
   return (
     isText(day) &&
     /^\d{4}-\d{2}-\d{2}$/.test(day) &&
     isText(place) &&
     (placeId === null || isText(placeId)) &&
     isText(coach) &&
+    (home === undefined || typeof home === 'boolean') &&
     isLadder(ladder) &&
     isObject(own) &&
     Object.values(own).every(isLadder) &&

@@ -33,9 +33,19 @@ export function boxSeconds(dose: Dose): number {
 /** The most one shot or repetition of a step brings. */
 export const mostEach = ({ zones }: Pick<Step, 'zones'>): number => Math.max(1, zones?.[0]?.points ?? 1);
 
-/** Under which name a change of ball, feed or ease is kept apart; '' where there is none. */
-export const conditionOf = (feed: string | null, ball: string | null, eased: boolean): string =>
-  [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier'].filter(Boolean).join(', ');
+/** What was done at home is kept apart under this name. */
+export const atHome = 'at home';
+
+/** Under which name a change of ball, feed, ease or place is kept apart; '' where there is none. */
+export const conditionOf = (
+  feed: string | null,
+  ball: string | null,
+  eased: boolean,
+  home = false,
+): string =>
+  [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier', home && atHome]
+    .filter(Boolean)
+    .join(', ');
 
 /** Where players who have just reached a step usually are, on the scale of its measure. */
 export function usualLevel(step: Step): number {

@@ -26,6 +26,8 @@ export interface HeldAttempt extends Pick<
   /** How the ball came, and which one, where that was changed on court. */
   readonly feed: string | null;
   readonly ball: string | null;
+  /** Made at home, for a vow. */
+  readonly home: boolean;
 }
 
 /**
@@ -55,6 +57,7 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
         fixed: fixed !== null,
         feed: conditions.feed,
         ball: conditions.ball,
+        home: record.held.home === true,
       };
     });
   });

@@ -24,7 +24,7 @@ const list = (thing: Thing) => ({
   type: 'array',
   items: {
     type: 'object',
-    required: Object.keys(thing.fields),
+    required: Object.entries(thing.fields).flatMap(([name, { before }]) => (before === undefined ? [name] : [])),
     properties: Object.fromEntries(
       Object.entries(thing.fields).map(([name, field]) => [name, schemaOf(field)]),
     ),

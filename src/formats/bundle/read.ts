@@ -122,7 +122,7 @@ function readEntry(name: ThingName, index: number, value: unknown, problems: Pro
   // What is not on the list is left out, whatever it is called.
   const entry: [string, Value][] = [];
   for (const [field, asked] of Object.entries(fields)) {
-    const given = Object.hasOwn(value, field) ? value[field] : undefined;
+    const given = Object.hasOwn(value, field) ? value[field] : asked.before;
     const problem = fieldProblem(field, asked, given);
     if (problem) {
       say(field, problem);

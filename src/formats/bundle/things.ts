@@ -10,6 +10,8 @@ export type Field = {
   readonly orNull?: true;
   /** The thing whose `id` it names: that has to be in the file, or in the book it comes into. */
   readonly of?: ThingName;
+  /** What it is in files of before there was such a field. */
+  readonly before?: Value;
 } & (
   | { readonly kind: 'id' }
   | { readonly kind: 'text'; readonly most: number }
@@ -168,6 +170,7 @@ const all = {
     key: ['id'],
     fields: {
       id: id('its id'),
+      kind: { ...word('on court, or one day of a vow at home', ['court', 'home']), before: 'court' },
       title: text('its name', 80),
       day: day('its day, where it is held'),
       startTime: time('when it starts'),
@@ -346,6 +349,60 @@ const all = {
       ...removed,
     },
   },
+  homes: {
+    is: 'what a player has at home, lengths in metres',
+    key: ['playerId'],
+    fields: {
+      playerId: id('whose', 'players'),
+      lengthM: number('length', 0, 200),
+      widthM: number('width', 0, 200),
+      ceilingM: open(number('height of the ceiling; null under the sky', 0, 60)),
+      surface: text('surface', 40),
+      wallM: number('metres of wall that may be hit', 0, 200),
+      tables: whole('tables for table tennis', 0, 60),
+      lamps: flag('whether lamps or windows are in reach of a ball'),
+      helper: flag('whether somebody helps'),
+      quietFrom: open(time('no noise from')),
+      quietTo: open(time('no noise until')),
+      kit: json('a list of [thing, how many]'),
+    },
+  },
+  vows: {
+    is: 'what a player promised to do between sessions',
+    key: ['id'],
+    fields: {
+      id: id('its id'),
+      playerId: id('whose', 'players'),
+      promise: json('its parts, what it is for, its days of the week, and how it grows'),
+      fromDay: day('its first day'),
+      untilDay: day('its last day'),
+      pauses: json('spans in which it rests, a list of [first day, last day or null, why]'),
+      revision: whole('goes up with every change', 1, 1_000_000),
+      ...made,
+      changedAtMs: moment('when it was changed last'),
+      endedOn: open(day('the day it was ended on, before its time')),
+      endedWhy: text('why it was ended', 200),
+      thankedAtMs: open(moment('when the coach said thank you')),
+      thanks: text('how the coach said thank you', 200),
+      renews: open(id('the vow it goes on from')),
+      by,
+      ...removed,
+    },
+  },
+  vowDays: {
+    is: 'one part of a vow on one of its days',
+    key: ['vowId', 'day', 'part'],
+    fields: {
+      vowId: id('the vow', 'vows'),
+      day: day('the day'),
+      part: whole('which part, from 0', 0, 20),
+      stepId: text('the step', 80),
+      dose: json('how much'),
+      sessionId: id('the session its counts stand in, once there are any'),
+      blockId: id('the block its counts stand in, once there are any'),
+      asked: flag('whether it is still asked for'),
+    },
+  },
 } as const;
 
 export type ThingName =
@@ -370,7 +427,10 @@ export type ThingName =
   | 'countWords'
   | 'challenges'
   | 'challengers'
-  | 'challengeResults';
+  | 'challengeResults'
+  | 'homes'
+  | 'vows'
+  | 'vowDays';
 
 export const things: Readonly<Record<ThingName, Thing>> = all;
 /** In the order in which they hang on each other. */
@@ -382,7 +442,7 @@ export type Entry = Readonly<Record<string, Value>>;
 
 export const bundleFormat = 'vowstep-book';
 /** Goes up with every change that an older reader would misread; older ones are read for ever. */
-export const bundleVersion = 1;
+export const bundleVersion = 2;
 
 export const parts = ['book', 'child', 'session', 'drills', 'places'] as const;
 /** What of the book a file holds. */

@@ -50,7 +50,8 @@ export async function makeChallenge(context: Context, input: unknown): Promise<O
       tx,
       ids.map((playerId) => ({
         ...{ key: playerId, playerId, drillId: fields.drillId, stepId: step.id, gate: 0 },
-        ...{ lowerIsBetter, habit: false },
+        ...{ lowerIsBetter, habit: false,
+            homeCounts: true },
       })),
       { id: '', day: until },
       recentSince(until),

@@ -62,7 +62,7 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           sql`select s.*, case when not_held is not null then 'not held' else state end as said,
                 (select group_concat(name, '; ') from (select p.name as name from session_player x join player p on p.id = x.player_id
                   where x.session_id = s.id order by x.position)) as players
-              from session s where removed_at_ms is null order by day, start_time, id`,
+              from session s where removed_at_ms is null and kind = 'court' order by day, start_time, id`,
         ),
       );
       return;
@@ -85,13 +85,14 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           'Drops',
           'Seconds',
           'Eased',
+          'At home',
           'Said aloud',
           'Corrected',
         ],
         (from) =>
           jsonRows<[string, string, string, string, string, ...Cell[]]>(
             db,
-            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, reported, fixed`,
+            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, home, reported, fixed`,
             sql`select a.*, s.title as title, p.name as name, a.touching_ms / 1000.0 as seconds
                 from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id join player p on p.id = a.player_id
                 order by a.day, a.block_id, a.player_id, a.number limit ${atOnce} offset ${from}`,

@@ -48,13 +48,17 @@ export function judgedSteps(
   return blocks.flatMap((block) =>
     players.flatMap((player) => {
       const work = judgedWork(book, block, player, counted);
-      return work ? [judgedStep(judgedKey(block.id, player.id), asThen(block, player), work)] : [];
+      return work ? [judgedStep(book, judgedKey(block.id, player.id), asThen(block, player), work)] : [];
     }),
   );
 }
 
+/** Does a coach let what was done at home show a mark? */
+export const homeCountsFor = (book: Book, drillId: string, playerId: string): boolean =>
+  book.school('homeCounts', drillId, playerId).answer === 'home days too';
+
 /** One step of a player, as evidence is asked for. */
-export function judgedStep(key: string, { id, age }: PlanPlayer, { drill, step }: Work): JudgedStep {
+export function judgedStep(book: Book, key: string, { id, age }: PlanPlayer, { drill, step }: Work): JudgedStep {
   const { lowerIsBetter } = measures[step.measure];
   return {
     key,
@@ -64,5 +68,6 @@ export function judgedStep(key: string, { id, age }: PlanPlayer, { drill, step }
     gate: markFor(step, ageBandOf(age)).result,
     lowerIsBetter,
     habit: step.habit !== undefined,
+    homeCounts: homeCountsFor(book, drill.id, id),
   };
 }

@@ -103,7 +103,7 @@ export async function laddersOf(
   });
   const evidence = await evidenceOn(
     db,
-    all.map((one) => judgedStep(`${one.player.id} ${one.drill.id}`, one.player, workOf(one))),
+    all.map((one) => judgedStep(book, `${one.player.id} ${one.drill.id}`, one.player, workOf(one))),
     { id: '', day: today },
     recentSince(today),
   );

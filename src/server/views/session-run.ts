@@ -169,7 +169,7 @@ function stepsBeside(book: Book, blocks: readonly PlanBlock[], players: readonly
           const moved = step && workOnCourt(book, block, then, { ...asPlanned, stepId: step.id });
           if (!moved) return [];
           const key = `${judgedKey(block.id, player.id)} ${moved.step.id}`;
-          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(key, then, moved) }];
+          return [{ blockId: block.id, playerId: player.id, judged: judgedStep(book, key, then, moved) }];
         });
       });
     }),

@@ -1,0 +1,277 @@
+'use client';
+
+import { Check, Undo2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { Tally } from '@/core/counting/tally';
+import { growingRounds, type Dose } from '@/core/dose/dose';
+import type { CardPart } from '@/session/vow/card';
+import { doneShare } from '@/session/vow/done-share';
+import { buttonClass } from '@/ui/button-class';
+import type { NewEvent } from '@/court/run-log';
+
+interface Props {
+  readonly part: CardPart;
+  readonly dose: Dose;
+  readonly count: Tally;
+  /** Marks of an earlier round are closed: a new round has this number at least. */
+  readonly round: number;
+  readonly onMark: (mark: Omit<NewEvent, 'blockId' | 'playerId'>) => void;
+  readonly onUndo: (() => void) | null;
+}
+
+/** Tries of a dose in one go, for what is done whole. */
+const triesIn = (dose: Dose): number => {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.sets * dose.reps * dose.sides;
+    case 'hold':
+      return dose.holds * dose.sides;
+    case 'growing':
+      return growingRounds(dose).reduce((sum, n) => sum + n, 0);
+    default:
+      return 1;
+  }
+};
+
+/** Measures that are only typed at home: they need more than a thumb. */
+const typedOnly: ReadonlySet<string> = new Set(['steadiness', 'weakest part']);
+
+const inTenths = (measure: string) => measure === 'lap' || measure === 'steadiness' || measure === 'hold';
+
+/** Counting one part of today's vow: by tap, by the watch, or typed. */
+export function CountPart({ part, dose, count, round, onMark, onUndo }: Props) {
+  const share = Math.min(1, doneShare(dose, count.attempts));
+  const { measure } = part;
+  const attempt = Math.max(round, 1);
+  return (
+    <div className="space-y-3" data-share={share.toFixed(2)}>
+      <Done share={share} count={count} part={part} />
+      {part.together ? (
+        <button
+          type="button"
+          disabled={count.attempts.some(({ whole }) => whole)}
+          onClick={() => onMark({ kind: 'done', attempt, value: triesIn(dose) })}
+          className={buttonClass('now', 'min-h-20 w-full text-2xl')}
+        >
+          <Check aria-hidden /> Done
+        </button>
+      ) : typedOnly.has(measure) ? null : dose.kind === 'timed' || dose.kind === 'routine' ? (
+        <Timed {...{ part, dose, count, round, onMark }} />
+      ) : measure === 'hold' || measure === 'lap' ? (
+        <Watch kind={measure} attempt={attempt} onMark={onMark} />
+      ) : part.zones.length > 0 && (measure === 'points' || measure === 'grade') ? (
+        <Zones part={part} attempt={attempt} onMark={onMark} />
+      ) : (
+        <Taps part={part} count={count} attempt={attempt} onMark={onMark} />
+      )}
+      <div className="flex flex-wrap gap-2">
+        {onUndo && (
+          <button type="button" onClick={onUndo} className={buttonClass('plain', 'min-h-14 grow')}>
+            <Undo2 aria-hidden size={20} /> Take back
+          </button>
+        )}
+        {!part.together && <Typed part={part} attempts={count.attempts.length} round={round} onMark={onMark} />}
+      </div>
+    </div>
+  );
+}
+
+function Done({ share, count, part }: { share: number; count: Tally; part: CardPart }) {
+  const said = part.together
+    ? share >= 1
+      ? 'Done.'
+      : 'Not yet.'
+    : `Best ${count.best ?? '–'} ${part.unit}, ${count.touches} in all`;
+  return (
+    <div>
+      <div className="h-3 overflow-hidden rounded-full bg-chalk" aria-hidden>
+        <div className={`h-full ${share >= 0.95 ? 'bg-safe' : 'bg-now'}`} style={{ width: `${share * 100}%` }} />
+      </div>
+      <p className="pt-1 text-base" role="status">
+        {share >= 0.95 ? 'Your vow for today is kept. ' : ''}
+        {said}.
+      </p>
+    </div>
+  );
+}
+
+type Marking = Pick<Props, 'onMark'> & { readonly attempt: number };
+
+function Taps({ part, count, attempt, onMark }: Marking & { part: CardPart; count: Tally }) {
+  const { measure } = part;
+  const touch = () => onMark({ kind: measure === 'laps' ? 'lap' : 'touch', attempt, value: measure === 'laps' ? 1 : null });
+  return (
+    <div className="grid grid-cols-[2fr_1fr] gap-2">
+      <button
+        type="button"
+        onClick={touch}
+        className={buttonClass('now', 'min-h-44 flex-col gap-0 touch-manipulation')}
+      >
+        <span className="tabular font-head text-8xl leading-none font-extrabold">{count.current}</span>
+        <span className="text-lg">one more {part.noun}</span>
+      </button>
+      <button
+        type="button"
+        onClick={() => onMark({ kind: 'drop', attempt })}
+        className={buttonClass('plain', 'min-h-44 text-xl touch-manipulation')}
+      >
+        {measure === 'row' ? 'Dropped' : 'A miss'}
+      </button>
+    </div>
+  );
+}
+
+function Zones({ part, attempt, onMark }: Marking & { part: CardPart }) {
+  const kind = part.measure === 'grade' ? 'grade' : 'zone';
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      {part.zones.map(({ label, points }) => (
+        <button
+          key={label}
+          type="button"
+          onClick={() => onMark({ kind, attempt, value: points })}
+          className={buttonClass('now', 'min-h-20 flex-col gap-0')}
+        >
+          <span className="text-2xl font-bold">{points}</span>
+          <span>{label}</span>
+        </button>
+      ))}
+      {!part.zones.some(({ points }) => points === 0) && (
+        <button
+          type="button"
+          onClick={() => onMark({ kind, attempt, value: 0 })}
+          className={buttonClass('plain', 'min-h-20 text-xl')}
+        >
+          A miss
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Seconds that a press is timed by. */
+function useSeconds(running: boolean): number {
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    if (!running) return;
+    const from = performance.now();
+    const timer = setInterval(() => setSeconds((performance.now() - from) / 1000), 100);
+    return () => {
+      clearInterval(timer);
+      setSeconds(0);
+    };
+  }, [running]);
+  return seconds;
+}
+
+/** A hold or a lap against the watch. */
+function Watch({ kind, attempt, onMark }: Marking & { kind: 'hold' | 'lap' }) {
+  const [running, setRunning] = useState(false);
+  const started = useRef(0);
+  const seconds = useSeconds(running);
+  const press = () => {
+    if (!running) started.current = performance.now();
+    else {
+      const value = Math.round((performance.now() - started.current) / 100) / 10;
+      if (value >= 0.3) onMark({ kind, attempt, value });
+    }
+    setRunning(!running);
+  };
+  return (
+    <button type="button" onClick={press} className={buttonClass('now', 'min-h-44 w-full flex-col gap-1')}>
+      <span className="tabular font-head text-7xl leading-none font-extrabold">{seconds.toFixed(1)}</span>
+      <span className="text-xl">{running ? 'Stop' : kind === 'hold' ? 'Start holding' : 'Start the watch'}</span>
+    </button>
+  );
+}
+
+/** A tap so long after the end still counts, seconds: a thumb is later than the eye. The court’s own. */
+const lateTapS = 0.8;
+
+/** Counting inside a time box. */
+function Timed({ part, dose, count, round, onMark }: Omit<Props, 'onUndo'>) {
+  const workS = dose.kind === 'timed' ? dose.workS : dose.kind === 'routine' ? dose.parts.reduce((sum, { partS, sides }) => sum + partS * sides, 0) : 0;
+  const [box, setBox] = useState<{ attempt: number; from: number } | null>(null);
+  const seconds = useSeconds(box !== null);
+  const left = Math.max(0, Math.ceil(workS - seconds));
+  const over = box !== null && seconds >= workS + lateTapS;
+  useEffect(() => {
+    if (over) setBox(null);
+  }, [over]);
+  if (!box)
+    return (
+      <button
+        type="button"
+        onClick={() => setBox({ attempt: Math.max(round, count.attempts.length + 1), from: performance.now() })}
+        className={buttonClass('now', 'min-h-28 w-full text-2xl')}
+      >
+        Start {workS} seconds
+      </button>
+    );
+  return (
+    <div className="space-y-2">
+      <p className="tabular text-center font-head text-5xl font-extrabold" aria-live="off">
+        {left} s
+      </p>
+      <Taps part={part} count={count} attempt={box.attempt} onMark={onMark} />
+    </div>
+  );
+}
+
+/** A count that was said aloud, typed in. */
+function Typed({
+  part,
+  attempts,
+  round,
+  onMark,
+}: Pick<Props, 'part' | 'round' | 'onMark'> & { readonly attempts: number }) {
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState('');
+  if (!open)
+    return (
+      <button type="button" onClick={() => setOpen(true)} className={buttonClass('plain', 'min-h-14 grow')}>
+        Type the number
+      </button>
+    );
+  const keep = () => {
+    const value = Number(text.replace(',', '.'));
+    const whole = inTenths(part.measure) || Number.isInteger(value);
+    if (text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 10_000 || !whole)
+      return setProblem(`Type a number from 0 to 10000${inTenths(part.measure) ? '' : ', a whole one'}.`);
+    onMark({ kind: 'result', attempt: Math.max(round, attempts + 1), value });
+    setOpen(false);
+    setText('');
+    setProblem('');
+  };
+  return (
+    <form
+      className="w-full space-y-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <label className="flex items-center gap-2 text-lg">
+        <span>Counted</span>
+        <input
+          autoFocus
+          inputMode="decimal"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          aria-invalid={problem !== ''}
+          className="min-h-14 w-28 rounded-md border-2 border-edge bg-sheet px-3 text-2xl"
+        />
+        <span>{part.unit}</span>
+      </label>
+      {problem && (
+        <p role="alert" className="text-stop">
+          {problem}
+        </p>
+      )}
+      <button type="submit" className={buttonClass('now', 'min-h-14 w-full')}>
+        Keep it
+      </button>
+    </form>
+  );
+}

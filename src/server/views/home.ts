@@ -1,0 +1,77 @@
+import type { TouchEvent } from '@/core/counting/event';
+import { eventsOfBlocks } from '@/data/log';
+import { getPlayer } from '@/data/squad';
+import { vowsOfPlayer } from '@/data/vows';
+import { cardOf, firstName, plainDose } from '@/session/vow/card';
+import { isoDay } from '@/session/levels';
+import type { HomeView, HomeVow } from '@/session/vow/home-view';
+import type { Context } from '../context';
+import { dayAfter } from '../days';
+import { bookFor } from '../readers/book';
+import { playerFacts } from '../readers/player-facts';
+import { daysDone, readVow } from '../readers/vows';
+import { resultsReady } from '../log/results';
+import type { FromHome } from '../vows/home-log';
+import { noteVowVisit, vowLinkState, type VowLinkState } from '../vows/links';
+
+/** Days back that are shown and can be filled in, and days ahead that a phone without network can go on with. Ours. */
+const [daysBack, daysAhead] = [14, 60];
+
+/** A child's vows as their family sees them; null where the child is not on the squad. */
+export async function homeView(
+  { db, today, nowMs }: Pick<Context, 'db' | 'today' | 'nowMs'>,
+  { playerId, by, sign }: FromHome,
+): Promise<HomeView | null> {
+  const row = await getPlayer(db, playerId);
+  if (!row || row.removedAtMs !== null) return null;
+  const book = await bookFor(db);
+  const player = playerFacts(row, today);
+  const from = dayAfter(today, -daysBack);
+  const kept = (await vowsOfPlayer(db, playerId))
+    .map(readVow)
+    .filter(({ untilDay, endedOn }) => untilDay >= from && (endedOn === null || endedOn >= from))
+    .reverse();
+  const days = await daysDone(db, kept);
+  const vows = kept.flatMap<HomeVow>(({ vow, untilDay, endedOn, pauses, thanks }, index) => {
+    const own = (days.get(kept[index]!.id) ?? []).filter(({ day }) => endedOn === null || day <= endedOn);
+    const card = cardOf(
+      book,
+      player,
+      vow,
+      endedOn ?? untilDay,
+      own.filter(({ asked }) => asked).map(({ day, parts }) => ({ day, doses: parts.map(({ dose }) => dose) })),
+    );
+    if (!card) return [];
+    return [
+      {
+        ...{ key: `v${index + 1}`, card, thanks },
+        days: own
+          .filter(({ day }) => day >= from && day <= dayAfter(today, daysAhead))
+          .map(({ day, asked, parts }) => ({
+            ...{ day, asked },
+            parts: parts.map(({ part, blockId, stepId, dose }) => ({
+              ...{ part, blockId, stepId, dose },
+              words: plainDose(card.parts[part]!, dose),
+            })),
+          })),
+        rests: pauses.map((one) => [isoDay(one.from), one.until === null ? null : isoDay(one.until)] as const),
+      },
+    ];
+  });
+  const blockIds = vows.flatMap((one) => one.days.flatMap(({ parts }) => parts.map(({ blockId }) => blockId)));
+  const events = (await eventsOfBlocks(db, blockIds)).flatMap<TouchEvent>((event) =>
+    event.playerId === playerId ? [event.device.startsWith(sign) ? event : { ...event, by: null }] : [],
+  );
+  return { name: firstName(player.name), playerId, today, madeAtMs: nowMs, vows, events, by, sign };
+}
+
+/** What a family’s link opens, or why it opens nothing. Opening it is a use of it. */
+export async function homePage(context: Context, token: string): Promise<HomeView | VowLinkState> {
+  const link = await vowLinkState(context, token);
+  if (link.kind !== 'open') return link;
+  await resultsReady(context.db);
+  const view = await homeView(context, link);
+  if (!view) return { kind: 'unknown' };
+  await noteVowVisit(context, token, link);
+  return view;
+}
