@@ -13,8 +13,8 @@ export default {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/scripts', '<rootDir>/testing'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
-  transform: { '^.+\\.(t|j)sx?$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb)/)'],
+  transform: { '^.+\\.(t|mj|j)sx?$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb|@noble|uqr)/)'],
   moduleNameMapper: {
     // Jest runs CommonJS: the bundled build of D3 instead of its modules.
     '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',

@@ -62,6 +62,7 @@ export interface OpenLinkRow {
   readonly title: string | null;
   readonly day: string | null;
   readonly player: string | null;
+  readonly playerId: string | null;
   readonly createdAtMs: number;
   readonly expiresAtMs: number;
   readonly uses: number;
@@ -71,7 +72,7 @@ export interface OpenLinkRow {
 /** Links that open something at a moment, the newest first. */
 export async function openLinks(db: Executor, nowMs: number): Promise<OpenLinkRow[]> {
   return db.all<OpenLinkRow>(sql`
-    select l.token_hash as tokenHash, l.scope as scope, l.name as name, s.title as title, s.day as day, p.name as player,
+    select l.token_hash as tokenHash, l.scope as scope, l.name as name, s.title as title, s.day as day, p.name as player, l.player_id as playerId,
            l.created_at_ms as createdAtMs, l.expires_at_ms as expiresAtMs, l.uses as uses, l.last_used_at_ms as lastUsedAtMs
     from helper_link l left join session s on s.id = l.session_id left join player p on p.id = l.player_id
     where l.revoked_at_ms is null and l.expires_at_ms > ${nowMs} order by l.created_at_ms desc limit 200`);

@@ -45,6 +45,11 @@ export async function vowsOfPlayer(db: Executor, playerId: string): Promise<VowR
     .limit(200);
 }
 
+/** Every vow of a player there ever was, those taken away too. */
+export async function allVowsOfPlayer(db: Executor, playerId: string): Promise<VowRow[]> {
+  return db.select().from(vow).where(eq(vow.playerId, playerId)).orderBy(desc(vow.createdAtMs)).limit(200);
+}
+
 export async function getVow(db: Executor, id: string): Promise<VowRow | undefined> {
   return (await db.select().from(vow).where(eq(vow.id, id)))[0];
 }
@@ -92,20 +97,23 @@ export async function countedBlocks(db: Executor, vowId: string): Promise<Set<st
   return new Set(rows.map((row) => row.id));
 }
 
-/** Takes the days of a vow out from a day on; those with counts stay, and are asked for no more. */
-export async function clearDays(db: Executor, vowId: string, fromDay: string): Promise<void> {
-  const counted = sql`exists (select 1 from touch_event e where e.block_id = vow_day.block_id)`;
-  await db.run(sql`update vow_day set asked = 0 where vow_id = ${vowId} and day >= ${fromDay} and ${counted}`);
-  await db.run(sql`delete from vow_day where vow_id = ${vowId} and day >= ${fromDay} and not ${counted}`);
+/** The days of a vow from a day on are asked for no more; those with counts stay as they are. */
+export async function dropDays(db: Executor, vowId: string, fromDay: string): Promise<void> {
+  await db.run(sql`
+    update vow_day set asked = 0 where vow_id = ${vowId} and day >= ${fromDay}
+      and not exists (select 1 from touch_event e where e.block_id = vow_day.block_id)`);
 }
 
-/** Puts days in; where one with counts stands already, it is asked for again as it was. */
+/** Puts days in; one that was dropped before is asked for again, with its new dose. */
 export async function putDays(db: Executor, rows: readonly VowDayRow[]): Promise<void> {
   for (let from = 0; from < rows.length; from += 500)
     await db
       .insert(vowDay)
       .values(rows.slice(from, from + 500))
-      .onConflictDoUpdate({ target: [vowDay.vowId, vowDay.day, vowDay.part], set: { asked: true } });
+      .onConflictDoUpdate({
+        target: [vowDay.vowId, vowDay.day, vowDay.part],
+        set: { asked: true, stepId: sql`excluded.step_id`, dose: sql`excluded.dose` },
+      });
 }
 
 /** What was done on a day of a vow: one attempt. */

@@ -21,7 +21,7 @@ declare const self: ServiceWorkerGlobalScope;
 declare const BUILD: string;
 declare const CLIPS: PrecacheEntry[];
 
-const runScreen = /^\/(sessions\/[^/]+\/run|help\/[^/]+)$/;
+const runScreen = /^\/(sessions\/[^/]+\/run|(?:help|vow)\/[^/]+)$/;
 const partsPath = '/_next/static/';
 const pagesPrefix = 'vowstep-court-';
 const pagesName = pagesPrefix + BUILD;

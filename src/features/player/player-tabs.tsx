@@ -2,7 +2,7 @@ import { Tabs } from '@/ui/tabs';
 
 interface Props {
   readonly id: string;
-  readonly here: 'Ladders' | 'Progress';
+  readonly here: 'Ladders' | 'Progress' | 'Vows';
 }
 
 /** The rooms of a player. */
@@ -13,6 +13,7 @@ export const PlayerTabs = ({ id, here }: Props) => (
     rooms={[
       [`/players/${id}`, 'Ladders'],
       [`/players/${id}/progress`, 'Progress'],
+      [`/players/${id}/vows`, 'Vows'],
     ]}
   />
 );

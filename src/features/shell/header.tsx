@@ -15,10 +15,10 @@ const places = [
     title: 'Squad',
     here: (path: string) => ['/squad', '/players', '/challenges'].some((room) => path.startsWith(room)),
   },
+  { href: '/vows', title: 'Vows', here: (path: string) => path.startsWith('/vows') },
   { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
   { href: '/benches', title: 'Calculators', here: (path: string) => path.startsWith('/benches') },
   { href: '/places', title: 'Places', here: (path: string) => path.startsWith('/places') },
-  { href: '/schools', title: 'Styles', here: (path: string) => path.startsWith('/schools') },
 ];
 
 const aside = [

@@ -8,7 +8,7 @@ import type { Vow } from '@/session/vow/vow';
 import type { Executor } from '@/data/database';
 import { getPlayer } from '@/data/squad';
 import {
-  clearDays,
+  dropDays,
   countedBlocks,
   daysOfVows,
   getVow,
@@ -180,7 +180,7 @@ export async function changeVow(context: Context, id: string, input: unknown): P
     const kept = new Set(
       (await daysOfVows(tx, [id])).filter(({ blockId }) => counted.has(blockId)).map(({ day }) => day),
     );
-    await clearDays(tx, id, context.today);
+    await dropDays(tx, id, context.today);
     // A day that was begun stays what it was.
     await putDays(
       tx,

@@ -1,0 +1,157 @@
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { shortDay } from '@/core/day-words';
+import type { Card, CardPart } from '@/session/vow/card';
+import { mostBoxes, type CardSize } from './card-sheet';
+import { qrOf } from './qr';
+
+/* The card as a document: the same content as on the page, black on white, in points. */
+const mm = 72 / 25.4;
+const a6 = { width: 105 * mm, height: 148 * mm };
+const edge = 5 * mm;
+
+/** How much larger than on A6 everything is. */
+const scaleOf: Readonly<Record<CardSize, number>> = { A6: 1, A5: Math.SQRT2, 'four on A4': 1 };
+
+/** The whole card: the child’s side, then the helper’s. */
+export function cardDocument(card: Card, size: CardSize, link: string | null): TDocumentDefinitions {
+  const scale = scaleOf[size];
+  const copies = size === 'four on A4' ? 4 : 1;
+  const sides = [front(card, link, scale), back(card, scale)];
+  return {
+    pageSize: size === 'four on A4' ? 'A4' : size,
+    pageMargins: copies === 4 ? [0, 0, 0, 0] : edge * scale,
+    info: { title: `A vow: ${card.title}` },
+    defaultStyle: { font: 'Body', fontSize: 8.2 * scale, lineHeight: 1.05 },
+    content: sides.flatMap((side, i) => {
+      const pageBreak = i === 0 ? {} : { pageBreak: 'before' as const };
+      return [{ stack: copies === 1 ? side : [fourOf(side)], ...pageBreak }];
+    }),
+  };
+}
+
+/** The same side four times on a sheet, to be cut. */
+const fourOf = (side: Content[]): Content => ({
+  table: {
+    widths: [a6.width - 2 * edge, a6.width - 2 * edge],
+    heights: a6.height - 2 * edge,
+    body: [
+      [{ stack: side }, { stack: side }],
+      [{ stack: side }, { stack: side }],
+    ],
+  },
+  layout: {
+    hLineWidth: (i: number) => (i === 1 ? 0.4 : 0),
+    vLineWidth: (i: number) => (i === 1 ? 0.4 : 0),
+    paddingLeft: () => edge,
+    paddingRight: () => edge,
+    paddingTop: () => edge,
+    paddingBottom: () => edge - 1,
+  },
+});
+
+function front({ name, when, parts, days, ball }: Card, link: string | null, scale: number): Content[] {
+  return [
+    { text: `${name}’s vow`, bold: true, fontSize: 14 * scale },
+    { text: ball ? `${when} · ${ball} ball` : when },
+    ...parts.flatMap((part) => partOf(part, scale)),
+    {
+      columns: [
+        { width: '*', stack: [boxes(days, scale)] },
+        ...(link ? [{ width: 26 * mm * scale, stack: [qr(link, 26 * mm * scale), caption(scale)] }] : []),
+      ],
+      columnGap: 3 * mm,
+      margin: [0, 2 * mm * scale, 0, 0],
+    },
+  ];
+}
+
+const caption = (scale: number): Content => ({ text: 'Count on a phone', fontSize: 6 * scale, alignment: 'center' });
+
+const rule = (scale: number): Content => ({
+  canvas: [{ type: 'line', x1: 0, y1: 0, x2: (a6.width - 2 * edge) * scale, y2: 0, lineWidth: 0.6 }],
+  margin: [0, 1.5 * mm * scale, 0, 1 * mm * scale],
+});
+
+const partOf = (part: CardPart, scale: number): Content[] => [
+  rule(scale),
+  {
+    columns: [
+      { width: '*', text: part.drill, bold: true, fontSize: 10.5 * scale },
+      { width: 34 * mm * scale, stack: [stairs(part, 34 * mm * scale, 11 * mm * scale)] },
+    ],
+  },
+  { text: `${part.title}. ${part.words}`, bold: true },
+  ...(part.task ? [{ text: part.task }] : []),
+  { text: `“${part.cue}”` },
+  { ul: [...part.checkpoints, ...part.care] },
+];
+
+/** A ladder as a flight of stairs, the ball on the step. */
+function stairs({ stairs: treads, at }: CardPart, width: number, height: number): Content {
+  const run = width / treads.length;
+  const rise = (height - 8) / treads.length;
+  const top = (i: number) => height - (i + 1) * rise;
+  const points = [{ x: 0, y: height }];
+  for (const i of treads.keys()) points.push({ x: i * run, y: top(i) }, { x: (i + 1) * run, y: top(i) });
+  points.push({ x: width, y: height });
+  return {
+    canvas: [
+      { type: 'polyline', points, lineWidth: 1, closePath: true },
+      { type: 'ellipse', x: at * run + run / 2, y: top(at) - 4, r1: 3, r2: 3, color: 'black' },
+    ],
+  };
+}
+
+/** A box for each day, with its dose and room for the number. */
+function boxes(days: Card['days'], scale: number): Content {
+  const columns = 5;
+  const shown = days.slice(0, mostBoxes);
+  const rows = Array.from({ length: Math.ceil(shown.length / columns) }, (_, row) =>
+    Array.from({ length: columns }, (_unused, column) => {
+      const one = shown[row * columns + column];
+      if (!one) return { text: '', border: [false, false, false, false] as [boolean, boolean, boolean, boolean] };
+      return { text: `${shortDay(one.day).replace(/ \w+$/, '')}  ${one.doses.join(' + ')}`, fontSize: 5.6 * scale };
+    }),
+  );
+  return rows.length === 0
+    ? { text: '' }
+    : {
+        table: { widths: Array.from({ length: columns }, () => '*' as const), heights: 9 * mm * scale, body: rows },
+        layout: {
+          hLineWidth: () => 0.6,
+          vLineWidth: () => 0.6,
+          paddingLeft: () => 1.5,
+          paddingRight: () => 0.5,
+          paddingTop: () => 0.5,
+          paddingBottom: () => 0,
+        },
+      };
+}
+
+/** The same QR code as on the page, as filled squares. */
+function qr(link: string, width: number): Content {
+  const { size, runs } = qrOf(link);
+  const module = width / size;
+  return {
+    canvas: runs.map(({ x, y, w }) => ({
+      ...{ type: 'rect' as const, x: x * module, y: y * module, w: w * module, h: module },
+      ...{ color: 'black', lineWidth: 0 },
+    })),
+  };
+}
+
+const back = ({ name, parts }: Card, scale: number): Content[] => [
+  { text: `For whoever helps ${name}`, bold: true, fontSize: 12 * scale },
+  ...parts.flatMap((part): Content[] => [
+    rule(scale),
+    { text: part.drill, bold: true, fontSize: 10.5 * scale },
+    { ul: [...part.helper] },
+    ...(part.choices.length > 1
+      ? [{ text: `${name} may choose: ${part.choices.map(({ title, words }) => `${title} (${words})`).join('; ')}` }]
+      : []),
+  ]),
+  rule(scale),
+  {
+    text: 'A day that was missed is over: the next day asks for its own dose and no more. Stop when it hurts, or when it is no fun any more. Local rules and licensed practice come first.',
+  },
+];

@@ -1,0 +1,155 @@
+'use client';
+
+import { FileDown, Link2, Link2Off, Plus } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { shortDay } from '@/core/day-words';
+import { counted } from '@/core/words';
+import { makeVowLinkAction, withdrawVowLinksAction } from '@/server/actions/vows';
+import type { PlayerVowsView } from '@/server/views/vows';
+import { PlayerTabs } from '@/features/player/player-tabs';
+import { ask, problemsText } from '@/ui/ask';
+import { Button, ButtonLink } from '@/ui/button';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { StageBall } from '@/ui/stage-ball';
+import { useNotice } from '@/ui/toast';
+import { HomeCard } from './home-card';
+import { QrCode } from './card-sheet';
+import { VowRow } from './vow-row';
+
+/** A player’s vows: what they promised, what it comes to with their sessions, their home, and what their family has. */
+export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
+  const { facts, lines, today, over, weeks } = view;
+  const router = useRouter();
+  return (
+    <>
+      <PageHead
+        title={
+          <span className="flex items-center gap-3">
+            <StageBall stage={facts.stage} sport={facts.sport} /> {facts.name}
+          </span>
+        }
+        actions={
+          !view.removed && (
+            <ButtonLink look="now" href={`/vows/new?player=${facts.id}&from=/players/${facts.id}/vows`} prefetch={false}>
+              <Plus aria-hidden size={18} /> Make a vow
+            </ButtonLink>
+          )
+        }
+      >
+        {facts.focus ? (
+          <>
+            Working on: <strong className="text-ink">{facts.focus}</strong>
+          </>
+        ) : (
+          `${facts.age} years · ${facts.sport}`
+        )}
+      </PageHead>
+      <PlayerTabs id={facts.id} here="Vows" />
+      <div className="grid items-start gap-4 xl:grid-cols-[1fr_20rem]">
+        <div>
+          {over.map((text) => (
+            <p key={text} className="mb-2 rounded-md bg-care-bg px-3 py-2 text-care">
+              {text}
+            </p>
+          ))}
+          {lines.length === 0 && (
+            <p className="text-soft">
+              {facts.name} has promised nothing yet. A few minutes a day of one drill is a good first vow.
+            </p>
+          )}
+          <ul className="space-y-2">
+            {lines.map((line) => (
+              <VowRow key={line.id} line={line} today={today} named={false} />
+            ))}
+          </ul>
+        </div>
+        <div className="space-y-4">
+          {weeks.length > 0 && (
+            <Sheet className="p-4" aria-label="Weeks ahead">
+              <h2 className="text-lg">Weeks ahead</h2>
+              <table className="w-full text-sm">
+                <thead>
+                  <tr className="text-left text-soft">
+                    <th className="font-normal">From</th>
+                    <th className="text-right font-normal">Home, min</th>
+                    <th className="text-right font-normal">Court, min</th>
+                    <th className="text-right font-normal">Good ones</th>
+                  </tr>
+                </thead>
+                <tbody className="tabular">
+                  {weeks.map(({ monday, homeMin, courtMin, good }) => (
+                    <tr key={monday} className="border-t border-line">
+                      <td>{shortDay(monday)}</td>
+                      <td className="text-right">{homeMin}</td>
+                      <td className="text-right">{courtMin}</td>
+                      <td className="text-right">{good}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Sheet>
+          )}
+          <Taken view={view} />
+          <HomeCard playerId={facts.id} home={view.home} said={view.homeSaid} onSaved={() => router.refresh()} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** What the family takes home besides the card: a link, an address for a calendar, a file. */
+function Taken({ view: { facts, links } }: { view: PlayerVowsView }) {
+  const notice = useNotice();
+  const [link, setLink] = useState<string | null>(null);
+  const make = async () => {
+    const outcome = await ask(() => makeVowLinkAction(facts.id, { name: '' }));
+    if (outcome.ok) setLink(`${location.origin}/vow/${outcome.value.token}`);
+    else notice({ text: problemsText(outcome), tone: 'stop' });
+  };
+  const withdraw = async () => {
+    const outcome = await ask(() => withdrawVowLinksAction(facts.id));
+    if (outcome.ok) setLink(null);
+    notice(
+      outcome.ok
+        ? { text: 'Every link and file is withdrawn. What was counted stays.' }
+        : { text: problemsText(outcome), tone: 'stop' },
+    );
+  };
+  return (
+    <Sheet className="p-4" aria-label="For home">
+      <h2 className="text-lg">For home</h2>
+      <p className="text-sm text-soft">
+        {links === 0 ? 'No link is open.' : `${counted(links, 'link')} open.`} Each shows {facts.name}’s vows and nothing else.
+      </p>
+      {link && (
+        <div className="my-2 space-y-2 text-sm">
+          <p className="break-all" data-link>
+            <a href={link} className="font-mono underline">
+              {link}
+            </a>
+          </p>
+          <p className="break-all">
+            For a calendar: <span className="font-mono">{link.replace('/vow/', '/calendar/')}</span>
+          </p>
+          <QrCode link={link} />
+        </div>
+      )}
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={() => void make()}>
+          <Link2 aria-hidden size={18} /> Make a link
+        </Button>
+        <form method="post" action={`/players/${facts.id}/vow-file`} className="contents">
+          <Button type="submit">
+            <FileDown aria-hidden size={18} /> As one file
+          </Button>
+        </form>
+        {(links > 0 || link) && (
+          <Button look="stop" onClick={() => void withdraw()}>
+            <Link2Off aria-hidden size={18} /> Withdraw all
+          </Button>
+        )}
+      </div>
+    </Sheet>
+  );
+}
