@@ -10,7 +10,7 @@ const demo = await demoServer(10);
 const one = async (sql: string) => (await demo.client.execute(sql)).rows[0]!.id as string;
 const planned = await one(`select id from session where state = 'planned' order by day, start_time limit 1`);
 const held = await one(
-  `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+  `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
 );
 const player = await one(`select id from player where name like 'Nessa%'`);
 const views: Readonly<Record<string, string>> = {

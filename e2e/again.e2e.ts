@@ -164,7 +164,7 @@ test('on a phone every place is in reach, and no title is lost', async () => {
   await setViewport(browser.driver, 390, 844);
   for (const path of ['/', '/sessions', '/squad', '/drills', '/places', '/schools']) {
     await browser.driver.get(app.url + path);
-    await page.sees('Styles');
+    await page.sees('Vows');
     expect([path, await browser.driver.executeScript(wide)]).toEqual([path, []]);
   }
   await browser.driver.get(`${app.url}/sessions`);

@@ -17,7 +17,7 @@ beforeAll(async () => {
   const one = async (sql: string) => (await app.query(sql))[0]!.id as string;
   planned = await one(`select id from session where state = 'planned' order by day, start_time limit 1`);
   held = await one(
-    `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+    `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
   );
 });
 afterAll(async () => {

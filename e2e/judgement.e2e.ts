@@ -22,7 +22,7 @@ const open = (path: string) => browser.driver.get(app.url + path);
 test('the coach’s school proposes, and one press accepts it', async () => {
   // A ladder where two schools say different things of somebody: the last session’s rows.
   const held = await one(
-    `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+    `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
   );
   const proposed = `[...document.querySelectorAll('[data-player]')].map((line) => line.dataset.player + ' ' + /Proposed: ([a-z ]+)/.exec(line.innerText)[1])`;
   const review = async () => {

@@ -7,7 +7,7 @@ export async function viewsOf(client: Client): Promise<Record<string, string>> {
     `select id from session where state = 'planned' order by day, start_time limit 1`,
   );
   const held = await one(
-    `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+    `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
   );
   const player = await one(`select id from player where name like 'Nessa%'`);
   return {

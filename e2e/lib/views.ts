@@ -15,7 +15,7 @@ export async function demoIds(app: App): Promise<Ids> {
   return {
     planned: await pick(`select id from session where state = 'planned' order by day, start_time limit 1`),
     held: await pick(
-      `select id from session where state = 'finished' order by day desc, start_time desc limit 1`,
+      `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
     ),
     nessa: await pick(`select id from player where name like 'Nessa%'`),
     bram: await pick(`select id from player where name like 'Bram%'`),

@@ -15,9 +15,7 @@ async function styles() {
   const { default: tailwind } = await import('@tailwindcss/postcss');
   const from = path.join(root, 'src', 'app', 'globals.css');
   const face = readFileSync(
-    require.resolve(
-      '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
-    ),
+    require.resolve('@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2'),
   ).toString('base64');
   const own = readFileSync(from, 'utf8').replace(
     "@import 'tailwindcss';",

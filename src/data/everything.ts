@@ -93,7 +93,13 @@ export async function everythingAbout(db: Executor, id: string) {
     db.select().from(home).where(eq(home.playerId, id)),
     db.select().from(vow).where(eq(vow.playerId, id)).orderBy(asc(vow.createdAtMs)),
     db
-      .select({ vowId: vowDay.vowId, day: vowDay.day, part: vowDay.part, stepId: vowDay.stepId, dose: vowDay.dose })
+      .select({
+        vowId: vowDay.vowId,
+        day: vowDay.day,
+        part: vowDay.part,
+        stepId: vowDay.stepId,
+        dose: vowDay.dose,
+      })
       .from(vowDay)
       .innerJoin(vow, eq(vow.id, vowDay.vowId))
       .where(eq(vow.playerId, id))

@@ -47,11 +47,12 @@ export async function goodTouches(
   playerId: string,
   drillIds: readonly string[],
   sinceDay: string,
-): Promise<readonly (readonly [day: string, touches: number])[]> {
-  return jsonRows<[string, number]>(
+): Promise<readonly (readonly [day: string, touches: number, atHome: number])[]> {
+  return jsonRows<[string, number, number]>(
     db,
-    sql`day, t`,
-    sql`select day, sum(touches) as t from attempt indexed by attempt_by_player
+    sql`day, t, h`,
+    sql`select day, sum(touches) as t, sum(case home when 1 then touches else 0 end) as h
+        from attempt indexed by attempt_by_player
         where player_id = ${playerId} and drill_id in (select value from json_each(${JSON.stringify(drillIds)}))
           and day >= ${sinceDay}
         group by day order by day`,

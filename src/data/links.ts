@@ -51,7 +51,9 @@ export async function revokeLinksOf(
   await db
     .update(scopedLink)
     .set({ revokedAtMs: nowMs })
-    .where(and(eq(scopedLink.scope, scope), eq(scopedLink.playerId, playerId), isNull(scopedLink.revokedAtMs)));
+    .where(
+      and(eq(scopedLink.scope, scope), eq(scopedLink.playerId, playerId), isNull(scopedLink.revokedAtMs)),
+    );
 }
 
 /** A link that still opens something, with what it opens. */

@@ -301,8 +301,14 @@ export type BlockAttempt = Pick<
   | 'fixed'
 >;
 
-/** An attempt with a result: day, start, step, result. */
-export type DatedResult = readonly [day: string, startedMs: number, stepId: string, result: number];
+/** An attempt with a result: day, start, step, result, and whether it was made at home. */
+export type DatedResult = readonly [
+  day: string,
+  startedMs: number,
+  stepId: string,
+  result: number,
+  home: 0 | 1,
+];
 
 /** Every attempt with a result of one player on one drill since a day, in the order done. */
 export async function resultsOn(
@@ -313,7 +319,7 @@ export async function resultsOn(
 ): Promise<DatedResult[]> {
   return jsonRows<DatedResult>(
     db,
-    sql`day, started_ms, step_id, result`,
+    sql`day, started_ms, step_id, result, home`,
     sql`select * from attempt
         where player_id = ${playerId} and drill_id = ${drillId} and day >= ${sinceDay} and result is not null
         order by started_ms, number`,

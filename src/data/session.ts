@@ -48,7 +48,11 @@ export async function updateSession(db: Executor, id: string, changes: Partial<S
 
 /** Was any session ever begun? */
 export async function anySessionBegun(db: Executor): Promise<boolean> {
-  const rows = await db.select({ id: session.id }).from(session).where(and(onCourt, ne(session.state, 'planned'))).limit(1);
+  const rows = await db
+    .select({ id: session.id })
+    .from(session)
+    .where(and(onCourt, ne(session.state, 'planned')))
+    .limit(1);
   return rows.length > 0;
 }
 
@@ -86,7 +90,12 @@ export async function playersInSessions(
     .from(sessionPlayer)
     .innerJoin(session, eq(session.id, sessionPlayer.sessionId))
     .where(
-      and(onCourt, isNull(session.removedAtMs), filter.days ? undefined : gte(session.day, since), narrowed(filter)),
+      and(
+        onCourt,
+        isNull(session.removedAtMs),
+        filter.days ? undefined : gte(session.day, since),
+        narrowed(filter),
+      ),
     );
   return new Set(rows.map((row) => row.id));
 }
@@ -113,7 +122,11 @@ export async function sessionsWith(db: Executor, text: string, limit: number): P
     .select()
     .from(session)
     .where(
-      and(onCourt, isNull(session.removedAtMs), or(has(session.title), has(session.placeName), has(session.coach))),
+      and(
+        onCourt,
+        isNull(session.removedAtMs),
+        or(has(session.title), has(session.placeName), has(session.coach)),
+      ),
     )
     .orderBy(desc(session.day), desc(session.startTime))
     .limit(limit);
@@ -129,7 +142,15 @@ export async function sessionsBetween(
   return db
     .select()
     .from(session)
-    .where(and(onCourt, isNull(session.removedAtMs), gte(session.day, from), lte(session.day, to), narrowed(filter)))
+    .where(
+      and(
+        onCourt,
+        isNull(session.removedAtMs),
+        gte(session.day, from),
+        lte(session.day, to),
+        narrowed(filter),
+      ),
+    )
     .orderBy(asc(session.day), asc(session.startTime));
 }
 
@@ -157,7 +178,8 @@ export async function sessionsUnsaid(db: Executor, today: string): Promise<Sessi
     .from(session)
     .where(
       and(
-        onCourt, isNull(session.removedAtMs),
+        onCourt,
+        isNull(session.removedAtMs),
         lt(session.day, today),
         eq(session.state, 'planned'),
         isNull(session.notHeld),

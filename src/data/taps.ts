@@ -22,6 +22,21 @@ export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> 
   );
 }
 
+/** Rows told from home since a day, with the row that was asked for: player, result, aim. */
+export async function aimedSince(
+  db: Executor,
+  sinceDay: string,
+): Promise<readonly (readonly [playerId: string, result: number, aim: number])[]> {
+  return jsonRows<[string, number, number]>(
+    db,
+    sql`p, r, aim`,
+    sql`select a.player_id as p, a.result as r, b.dose ->> '$.target' as aim
+        from attempt a join block b on b.id = a.block_id
+        where a.day >= ${sinceDay} and a.home = 1 and a.reported = 1 and a.result is not null
+          and b.dose ->> '$.kind' = 'row'`,
+  );
+}
+
 /** Counts told and typed in since a day: player and result. */
 export async function toldSince(
   db: Executor,

@@ -12,6 +12,36 @@ export async function homeOf(db: Executor, playerId: string): Promise<HomeRow | 
   return (await db.select().from(home).where(eq(home.playerId, playerId)))[0];
 }
 
+/** The homes of players that were said. */
+export async function homesOf(db: Executor, playerIds: readonly string[]): Promise<HomeRow[]> {
+  return playerIds.length === 0
+    ? []
+    : db
+        .select()
+        .from(home)
+        .where(inArray(home.playerId, [...playerIds]));
+}
+
+/** Vows of some players that run on a day. */
+export async function runningVows(
+  db: Executor,
+  playerIds: readonly string[],
+  day: string,
+): Promise<VowRow[]> {
+  if (playerIds.length === 0) return [];
+  return db
+    .select()
+    .from(vow)
+    .where(
+      and(
+        inArray(vow.playerId, [...playerIds]),
+        isNull(vow.removedAtMs),
+        isNull(vow.endedOn),
+        gte(vow.untilDay, day),
+      ),
+    );
+}
+
 export async function putHome(db: Executor, row: HomeRow): Promise<void> {
   const { playerId: _id, ...fields } = row;
   await db.insert(home).values(row).onConflictDoUpdate({ target: home.playerId, set: fields });
@@ -58,7 +88,12 @@ export async function insertVow(db: Executor, row: typeof vow.$inferInsert): Pro
   await db.insert(vow).values(row);
 }
 
-export async function updateVow(db: Executor, id: string, changes: Partial<VowRow>, nowMs: number): Promise<void> {
+export async function updateVow(
+  db: Executor,
+  id: string,
+  changes: Partial<VowRow>,
+  nowMs: number,
+): Promise<void> {
   await db
     .update(vow)
     .set({ ...changes, changedAtMs: nowMs, revision: sql`revision + 1` })
@@ -152,7 +187,9 @@ export async function wordsFromHome(
   db: Executor,
   vowIds: readonly string[],
   sinceMs: number,
-): Promise<readonly (readonly [id: string, blockId: string, felt: number | null, text: string, atMs: number])[]> {
+): Promise<
+  readonly (readonly [id: string, blockId: string, felt: number | null, text: string, atMs: number])[]
+> {
   if (vowIds.length === 0) return [];
   return jsonRows<[string, string, number | null, string, number]>(
     db,
@@ -162,6 +199,27 @@ export async function wordsFromHome(
         where d.vow_id in (${idList(vowIds)}) and e.kind = 'note' and e.at_ms >= ${sinceMs}
           and not exists (select 1 from touch_event u where u.block_id = e.block_id and u.kind = 'undo' and u.ref = e.id)
         order by e.id`,
+  );
+}
+
+/** What came back from home from a day on: player, name, days, good repetitions, the last line sent. */
+export async function fromHomeSince(
+  db: Executor,
+  sinceDay: string,
+): Promise<
+  readonly (readonly [playerId: string, name: string, days: number, touches: number, text: string])[]
+> {
+  return jsonRows<[string, string, number, number, string]>(
+    db,
+    sql`p, name, days, touches, line`,
+    sql`select a.player_id as p, pl.name as name, count(distinct a.day) as days, sum(a.touches) as touches,
+               coalesce((select e.text from session s join block b on b.session_id = s.id
+                           join touch_event e on e.block_id = b.id
+                         where s.kind = 'home' and s.day >= ${sinceDay} and e.player_id = a.player_id
+                           and e.kind = 'note' and e.text <> '' order by e.id desc limit 1), '') as line
+        from attempt a indexed by attempt_by_day join player pl on pl.id = a.player_id
+        where a.day >= ${sinceDay} and a.home = 1 and pl.removed_at_ms is null
+        group by a.player_id order by pl.name`,
   );
 }
 

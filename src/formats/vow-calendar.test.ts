@@ -2,11 +2,25 @@ import ICAL from 'ical.js';
 import { vowCalendarOf, type CalendarVowDay } from './vow-calendar';
 
 const day: CalendarVowDay = {
-  ...{ uid: 'a@vowstep', title: 'Palm-up bounce', words: 'Get 20 in a row.', day: '2027-03-28', atTime: null },
-  ...{ minutes: 5, alarm: false, cancelled: false, sequence: 3, changedAtMs: Date.parse('2027-03-20T10:00:00Z') },
+  ...{
+    uid: 'a@vowstep',
+    title: 'Palm-up bounce',
+    words: 'Get 20 in a row.',
+    day: '2027-03-28',
+    atTime: null,
+  },
+  ...{
+    minutes: 5,
+    alarm: false,
+    cancelled: false,
+    sequence: 3,
+    changedAtMs: Date.parse('2027-03-20T10:00:00Z'),
+  },
 };
 const read = (text: string) =>
-  new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one));
+  new ICAL.Component(ICAL.parse(text) as never)
+    .getAllSubcomponents('vevent')
+    .map((one) => new ICAL.Event(one));
 
 test('a whole day is a day and no time, with its sequence and no alarm', () => {
   const [event] = read(vowCalendarOf([day], 'Vows'));
@@ -46,7 +60,14 @@ const weeks = ['2027-03-22', '2027-10-25', '2027-03-08', '2027-11-01', '2027-03-
 
 test.each(weeks)('the week of %s has seven local days, one event each', (monday) => {
   const start = Date.parse(`${monday}T00:00:00Z`);
-  const days = Array.from({ length: 7 }, (_, i) => new Date(start + i * 86_400_000).toISOString().slice(0, 10));
-  const events = read(vowCalendarOf(days.map((one, i) => ({ ...day, uid: `u${i}`, day: one })), 'Vows'));
+  const days = Array.from({ length: 7 }, (_, i) =>
+    new Date(start + i * 86_400_000).toISOString().slice(0, 10),
+  );
+  const events = read(
+    vowCalendarOf(
+      days.map((one, i) => ({ ...day, uid: `u${i}`, day: one })),
+      'Vows',
+    ),
+  );
   expect(events.map(({ startDate }) => startDate.toString())).toEqual(days);
 });

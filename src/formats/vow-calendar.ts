@@ -1,4 +1,10 @@
-import { ICalAlarmType, ICalCalendar, ICalEventClass, ICalEventStatus, ICalEventTransparency } from 'ical-generator';
+import {
+  ICalAlarmType,
+  ICalCalendar,
+  ICalEventClass,
+  ICalEventStatus,
+  ICalEventTransparency,
+} from 'ical-generator';
 
 /** One day of a vow, as a calendar shows it. */
 export interface CalendarVowDay {

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { isKitThing } from '@/drills/kit';
 import { surfaces } from '@/core/place/place';
 import { mostMinutes } from '@/core/planning/vow/plan';
@@ -113,17 +113,30 @@ export const homeSchema = object({
     )
     .default([])
     .max(60, 'Things: too many.'),
-}).test('quiet', 'Quiet hours need both a start and an end, or neither.', ({ quietFrom, quietTo }) =>
-  (quietFrom === null) === (quietTo === null),
+}).test(
+  'quiet',
+  'Quiet hours need both a start and an end, or neither.',
+  ({ quietFrom, quietTo }) => (quietFrom === null) === (quietTo === null),
 );
 export type HomeForm = InferType<typeof homeSchema>;
 
 /** A span in which a vow rests. */
 export const pauseSchema = object({
   from: daySchema,
-  until: daySchema.nullable().default(null),
+  until: lazy((value: unknown) =>
+    value === null || value === undefined || value === ''
+      ? string()
+          .nullable()
+          .transform(() => null)
+          .default(null)
+      : daySchema,
+  ),
   why: string().trim().default('').max(80, 'Why is too long: use at most 80 letters.'),
-}).test('days', 'Its last day must not lie before its first.', ({ from, until }) => until === null || until >= from);
+}).test(
+  'days',
+  'Its last day must not lie before its first.',
+  ({ from, until }) => until === null || until >= from,
+);
 
 export const wordsSchema = object({
   words: string().trim().default('').max(200, 'Words are too long: use at most 200 letters.'),

@@ -44,7 +44,9 @@ async function vowsCalendar(context: Context, token: string): Promise<string | n
   const book = await bookFor(db);
   const from = dayAfter(today, -vowDaysBack);
   // Vows that were taken away are struck out as well.
-  const vows = (await allVowsOfPlayer(db, link.playerId)).map(readVow).filter(({ untilDay }) => untilDay >= from);
+  const vows = (await allVowsOfPlayer(db, link.playerId))
+    .map(readVow)
+    .filter(({ untilDay }) => untilDay >= from);
   const days = await daysDone(db, vows);
   await noteVowVisit(context, token, link);
   return vowCalendarOf(
@@ -63,7 +65,10 @@ async function vowsCalendar(context: Context, token: string): Promise<string | n
             .join('\n'),
           ...{ day, atTime: vow.atTime, minutes: vow.minutes, alarm: vow.alarm },
           cancelled:
-            !asked || removedAtMs !== null || (endedOn !== null && day > endedOn) || rests(pauses, dayNumber(day)),
+            !asked ||
+            removedAtMs !== null ||
+            (endedOn !== null && day > endedOn) ||
+            rests(pauses, dayNumber(day)),
           ...{ sequence: revision - 1, changedAtMs },
         })),
     ),

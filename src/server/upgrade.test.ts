@@ -21,7 +21,11 @@ import { sessionPlanView } from './views/session-plan';
 import { makeChallenge } from './challenges/challenges';
 import { saveLedger } from './squad/ledger';
 import { boardView } from './views/challenges';
+import { playerView } from './views/player';
 import { progressView } from './views/progress';
+import { vowsView } from './views/vows';
+import { calendarFor } from './calendar';
+import { makeVow } from './vows/vows';
 import { sessionReviewView } from './views/session-review';
 import { sessionRunView } from './views/session-run';
 
@@ -343,5 +347,39 @@ test('a book of before judgement: its log says how good they are, a focus gets i
   expect((await boardView(context, value(made).id))!.board.lines[0]!.words).toBe(
     '19 in a row is a new best.',
   );
+  db.$client.close();
+});
+
+test('a book of before vows: what was counted was on court, its links still open, and a vow is made', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'vows.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 11) });
+  const dose = JSON.stringify({ kind: 'row', target: 20, capS: 120 });
+  const token = 'B'.repeat(22);
+  const hash = createHash('sha256').update(token).digest('hex');
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+    sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${block}, ${session}, 0, 'palm-up-bounce', 'row-20', ${dose})`,
+    sql`insert into block_player (block_id, player_id) values (${block}, ${player})`,
+    sql`insert into attempt (block_id, player_id, number, drill_id, step_id, day, result, touches, drops, started_ms, touching_ms)
+        values (${block}, ${player}, 1, 'palm-up-bounce', 'row-20', '2026-11-20', 18, 18, 1, 0, 0)`,
+    sql`insert into helper_link (token_hash, scope, name, created_at_ms, expires_at_ms, uses) values (${hash}, 'calendar', 'Hall', 0, 1000, 0)`,
+  ])
+    await db.run(row);
+  await migrateDatabase(db);
+  let next = 10;
+  const context = { db, nowMs: 500, today: '2026-11-24', newId: () => id((next += 1)) };
+  expect(await db.all(sql`select kind, (select home from attempt) as home from session`)).toEqual([
+    { kind: 'court', home: 0 },
+  ]);
+  expect((await playerView(context, player))!.bests).toMatchObject([{ best: 18, homeBest: null }]);
+  expect((await calendarFor(context, token))!).toContain('SUMMARY:Old');
+  const made = await makeVow(context, player, {
+    parts: [{ drillId: 'palm-up-bounce', stepId: 'row-20', dose: JSON.parse(dose) as unknown }],
+    ...{ aim: { kind: 'mark' }, weekdays: [2, 4], minutes: 5, fromDay: '2026-11-24', untilDay: '2026-12-03' },
+  });
+  value(made);
+  expect((await vowsView(context)).lines).toMatchObject([{ name: 'Ada', state: 'runs' }]);
   db.$client.close();
 });

@@ -37,12 +37,7 @@ export const mostEach = ({ zones }: Pick<Step, 'zones'>): number => Math.max(1, 
 export const atHome = 'at home';
 
 /** Under which name a change of ball, feed, ease or place is kept apart; '' where there is none. */
-export const conditionOf = (
-  feed: string | null,
-  ball: string | null,
-  eased: boolean,
-  home = false,
-): string =>
+export const conditionOf = (feed: string | null, ball: string | null, eased: boolean, home = false): string =>
   [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier', home && atHome]
     .filter(Boolean)
     .join(', ');

@@ -24,7 +24,8 @@ import type { Book } from '@/drills/book';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
 import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
-import { dayNumber, goalOf } from './levels';
+import { atHome, dayNumber, goalOf } from './levels';
+import { shareOf, type Share } from '@/core/skill/beta';
 
 /** A day on the chart, as the best result to expect of it: by its own counts, and by the level with its range. */
 export interface ChartDay {
@@ -223,4 +224,43 @@ export function transferOf(book: Book, skill: Skill, playerId: string): Transfer
     });
   }
   return transfer(held);
+}
+
+/** What holds on court and at home, on the steps that were done in both places. */
+export interface HomeAndCourt {
+  readonly court: Share;
+  readonly home: Share;
+  /** One sentence where the ranges lie apart; null where they do not. */
+  readonly gap: string | null;
+}
+
+/** What is counted touch by touch on court and at home, side by side; null while a step was not done in both. */
+export function homeAndCourt(book: Book, skill: Skill, playerId: string): HomeAndCourt | null {
+  const own = skill.done.filter((one) => {
+    const step = book.step(one.drillId, one.stepId, playerId);
+    return one.playerId === playerId && step && kinds[step.measure] === 'chance' && step.measure !== 'hold';
+  });
+  const steps = (condition: string) =>
+    new Set(
+      own.filter((one) => one.condition === condition).map(({ drillId, stepId }) => `${drillId} ${stepId}`),
+    );
+  const [there, here] = [steps(''), steps(atHome)];
+  const both = own.filter(({ drillId, stepId }) => {
+    const key = `${drillId} ${stepId}`;
+    return there.has(key) && here.has(key);
+  });
+  const shareIn = (condition: string): Share => {
+    const of = both.filter((one) => one.condition === condition);
+    const hits = of.reduce((sum, one) => sum + one.touches, 0);
+    return shareOf(hits, hits + of.reduce((sum, one) => sum + one.drops, 0));
+  };
+  if (both.length === 0) return null;
+  const [court, home] = [shareIn(''), shareIn(atHome)];
+  const gap =
+    home.low > court.high
+      ? 'More holds at home than on court: it is not yet there when others look on.'
+      : court.low > home.high
+        ? 'More holds on court than at home: look at room, ball and light there.'
+        : null;
+  return { court, home, gap };
 }

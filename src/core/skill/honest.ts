@@ -1,3 +1,4 @@
+import { normalBelow } from './expect/normal';
 import { binomialAtMost } from './expect/normal';
 
 /*
@@ -21,6 +22,7 @@ export const doubts = [
   'passed drops',
   'round numbers',
   'always the aim',
+  'home far above court',
   'faster than the ball',
 ] as const;
 export type Doubt = (typeof doubts)[number];
@@ -133,6 +135,16 @@ export interface Place {
   readonly variance: number;
 }
 
+/**
+ * Counts at home that lie far above those on court.
+ * @param n what is reached at home on every second day, in the result's own unit
+ * @param of the same on court
+ */
+export function homeFarAbove(home: Place, court: Place, n: number, of: number): Finding | null {
+  const chance = 1 - normalBelow(homeAbove(home, court));
+  return chance < seldom ? { doubt: 'home far above court', n, of, chance } : null;
+}
+
 /** How many standard deviations counts at home lie above those on court, beyond what another place may bring (ours: 0.5). */
 export const homeAbove = (home: Place, court: Place): number =>
   (home.mean - court.mean - 0.5) / Math.sqrt(home.variance + court.variance);
@@ -146,6 +158,8 @@ const words: Readonly<Record<Doubt, (finding: Finding) => string>> = {
     `${n} of ${of} counts end in 0 or 5: perhaps they were told from memory. Counting aloud together helps.`,
   'always the aim': ({ n, of }) =>
     `${n} of ${of} counts are exactly the aim: perhaps counting stops there. Ask for the best, not for the aim.`,
+  'home far above court': ({ n, of }) =>
+    `At home it is about ${n}, on court about ${of}: perhaps it is easier there, or drops are let pass. Do it once together.`,
   'faster than the ball': ({ n, of }) =>
     `${n} of ${of} touches came faster than the ball can bounce: perhaps two were counting.`,
 };

@@ -70,7 +70,9 @@ export function CountPart({ part, dose, count, round, onMark, onUndo }: Props) {
             <Undo2 aria-hidden size={20} /> Take back
           </button>
         )}
-        {!part.together && <Typed part={part} attempts={count.attempts.length} round={round} onMark={onMark} />}
+        {!part.together && (
+          <Typed part={part} attempts={count.attempts.length} round={round} onMark={onMark} />
+        )}
       </div>
     </div>
   );
@@ -85,7 +87,10 @@ function Done({ share, count, part }: { share: number; count: Tally; part: CardP
   return (
     <div>
       <div className="h-3 overflow-hidden rounded-full bg-chalk" aria-hidden>
-        <div className={`h-full ${share >= 0.95 ? 'bg-safe' : 'bg-now'}`} style={{ width: `${share * 100}%` }} />
+        <div
+          className={`h-full ${share >= 0.95 ? 'bg-safe' : 'bg-now'}`}
+          style={{ width: `${share * 100}%` }}
+        />
       </div>
       <p className="pt-1 text-base" role="status">
         {share >= 0.95 ? 'Your vow for today is kept. ' : ''}
@@ -99,7 +104,8 @@ type Marking = Pick<Props, 'onMark'> & { readonly attempt: number };
 
 function Taps({ part, count, attempt, onMark }: Marking & { part: CardPart; count: Tally }) {
   const { measure } = part;
-  const touch = () => onMark({ kind: measure === 'laps' ? 'lap' : 'touch', attempt, value: measure === 'laps' ? 1 : null });
+  const touch = () =>
+    onMark({ kind: measure === 'laps' ? 'lap' : 'touch', attempt, value: measure === 'laps' ? 1 : null });
   return (
     <div className="grid grid-cols-[2fr_1fr] gap-2">
       <button
@@ -180,7 +186,9 @@ function Watch({ kind, attempt, onMark }: Marking & { kind: 'hold' | 'lap' }) {
   return (
     <button type="button" onClick={press} className={buttonClass('now', 'min-h-44 w-full flex-col gap-1')}>
       <span className="tabular font-head text-7xl leading-none font-extrabold">{seconds.toFixed(1)}</span>
-      <span className="text-xl">{running ? 'Stop' : kind === 'hold' ? 'Start holding' : 'Start the watch'}</span>
+      <span className="text-xl">
+        {running ? 'Stop' : kind === 'hold' ? 'Start holding' : 'Start the watch'}
+      </span>
     </button>
   );
 }
@@ -190,19 +198,27 @@ const lateTapS = 0.8;
 
 /** Counting inside a time box. */
 function Timed({ part, dose, count, round, onMark }: Omit<Props, 'onUndo'>) {
-  const workS = dose.kind === 'timed' ? dose.workS : dose.kind === 'routine' ? dose.parts.reduce((sum, { partS, sides }) => sum + partS * sides, 0) : 0;
+  const workS =
+    dose.kind === 'timed'
+      ? dose.workS
+      : dose.kind === 'routine'
+        ? dose.parts.reduce((sum, { partS, sides }) => sum + partS * sides, 0)
+        : 0;
   const [box, setBox] = useState<{ attempt: number; from: number } | null>(null);
   const seconds = useSeconds(box !== null);
   const left = Math.max(0, Math.ceil(workS - seconds));
-  const over = box !== null && seconds >= workS + lateTapS;
   useEffect(() => {
-    if (over) setBox(null);
-  }, [over]);
+    if (!box) return;
+    const timer = setTimeout(() => setBox(null), (workS + lateTapS) * 1000);
+    return () => clearTimeout(timer);
+  }, [box, workS]);
   if (!box)
     return (
       <button
         type="button"
-        onClick={() => setBox({ attempt: Math.max(round, count.attempts.length + 1), from: performance.now() })}
+        onClick={() =>
+          setBox({ attempt: Math.max(round, count.attempts.length + 1), from: performance.now() })
+        }
         className={buttonClass('now', 'min-h-28 w-full text-2xl')}
       >
         Start {workS} seconds

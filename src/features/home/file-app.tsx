@@ -19,7 +19,9 @@ function HomeFile({ view, file }: FileView) {
   const { log } = home;
   // A text closes what it tells: what is counted after it is another round.
   const closed = (blockId: string): number =>
-    log.events(blockId, null).reduce((most, { kind, attempt }) => (kind === 'end' ? Math.max(most, attempt) : most), 0);
+    log
+      .events(blockId, null)
+      .reduce((most, { kind, attempt }) => (kind === 'end' ? Math.max(most, attempt) : most), 0);
   const [text, setText] = useState('');
   const [said, setSaid] = useState('');
   const blocks = useMemo(
@@ -41,7 +43,12 @@ function HomeFile({ view, file }: FileView) {
         .filter(({ blockId }) => log.events(blockId, view.playerId).length > 0)
         .map(({ blockId }) => {
           const rounds = log.events(blockId, view.playerId).map(({ attempt }) => attempt);
-          return log.log({ blockId, playerId: null, kind: 'end', attempt: Math.min(1000, Math.max(...rounds)) });
+          return log.log({
+            blockId,
+            playerId: null,
+            kind: 'end',
+            attempt: Math.min(1000, Math.max(...rounds)),
+          });
         }),
     );
     setText(writeHomeText(file.id, file.key, done));
@@ -63,7 +70,10 @@ function HomeFile({ view, file }: FileView) {
   };
   return (
     <HomeScreen view={view} home={home} closedRounds={closed}>
-      <section aria-label="Send to the coach" className="space-y-3 rounded-md border-2 border-edge bg-sheet p-4">
+      <section
+        aria-label="Send to the coach"
+        className="space-y-3 rounded-md border-2 border-edge bg-sheet p-4"
+      >
         <h2 className="text-xl">Send to the coach</h2>
         {home.state.trouble && (
           <p className="font-semibold text-stop">

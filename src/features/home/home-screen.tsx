@@ -73,7 +73,13 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
       ))}
       <Week view={view} home={home} today={today} />
       {view.vows.flatMap(({ key, thanks }) =>
-        thanks ? [<p key={key} className="rounded-md border-2 border-safe px-4 py-3">Your coach says: “{thanks}”</p>] : [],
+        thanks
+          ? [
+              <p key={key} className="rounded-md border-2 border-safe px-4 py-3">
+                Your coach says: “{thanks}”
+              </p>,
+            ]
+          : [],
       )}
       {children}
     </main>
@@ -92,7 +98,11 @@ function Nothing({ view, day, today }: { view: HomeView; day: string; today: str
   return (
     <p className="rounded-md border-2 border-edge px-4 py-6">
       {rests ? 'Your vow rests on this day.' : 'Nothing is promised for this day.'}
-      {next ? ` The next is ${shortDay(next)}.` : view.vows.length === 0 ? ' Your coach makes the next vow with you.' : ''}
+      {next
+        ? ` The next is ${shortDay(next)}.`
+        : view.vows.length === 0
+          ? ' Your coach makes the next vow with you.'
+          : ''}
     </p>
   );
 }
@@ -111,15 +121,17 @@ function State({ home, file }: { home: HomeLog; file: boolean }) {
     <div className="text-base" role="status" data-safe={safe} data-waiting={left}>
       <p className={`flex items-center gap-2 ${left === 0 ? 'text-safe' : ''}`}>
         <Icon aria-hidden size={20} />
-        {left === 0 ? 'Everything is with your coach.' : `${counted(left, 'mark')} kept on this phone, sent when it can be.`}
+        {left === 0
+          ? 'Everything is with your coach.'
+          : `${counted(left, 'mark')} kept on this phone, sent when it can be.`}
         {!reachable && ' No connection just now.'}
       </p>
       {closed && <p className="font-semibold text-stop">{closed}</p>}
       {trouble && <p>{trouble}</p>}
       {heldBack.length > 0 && (
         <p className="font-semibold">
-          {counted(heldBack.length, 'mark')} could not be taken: {heldBack[0]!.message}. They stay on this phone; show it to
-          your coach.
+          {counted(heldBack.length, 'mark')} could not be taken: {heldBack[0]!.message}. They stay on this
+          phone; show it to your coach.
         </p>
       )}
     </div>
@@ -239,7 +251,9 @@ function PartToday({
 function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: string }) {
   const number = dayNumberOf(today);
   const monday = number - ((((number + 3) % 7) + 7) % 7);
-  const days = Array.from({ length: 7 }, (_, i) => new Date((monday + i) * 86_400_000).toISOString().slice(0, 10));
+  const days = Array.from({ length: 7 }, (_, i) =>
+    new Date((monday + i) * 86_400_000).toISOString().slice(0, 10),
+  );
   const shareOf = (day: string): number | null => {
     const shares = view.vows.flatMap((vow) =>
       vow.days
@@ -265,7 +279,16 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
       <ol className="mt-2 grid grid-cols-7 gap-1 text-center text-sm">
         {days.map((day, i) => {
           const share = shares[i] ?? null;
-          const word = share === null ? 'free' : share >= 0.95 ? 'kept' : share > 0 ? 'begun' : day < today ? 'not done' : 'to do';
+          const word =
+            share === null
+              ? 'free'
+              : share >= 0.95
+                ? 'kept'
+                : share > 0
+                  ? 'begun'
+                  : day < today
+                    ? 'not done'
+                    : 'to do';
           return (
             <li
               key={day}
@@ -278,7 +301,9 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
           );
         })}
       </ol>
-      <p className="pt-2 text-base">{kept === 0 ? 'Every day is a new one.' : `${counted(kept, 'day')} kept this week.`}</p>
+      <p className="pt-2 text-base">
+        {kept === 0 ? 'Every day is a new one.' : `${counted(kept, 'day')} kept this week.`}
+      </p>
     </section>
   );
 }

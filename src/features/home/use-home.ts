@@ -63,7 +63,11 @@ export function usePartTally(home: HomeLog, blockId: string, playerId: string, m
 }
 
 /** What was said about a day: how it felt, and a line. The last word holds. */
-export function saidOn(log: RunLog, blockId: string, playerId: string): { felt: number | null; text: string } {
+export function saidOn(
+  log: RunLog,
+  blockId: string,
+  playerId: string,
+): { felt: number | null; text: string } {
   const notes = liveEvents(log.events(blockId, playerId)).filter(({ kind }) => kind === 'note');
   return {
     felt: notes.findLast(({ value }) => value !== null)?.value ?? null,

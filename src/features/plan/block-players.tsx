@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import type { Book } from '@/drills';
 import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
@@ -54,7 +55,15 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
                 className="border-b border-line @max-xl:grid @max-xl:grid-cols-[1fr_auto] @max-xl:items-center @max-xl:gap-x-3 @max-xl:py-1"
               >
                 <th scope="row" className="py-1 pr-2 font-semibold @xl:max-w-32">
-                  {player.name}
+                  {player.name}{' '}
+                  <Link
+                    href={`/vows/new?player=${player.id}&drill=${drill.id}&step=${step.id}`}
+                    prefetch={false}
+                    aria-label={`Make a vow with ${player.name}`}
+                    className="hit font-normal text-soft underline underline-offset-4"
+                  >
+                    vow
+                  </Link>
                 </th>
                 <td className="pr-2 @max-xl:order-last @max-xl:col-span-2">
                   <select

@@ -37,7 +37,7 @@ const leastBand = 84;
 
 /**
  * A drill's results over time: one band for each step practised, the highest step on top.
- * Every attempt is a dot; the line is the best so far; the dashed line is the step's mark.
+ * Every attempt is a dot, of those at home a ring; the line is the best on court so far; the dashed line is the step's mark.
  */
 export function BestChart({
   drillId,
@@ -96,8 +96,12 @@ export function BestChart({
   );
 }
 
-/** The marks that were a new best when they were made. */
-function newBests(step: Step, marks: readonly Mark[]): Mark[] {
+const isHome = ({ attempt }: Pick<Mark, 'attempt'>): boolean => attempt[4] === 1;
+
+/** The marks that were a new best when they were made: on court, or at home where there are no others. */
+function newBests(step: Step, all: readonly Mark[]): Mark[] {
+  const onCourt = all.filter((mark) => !isHome(mark));
+  const marks = onCourt.length > 0 ? onCourt : all;
   const bests: Mark[] = [];
   for (const mark of marks) {
     const before = bests.at(-1)?.attempt[3] ?? null;
@@ -179,6 +183,17 @@ function Band({ step, mark, top, height, attempts }: BandProps) {
         strokeLinecap="round"
         fill="none"
       />
+      {marks.filter(isHome).map((one, i) => (
+        <circle
+          key={i}
+          cx={one.x}
+          cy={one.y}
+          r="3.5"
+          fill="var(--sheet)"
+          stroke="var(--safe)"
+          strokeWidth="2"
+        />
+      ))}
       <path d={path} stroke="var(--now)" strokeWidth="2.5" fill="none" strokeLinejoin="round" />
       <circle cx={last.x} cy={last.y} r="6" fill="var(--now)" stroke="var(--ink)" strokeWidth="2" />
       <text x={last.x} y={last.y - 10} textAnchor="middle" fontSize="14" fontWeight="700" fill="var(--ink)">
@@ -209,7 +224,8 @@ function Band({ step, mark, top, height, attempts }: BandProps) {
             strokeWidth="4"
             paintOrder="stroke"
           >
-            {shortDay(near.attempt[0])}: {resultInWords(step.measure, near.attempt[3])}
+            {shortDay(near.attempt[0])}
+            {isHome(near) && ', at home'}: {resultInWords(step.measure, near.attempt[3])}
           </text>
         </g>
       )}

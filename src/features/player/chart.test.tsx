@@ -9,6 +9,7 @@ const attempt = (n: number, stepId: string, result: number): ChartAttempt => [
   n * 1000,
   stepId,
   result,
+  0,
 ];
 const draw = (attempts: ChartAttempt[]) =>
   renderToStaticMarkup(<BestChart age={11} drillId="palm-up-bounce" attempts={attempts} height={300} />);

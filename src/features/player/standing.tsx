@@ -120,6 +120,9 @@ function StandingRow({
         <p className="text-sm text-soft">
           of {step.habit ? `about ${step.habit.reps}` : markFor(step, ageBandOf(age)).result}
         </p>
+        {own && own.homeBest !== null && (
+          <p className="text-sm text-soft">at home {numberInWords(step.measure, own.homeBest)}</p>
+        )}
       </div>
     </li>
   );

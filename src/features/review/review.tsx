@@ -25,6 +25,7 @@ import { WhoIsHere } from '@/features/sessions/attendance';
 import { CorrectBlock, CorrectDay } from './correct';
 import { ReviewLineRow } from './review-line';
 import { ReviewNotes } from './review-notes';
+import { ReviewVows } from './review-vows';
 
 /** The review as its page gives it. */
 export const ReviewPage = packedPage<SessionReviewView, { at?: string }>(Review);
@@ -146,7 +147,10 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
               <BlockReview key={block.id} view={view} book={book} block={block} onDecide={decide} />
             </div>
           )}
-          <ReviewNotes view={view} book={book} block={block} />
+          <div className="space-y-4">
+            <ReviewNotes view={view} book={book} block={block} />
+            <ReviewVows view={view} book={book} />
+          </div>
         </div>
       )}
     </>

@@ -16,7 +16,9 @@ import { useNotice } from '@/ui/toast';
 const opens = ({ scope, name, player, title }: OpenLinkRow): string =>
   scope === 'calendar'
     ? `Calendar of ${name}: title, time and place of sessions`
-    : `${name || 'A helper'} counts ${player ?? 'everybody'} in ${title ?? 'a session'}`;
+    : scope === 'vow'
+      ? `${player ?? 'A child'}’s vows, for ${name || 'their family'}`
+      : `${name || 'A helper'} counts ${player ?? 'everybody'} in ${title ?? 'a session'}`;
 
 /** Every link that opens something now: what, until when, how often it was used, and how to end it. */
 export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[]; readonly zone?: string }) {
@@ -67,7 +69,7 @@ export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[];
               <span className="font-semibold">{opens(link)}</span>
               <span className="block text-sm text-soft">
                 until{' '}
-                {link.scope === 'calendar' ? dayAt(link.expiresAtMs, zone) : momentAt(link.expiresAtMs, zone)}
+                {link.scope !== 'count' ? dayAt(link.expiresAtMs, zone) : momentAt(link.expiresAtMs, zone)}
                 ;{' '}
                 {link.uses === 0 || link.lastUsedAtMs === null
                   ? 'not used yet'

@@ -55,6 +55,12 @@ export function Settings({ view }: { readonly view: SettingsView }) {
               {view.address && <Fact name="Answers at">{view.address}</Fact>}
               <Fact name="Your time zone">{view.zone || 'the server’s'}</Fact>
             </dl>
+            <p className="pt-2">
+              <Link href="/schools" className="font-semibold underline underline-offset-4">
+                Teaching styles
+              </Link>
+              : where coaches differ, and what holds here.
+            </p>
             <FirstDayChoice firstDay={view.firstDay} />
             <details className="mt-2">
               <summary className="min-h-11 cursor-pointer py-2 font-semibold">

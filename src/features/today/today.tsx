@@ -40,6 +40,7 @@ export function Today({ view }: { view: TodayView }) {
             one.
           </Sheet>
         )}
+        <FromHome lines={view.fromHome} />
         <div className="grid gap-4 md:grid-cols-2">
           <SessionLines
             title="Coming up"
@@ -56,6 +57,35 @@ export function Today({ view }: { view: TodayView }) {
         </div>
       </div>
     </>
+  );
+}
+
+/** What the children did at home since the last session. */
+function FromHome({ lines }: { lines: TodayView['fromHome'] }) {
+  if (lines.length === 0) return null;
+  return (
+    <Sheet className="p-4" aria-label="From home">
+      <h2 className="text-lg">
+        <Link href="/vows" className="underline-offset-4 hover:underline">
+          From home since the last session
+        </Link>
+      </h2>
+      <ul className="mt-1 grid gap-x-6 text-sm sm:grid-cols-2 lg:grid-cols-3">
+        {lines.map(({ playerId, name, days, touches, text }) => (
+          <li key={playerId} className="py-0.5">
+            <Link
+              href={`/players/${playerId}/vows`}
+              prefetch={false}
+              className="hit font-semibold hover:underline"
+            >
+              {name}
+            </Link>
+            : {counted(days, 'day')}, {counted(touches, 'good one')}
+            {text && <span className="text-soft"> “{text}”</span>}
+          </li>
+        ))}
+      </ul>
+    </Sheet>
   );
 }
 

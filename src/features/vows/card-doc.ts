@@ -12,14 +12,18 @@ const edge = 5 * mm;
 /** How much larger than on A6 everything is. */
 const scaleOf: Readonly<Record<CardSize, number>> = { A6: 1, A5: Math.SQRT2, 'four on A4': 1 };
 
+/** Smaller letters where several parts share a card. */
+const crowding = ({ parts }: Card): number => [1, 1, 0.9, 0.74][parts.length] ?? 0.62;
+
 /** The whole card: the child’s side, then the helper’s. */
 export function cardDocument(card: Card, size: CardSize, link: string | null): TDocumentDefinitions {
-  const scale = scaleOf[size];
+  const scale = scaleOf[size] * crowding(card);
   const copies = size === 'four on A4' ? 4 : 1;
-  const sides = [front(card, link, scale), back(card, scale)];
+  const width = (a6.width - 2 * edge) * scaleOf[size];
+  const sides = [front(card, link, scale, width), back(card, scale, width)];
   return {
     pageSize: size === 'four on A4' ? 'A4' : size,
-    pageMargins: copies === 4 ? [0, 0, 0, 0] : edge * scale,
+    pageMargins: copies === 4 ? [0, 0, 0, 0] : edge * scaleOf[size],
     info: { title: `A vow: ${card.title}` },
     defaultStyle: { font: 'Body', fontSize: 8.2 * scale, lineHeight: 1.05 },
     content: sides.flatMap((side, i) => {
@@ -49,15 +53,27 @@ const fourOf = (side: Content[]): Content => ({
   },
 });
 
-function front({ name, when, parts, days, ball }: Card, link: string | null, scale: number): Content[] {
+function front(
+  { name, when, parts, days, ball }: Card,
+  link: string | null,
+  scale: number,
+  width: number,
+): Content[] {
   return [
     { text: `${name}’s vow`, bold: true, fontSize: 14 * scale },
     { text: ball ? `${when} · ${ball} ball` : when },
-    ...parts.flatMap((part) => partOf(part, scale)),
+    ...parts.flatMap((part) => partOf(part, scale, width)),
     {
       columns: [
         { width: '*', stack: [boxes(days, scale)] },
-        ...(link ? [{ width: 26 * mm * scale, stack: [qr(link, 26 * mm * scale), caption(scale)] }] : []),
+        ...(link
+          ? [
+              {
+                width: 26 * mm * scaleOfWidth(width),
+                stack: [qr(link, 26 * mm * scaleOfWidth(width)), caption(scale)],
+              },
+            ]
+          : []),
       ],
       columnGap: 3 * mm,
       margin: [0, 2 * mm * scale, 0, 0],
@@ -65,15 +81,22 @@ function front({ name, when, parts, days, ball }: Card, link: string | null, sca
   ];
 }
 
-const caption = (scale: number): Content => ({ text: 'Count on a phone', fontSize: 6 * scale, alignment: 'center' });
+/** The code keeps its size, however small the letters: a phone has to read it. */
+const scaleOfWidth = (width: number): number => width / (a6.width - 2 * edge);
 
-const rule = (scale: number): Content => ({
-  canvas: [{ type: 'line', x1: 0, y1: 0, x2: (a6.width - 2 * edge) * scale, y2: 0, lineWidth: 0.6 }],
+const caption = (scale: number): Content => ({
+  text: 'Count on a phone',
+  fontSize: 6 * scale,
+  alignment: 'center',
+});
+
+const rule = (scale: number, width: number): Content => ({
+  canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth: 0.6 }],
   margin: [0, 1.5 * mm * scale, 0, 1 * mm * scale],
 });
 
-const partOf = (part: CardPart, scale: number): Content[] => [
-  rule(scale),
+const partOf = (part: CardPart, scale: number, width: number): Content[] => [
+  rule(scale, width),
   {
     columns: [
       { width: '*', text: part.drill, bold: true, fontSize: 10.5 * scale },
@@ -109,14 +132,22 @@ function boxes(days: Card['days'], scale: number): Content {
   const rows = Array.from({ length: Math.ceil(shown.length / columns) }, (_, row) =>
     Array.from({ length: columns }, (_unused, column) => {
       const one = shown[row * columns + column];
-      if (!one) return { text: '', border: [false, false, false, false] as [boolean, boolean, boolean, boolean] };
-      return { text: `${shortDay(one.day).replace(/ \w+$/, '')}  ${one.doses.join(' + ')}`, fontSize: 5.6 * scale };
+      if (!one)
+        return { text: '', border: [false, false, false, false] as [boolean, boolean, boolean, boolean] };
+      return {
+        text: `${shortDay(one.day).replace(/ \w+$/, '')}  ${one.doses.join(' + ')}`,
+        fontSize: 5.6 * scale,
+      };
     }),
   );
   return rows.length === 0
     ? { text: '' }
     : {
-        table: { widths: Array.from({ length: columns }, () => '*' as const), heights: 9 * mm * scale, body: rows },
+        table: {
+          widths: Array.from({ length: columns }, () => '*' as const),
+          heights: 9 * mm * scale,
+          body: rows,
+        },
         layout: {
           hLineWidth: () => 0.6,
           vLineWidth: () => 0.6,
@@ -131,26 +162,30 @@ function boxes(days: Card['days'], scale: number): Content {
 /** The same QR code as on the page, as filled squares. */
 function qr(link: string, width: number): Content {
   const { size, runs } = qrOf(link);
-  const module = width / size;
+  const side = width / size;
   return {
     canvas: runs.map(({ x, y, w }) => ({
-      ...{ type: 'rect' as const, x: x * module, y: y * module, w: w * module, h: module },
+      ...{ type: 'rect' as const, x: x * side, y: y * side, w: w * side, h: side },
       ...{ color: 'black', lineWidth: 0 },
     })),
   };
 }
 
-const back = ({ name, parts }: Card, scale: number): Content[] => [
+const back = ({ name, parts }: Card, scale: number, width: number): Content[] => [
   { text: `For whoever helps ${name}`, bold: true, fontSize: 12 * scale },
   ...parts.flatMap((part): Content[] => [
-    rule(scale),
+    rule(scale, width),
     { text: part.drill, bold: true, fontSize: 10.5 * scale },
     { ul: [...part.helper] },
     ...(part.choices.length > 1
-      ? [{ text: `${name} may choose: ${part.choices.map(({ title, words }) => `${title} (${words})`).join('; ')}` }]
+      ? [
+          {
+            text: `${name} may choose: ${part.choices.map(({ title, words }) => `${title} (${words})`).join('; ')}`,
+          },
+        ]
       : []),
   ]),
-  rule(scale),
+  rule(scale, width),
   {
     text: 'A day that was missed is over: the next day asks for its own dose and no more. Stop when it hurts, or when it is no fun any more. Local rules and licensed practice come first.',
   },

@@ -71,7 +71,12 @@ export function CardPage({ view }: { readonly view: CardView }) {
       )}
       <div role="group" aria-label="Size" className="mb-4 flex gap-2 print:hidden">
         {cardSizes.map((one) => (
-          <Button key={one} look={size === one ? 'now' : 'plain'} aria-pressed={size === one} onClick={() => setSize(one)}>
+          <Button
+            key={one}
+            look={size === one ? 'now' : 'plain'}
+            aria-pressed={size === one}
+            onClick={() => setSize(one)}
+          >
             {one}
           </Button>
         ))}

@@ -1,5 +1,6 @@
 import { shortDay } from '@/core/day-words';
 import type { Card, CardPart } from '@/session/vow/card';
+import { cx } from '@/ui/class-names';
 import { Stairs } from '@/ui/stairs';
 import { qrOf } from './qr';
 
@@ -16,20 +17,29 @@ interface Props {
 }
 
 const face =
-  'flex h-[148mm] w-[105mm] flex-col overflow-hidden border border-black bg-white p-[5mm] text-[8.6pt] leading-snug text-black';
+  'flex h-[148mm] w-[105mm] flex-col overflow-hidden border border-black bg-white p-[5mm] leading-snug text-black';
+
+/** One part has room for large letters; a routine of parts has not. */
+const lettersOf = ({ parts }: Card): string =>
+  parts.length === 1 ? 'text-[10.5pt]' : parts.length === 2 ? 'text-[8.6pt]' : 'text-[7.4pt]';
 
 /** The child’s side: what, how much, what to look for, and a box for each day. All sizes hang on the letters. */
 export function CardFront({ card, link }: Props) {
   const { name, when, parts, days, reading, ball } = card;
   return (
-    <section className={face} aria-label={`Card of ${name}`}>
+    <section className={cx(face, lettersOf(card))} aria-label={`Card of ${name}`}>
       <header className="flex items-start justify-between gap-[2mm]">
         <h2 className="font-head text-[15pt] leading-none">{name}’s vow</h2>
         {ball && <span className="border border-black px-[1.5mm] text-[8pt]">{ball} ball</span>}
       </header>
       <p>{when}</p>
       {parts.map((part) => (
-        <Part key={part.drill + part.stepId} part={part} large={reading === 'few words'} />
+        <Part
+          key={part.drill + part.stepId}
+          part={part}
+          large={reading === 'few words'}
+          parts={parts.length}
+        />
       ))}
       <div className="mt-auto flex items-end gap-[3mm] pt-[2mm]">
         <ol className="grid grow grid-cols-5 gap-[1mm]" aria-label="Boxes for the days">
@@ -46,24 +56,24 @@ export function CardFront({ card, link }: Props) {
   );
 }
 
-function Part({ part, large }: { part: CardPart; large: boolean }) {
+function Part({ part, large, parts }: { part: CardPart; large: boolean; parts: number }) {
   return (
     <div className="mt-[2mm] border-t border-black pt-[1.5mm]">
       <div className="flex items-end justify-between gap-[2mm]">
-        <h3 className="font-head text-[11pt] leading-tight">{part.drill}</h3>
+        <h3 className="font-head text-[1.25em] leading-tight">{part.drill}</h3>
         <Stairs
           treads={part.stairs.map((title, i) => ({ id: String(i), title }))}
           at={String(part.at)}
           label={`Step ${part.at + 1} of ${part.stairs.length}`}
-          width={96}
-          height={40}
+          width={parts > 2 ? 84 : 150}
+          height={parts > 2 ? 36 : 62}
         />
       </div>
-      <p className={large ? 'text-[11pt] font-bold' : 'font-bold'}>
+      <p className={large ? 'text-[1.2em] font-bold' : 'font-bold'}>
         {part.title}. {part.words}
       </p>
       {part.task && <p>{part.task}</p>}
-      <p className={large ? 'text-[11pt]' : ''}>“{part.cue}”</p>
+      <p className={large ? 'text-[1.2em]' : ''}>“{part.cue}”</p>
       <ul className="list-disc pl-[4mm]">
         {part.checkpoints.map((line) => (
           <li key={line}>{line}</li>
@@ -100,7 +110,7 @@ export function QrCode({ link }: { readonly link: string }) {
 /** The helper’s side: how to feed, what to say. */
 export function CardBack({ card: { name, parts } }: Pick<Props, 'card'>) {
   return (
-    <section className={face} aria-label={`For whoever helps ${name}`}>
+    <section className={cx(face, 'text-[8.6pt]')} aria-label={`For whoever helps ${name}`}>
       <h2 className="font-head text-[13pt] leading-none">For whoever helps {name}</h2>
       {parts.map((part) => (
         <div key={part.drill + part.stepId} className="mt-[2mm] border-t border-black pt-[1.5mm]">
@@ -118,8 +128,8 @@ export function CardBack({ card: { name, parts } }: Pick<Props, 'card'>) {
         </div>
       ))}
       <p className="mt-auto border-t border-black pt-[1.5mm]">
-        A day that was missed is over: the next day asks for its own dose and no more. Stop when it hurts, or when it is no
-        fun any more. Local rules and licensed practice come first.
+        A day that was missed is over: the next day asks for its own dose and no more. Stop when it hurts, or
+        when it is no fun any more. Local rules and licensed practice come first.
       </p>
     </section>
   );

@@ -44,7 +44,7 @@ export function HomeCard({ playerId, home, said, onSaved }: Props) {
         {said ? '' : 'Nobody has said, so this is taken: '}
         {homeWords(home)}.
       </p>
-      <p className="text-sm text-soft">{home.kit.map(([item, count]) => `${count} ${item}`).join(', ')}</p>
+      <p className="text-sm text-soft">{home.kit.map(([item, count]) => `${count} × ${item}`).join(', ')}</p>
       <Button className="mt-2" onClick={() => setOpen(true)}>
         Say what there is
       </Button>
@@ -68,7 +68,9 @@ export function HomeCard({ playerId, home, said, onSaved }: Props) {
   );
 }
 
-type Typed = Readonly<Record<'lengthM' | 'widthM' | 'ceilingM' | 'wallM' | 'tables' | 'quietFrom' | 'quietTo', string>>;
+type Typed = Readonly<
+  Record<'lengthM' | 'widthM' | 'ceilingM' | 'wallM' | 'tables' | 'quietFrom' | 'quietTo', string>
+>;
 
 function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> & { onDone: () => void }) {
   const [typed, setTyped] = useState<Typed>(() => ({
@@ -133,10 +135,12 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
       </div>
       <div className="flex flex-wrap gap-x-6">
         <label className="inline-flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-5" checked={lamps} onChange={() => setLamps(!lamps)} /> Lamps or windows in reach
+          <input type="checkbox" className="size-5" checked={lamps} onChange={() => setLamps(!lamps)} /> Lamps
+          or windows in reach
         </label>
         <label className="inline-flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-5" checked={helper} onChange={() => setHelper(!helper)} /> Somebody helps
+          <input type="checkbox" className="size-5" checked={helper} onChange={() => setHelper(!helper)} />{' '}
+          Somebody helps
         </label>
       </div>
       <fieldset>
@@ -152,7 +156,9 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
                   min={0}
                   max={100}
                   value={kit[name] ?? 0}
-                  onChange={(event) => setKit({ ...kit, [name]: Math.max(0, Number(event.target.value) || 0) })}
+                  onChange={(event) =>
+                    setKit({ ...kit, [name]: Math.max(0, Number(event.target.value) || 0) })
+                  }
                   className="min-h-11 w-16 rounded-md border-2 border-edge bg-sheet px-2"
                 />
               </label>

@@ -31,7 +31,11 @@ export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
         }
         actions={
           !view.removed && (
-            <ButtonLink look="now" href={`/vows/new?player=${facts.id}&from=/players/${facts.id}/vows`} prefetch={false}>
+            <ButtonLink
+              look="now"
+              href={`/vows/new?player=${facts.id}&from=/players/${facts.id}/vows`}
+              prefetch={false}
+            >
               <Plus aria-hidden size={18} /> Make a vow
             </ButtonLink>
           )
@@ -68,13 +72,14 @@ export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
           {weeks.length > 0 && (
             <Sheet className="p-4" aria-label="Weeks ahead">
               <h2 className="text-lg">Weeks ahead</h2>
+              <p className="text-sm text-soft">Minutes at home and on court, good ones at home.</p>
               <table className="w-full text-sm">
                 <thead>
                   <tr className="text-left text-soft">
                     <th className="font-normal">From</th>
-                    <th className="text-right font-normal">Home, min</th>
-                    <th className="text-right font-normal">Court, min</th>
-                    <th className="text-right font-normal">Good ones</th>
+                    <th className="text-right font-normal">Home</th>
+                    <th className="text-right font-normal">Court</th>
+                    <th className="text-right font-normal">Good</th>
                   </tr>
                 </thead>
                 <tbody className="tabular">
@@ -91,7 +96,12 @@ export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
             </Sheet>
           )}
           <Taken view={view} />
-          <HomeCard playerId={facts.id} home={view.home} said={view.homeSaid} onSaved={() => router.refresh()} />
+          <HomeCard
+            playerId={facts.id}
+            home={view.home}
+            said={view.homeSaid}
+            onSaved={() => router.refresh()}
+          />
         </div>
       </div>
     </>
@@ -120,7 +130,8 @@ function Taken({ view: { facts, links } }: { view: PlayerVowsView }) {
     <Sheet className="p-4" aria-label="For home">
       <h2 className="text-lg">For home</h2>
       <p className="text-sm text-soft">
-        {links === 0 ? 'No link is open.' : `${counted(links, 'link')} open.`} Each shows {facts.name}’s vows and nothing else.
+        {links === 0 ? 'No link is open.' : `${counted(links, 'link')} open.`} Each shows {facts.name}’s vows
+        and nothing else.
       </p>
       {link && (
         <div className="my-2 space-y-2 text-sm">

@@ -66,7 +66,12 @@ function firstForm(book: Book, view: VowFormView, drillId?: string, stepId?: str
   const wanted = stepId ?? standing[drill.id];
   const step = drill.steps.find(({ id }) => id === wanted) ?? drill.steps[0]!;
   return {
-    ...{ parts: [partOf(drill, step, facts.age)], aim: { kind: 'mark' }, weekdays: [1, 2, 3, 4, 5], minutes: 5 },
+    ...{
+      parts: [partOf(drill, step, facts.age)],
+      aim: { kind: 'mark' },
+      weekdays: [1, 2, 3, 4, 5],
+      minutes: 5,
+    },
     ...{ growth: 0.1, atTime: null, alarm: false, fromDay: today, untilDay: daysLater(today, usualSpan) },
   };
 }
@@ -111,8 +116,11 @@ export function VowFormPage({ view, drillId, stepId, back }: Props) {
     setForm((now) => ({ ...now, ...more }));
   };
   const all = sent.length > 0 ? sent : problems;
-  const errorOf = (field: string) => all.find((one) => one.field === field || one.field.startsWith(`${field}[`))?.message;
-  const loose = all.filter(({ field }) => !['weekdays', 'minutes', 'fromDay', 'untilDay', 'atTime', 'aim'].includes(field));
+  const errorOf = (field: string) =>
+    all.find((one) => one.field === field || one.field.startsWith(`${field}[`))?.message;
+  const loose = all.filter(
+    ({ field }) => !['weekdays', 'minutes', 'fromDay', 'untilDay', 'atTime', 'aim'].includes(field),
+  );
   const send = async (event: FormEvent) => {
     event.preventDefault();
     setBusy(true);
@@ -133,7 +141,11 @@ export function VowFormPage({ view, drillId, stepId, back }: Props) {
         {facts.age} years · {facts.sport}
         {facts.focus && ` · working on: ${facts.focus}`}
       </PageHead>
-      <form onSubmit={(event) => void send(event)} noValidate className="grid items-start gap-4 lg:grid-cols-[1fr_24rem]">
+      <form
+        onSubmit={(event) => void send(event)}
+        noValidate
+        className="grid items-start gap-4 lg:grid-cols-[1fr_24rem]"
+      >
         <div className="space-y-4">
           <Parts {...{ form, view, book, set }} />
           <When {...{ form, set, errorOf }} today={view.today} />
@@ -178,7 +190,8 @@ interface PartsProps {
 function Parts({ form, view, book, set }: PartsProps) {
   const { facts } = view;
   const { fit, other } = useMemo(() => offered(book, view), [book, view]);
-  const put = (at: number, part: VowPart) => set({ parts: form.parts.map((one, i) => (i === at ? part : one)) });
+  const put = (at: number, part: VowPart) =>
+    set({ parts: form.parts.map((one, i) => (i === at ? part : one)) });
   const first = fit.find(({ id }) => !form.parts.some(({ drillId }) => drillId === id));
   return (
     <Sheet className="space-y-4 p-4" aria-label="What is promised">
@@ -195,7 +208,8 @@ function Parts({ form, view, book, set }: PartsProps) {
                   onChange={(event) => {
                     const next = book.drill(event.target.value, facts.id);
                     if (!next) return;
-                    const stands = next.steps.find(({ id }) => id === view.standing[next.id]) ?? next.steps[0]!;
+                    const stands =
+                      next.steps.find(({ id }) => id === view.standing[next.id]) ?? next.steps[0]!;
                     put(at, partOf(next, stands, facts.age));
                   }}
                 >
@@ -215,7 +229,10 @@ function Parts({ form, view, book, set }: PartsProps) {
                   </optgroup>
                 </select>
               </Field>
-              <Field label="Step" hint={view.standing[part.drillId] === part.stepId ? 'Stands here now.' : undefined}>
+              <Field
+                label="Step"
+                hint={view.standing[part.drillId] === part.stepId ? 'Stands here now.' : undefined}
+              >
                 <select
                   value={part.stepId}
                   onChange={(event) => {
@@ -236,7 +253,8 @@ function Parts({ form, view, book, set }: PartsProps) {
             {also.length > 0 && (
               <fieldset>
                 <legend className="font-semibold">
-                  {facts.name} may choose <span className="font-normal text-soft">besides the planned step</span>
+                  {facts.name} may choose{' '}
+                  <span className="font-normal text-soft">besides the planned step</span>
                 </legend>
                 <div className="flex flex-wrap gap-x-4">
                   {also.map((one) => {
@@ -342,7 +360,9 @@ function When({ form, set, errorOf, today }: WhenProps) {
                 aria-pressed={on}
                 onClick={() =>
                   set({
-                    weekdays: on ? form.weekdays.filter((one) => one !== i + 1) : [...form.weekdays, i + 1].sort(),
+                    weekdays: on
+                      ? form.weekdays.filter((one) => one !== i + 1)
+                      : [...form.weekdays, i + 1].sort(),
                   })
                 }
                 className={cx(
@@ -371,10 +391,19 @@ function When({ form, set, errorOf, today }: WhenProps) {
           />
         </Field>
         <Field label="First day" error={errorOf('fromDay')}>
-          <input type="date" value={form.fromDay} min={today} onChange={(event) => set({ fromDay: event.target.value })} />
+          <input
+            type="date"
+            value={form.fromDay}
+            min={today}
+            onChange={(event) => set({ fromDay: event.target.value })}
+          />
         </Field>
         <Field label="Last day" error={errorOf('untilDay')}>
-          <input type="date" value={form.untilDay} onChange={(event) => set({ untilDay: event.target.value })} />
+          <input
+            type="date"
+            value={form.untilDay}
+            onChange={(event) => set({ untilDay: event.target.value })}
+          />
         </Field>
         <Field label="Grows" hint="from week to week">
           <select value={form.growth} onChange={(event) => set({ growth: Number(event.target.value) })}>
@@ -386,7 +415,11 @@ function When({ form, set, errorOf, today }: WhenProps) {
           </select>
         </Field>
         <Field label="At" hint="Open: any time." error={errorOf('atTime')}>
-          <input type="time" value={form.atTime ?? ''} onChange={(event) => set({ atTime: event.target.value || null })} />
+          <input
+            type="time"
+            value={form.atTime ?? ''}
+            onChange={(event) => set({ atTime: event.target.value || null })}
+          />
         </Field>
         <label className="col-span-2 inline-flex min-h-11 items-center gap-2 self-end">
           <input
@@ -430,7 +463,8 @@ function Comes({ preview, form, book, playerId, set }: ComesProps) {
         <>
           <p className="text-2xl font-bold">{counted(days.length, 'day')}</p>
           <p>
-            {Math.max(1, Math.round(longest / 60))} min a day at most, about {Math.round(preview.good)} good ones in all.
+            {Math.max(1, Math.round(longest / 60))} min a day at most, about {Math.round(preview.good)} good
+            ones in all.
           </p>
         </>
       )}

@@ -1,6 +1,18 @@
 'use client';
 
-import { Heart, Pause, PencilLine, Play, Printer, RefreshCw, Shrink, Square, Trash2, Undo2 } from 'lucide-react';
+import {
+  Ellipsis,
+  Heart,
+  Pause,
+  PencilLine,
+  Play,
+  Printer,
+  RefreshCw,
+  Shrink,
+  Square,
+  Trash2,
+  Undo2,
+} from 'lucide-react';
 import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import type { Outcome } from '@/core/outcome';
@@ -31,14 +43,23 @@ interface Props {
 /** One vow: what it is, how it is kept, and what a coach can do about it. */
 export function VowRow({ line, today, named }: Props) {
   const felt = feltWords(line.felt);
+  const [more, setMore] = useState(false);
   return (
-    <li className="rounded-md border-2 border-line bg-sheet p-3" data-vow={line.title} data-state={line.state}>
-      <div className="grid items-start gap-x-6 gap-y-2 md:grid-cols-[minmax(0,1fr)_15rem_14rem]">
+    <li
+      className="rounded-md border-2 border-line bg-sheet p-3"
+      data-vow={line.title}
+      data-state={line.state}
+    >
+      <div className="grid items-start gap-x-6 gap-y-2 md:grid-cols-[minmax(0,1fr)_15rem_14rem_auto]">
         <div className="min-w-0">
           <h3 className="text-lg">
             {named && (
               <>
-                <Link href={`/players/${line.playerId}/vows`} prefetch={false} className="hit underline-offset-4 hover:underline">
+                <Link
+                  href={`/players/${line.playerId}/vows`}
+                  prefetch={false}
+                  className="hit underline-offset-4 hover:underline"
+                >
                   {line.name}
                 </Link>
                 {': '}
@@ -64,13 +85,21 @@ export function VowRow({ line, today, named }: Props) {
           {felt && <p>{felt}</p>}
           {line.thanked && <p className="text-safe">Thanked</p>}
         </div>
+        <Button
+          look="quiet"
+          aria-expanded={more}
+          aria-label={`What to do with ${line.title}${named ? ` of ${line.name}` : ''}`}
+          onClick={() => setMore(!more)}
+        >
+          <Ellipsis aria-hidden size={18} /> More
+        </Button>
       </div>
       {line.keeping.offerSmaller && line.state === 'runs' && (
         <p className="mt-2 rounded-md bg-care-bg px-3 py-1 text-sm text-care">
-          Three days in a row went by: a smaller one may fit better.
+          Three days in a row went by: a smaller one may fit better. “More” makes it smaller.
         </p>
       )}
-      <Deeds line={line} today={today} />
+      {more && <Deeds line={line} today={today} />}
     </li>
   );
 }
@@ -79,7 +108,11 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
   const notice = useNotice();
   const [sheet, setSheet] = useState<'rest' | 'thank' | null>(null);
   const { id, state, title } = line;
-  const tell = async <T,>(done: string, work: () => Promise<Outcome<T>>, undo?: () => Promise<Outcome<unknown>>) => {
+  const tell = async <T,>(
+    done: string,
+    work: () => Promise<Outcome<T>>,
+    undo?: () => Promise<Outcome<unknown>>,
+  ) => {
     const outcome = await ask(work);
     notice(
       outcome.ok
@@ -100,7 +133,10 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
         <Printer aria-hidden size={18} /> Card
       </ButtonLink>
       {line.keeping.offerSmaller && state === 'runs' && (
-        <Button look="quiet" onClick={() => void tell('A smaller one took its place.', () => renewVowAction(id, true))}>
+        <Button
+          look="quiet"
+          onClick={() => void tell('A smaller one took its place.', () => renewVowAction(id, true))}
+        >
           <Shrink aria-hidden size={18} /> Make it smaller
         </Button>
       )}
@@ -116,7 +152,10 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
         )
       )}
       {!open && (
-        <Button look="quiet" onClick={() => void tell('Renewed from today.', () => renewVowAction(id, false))}>
+        <Button
+          look="quiet"
+          onClick={() => void tell('Renewed from today.', () => renewVowAction(id, false))}
+        >
           <RefreshCw aria-hidden size={18} /> Renew
         </Button>
       )}
@@ -138,7 +177,10 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
         </Button>
       )}
       {state === 'ended' && (
-        <Button look="quiet" onClick={() => void tell(`${title} goes on.`, () => endVowAction(id, false, {}))}>
+        <Button
+          look="quiet"
+          onClick={() => void tell(`${title} goes on.`, () => endVowAction(id, false, {}))}
+        >
           <Undo2 aria-hidden size={18} /> Let it go on
         </Button>
       )}
@@ -161,15 +203,23 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
             const outcome = await ask(() => pauseVowAction(id, form));
             if (!outcome.ok) return problemsText(outcome);
             setSheet(null);
-            notice({ text: `${title} rests.`, undo: () => void tell('It goes on.', () => resumeVowAction(id)) });
+            notice({
+              text: `${title} rests.`,
+              undo: () => void tell('It goes on.', () => resumeVowAction(id)),
+            });
             return null;
           }}
         />
       </Dialog>
-      <Dialog open={sheet === 'thank'} onOpenChange={(on) => setSheet(on ? 'thank' : null)} title={`Thank ${line.name}`}>
+      <Dialog
+        open={sheet === 'thank'}
+        onOpenChange={(on) => setSheet(on ? 'thank' : null)}
+        title={`Thank ${line.name}`}
+      >
         <ThankForm
           onSend={async (words) => {
-            if (await tell(`${line.name} sees it on their page.`, () => thankForVowAction(id, { words }))) setSheet(null);
+            if (await tell(`${line.name} sees it on their page.`, () => thankForVowAction(id, { words })))
+              setSheet(null);
           }}
         />
       </Dialog>
@@ -226,7 +276,12 @@ function ThankForm({ onSend }: { onSend: (words: string) => Promise<void> }) {
       }}
     >
       <Field label="What they read on their page">
-        <input value={words} maxLength={200} onChange={(event) => setWords(event.target.value)} autoComplete="off" />
+        <input
+          value={words}
+          maxLength={200}
+          onChange={(event) => setWords(event.target.value)}
+          autoComplete="off"
+        />
       </Field>
       <div className="flex justify-end">
         <Button type="submit" look="now">

@@ -41,8 +41,8 @@ export function VowsPage({ view }: { readonly view: VowsView }) {
       ))}
       {lines.length === 0 && (
         <p className="max-w-prose text-soft">
-          A vow is a small dose of one drill on certain days, until a date. Choose who makes the first one: from a plan, a
-          review or a player’s page it takes half a minute.
+          A vow is a small dose of one drill on certain days, until a date. Choose who makes the first one:
+          from a plan, a review or a player’s page it takes half a minute.
         </p>
       )}
       <ul className="space-y-2">

@@ -15,7 +15,9 @@ export function keptWords({ keeping }: Pick<VowLine, 'keeping'>): string {
 export function stateWords({ state, daysLeft, untilDay, fromDay, why }: VowLine): string {
   switch (state) {
     case 'runs':
-      return daysLeft === 1 ? 'Today is its last day.' : `${counted(daysLeft, 'day')} left, until ${shortDay(untilDay)}`;
+      return daysLeft === 1
+        ? 'Today is its last day.'
+        : `${counted(daysLeft, 'day')} left, until ${shortDay(untilDay)}`;
     case 'rests':
       return `Rests now; until ${shortDay(untilDay)}`;
     case 'to come':

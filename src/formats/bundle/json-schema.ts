@@ -24,7 +24,9 @@ const list = (thing: Thing) => ({
   type: 'array',
   items: {
     type: 'object',
-    required: Object.entries(thing.fields).flatMap(([name, { before }]) => (before === undefined ? [name] : [])),
+    required: Object.entries(thing.fields).flatMap(([name, { before }]) =>
+      before === undefined ? [name] : [],
+    ),
     properties: Object.fromEntries(
       Object.entries(thing.fields).map(([name, field]) => [name, schemaOf(field)]),
     ),

@@ -40,15 +40,21 @@ export async function makeVowAction(playerId: string, input: unknown): Promise<O
 }
 
 export async function changeVowAction(id: string, input: unknown): Promise<Outcome<null>> {
-  return act('write', 'vow.change', [asId(id)], async (context) => changed(await changeVow(context, asId(id), input)));
+  return act('write', 'vow.change', [asId(id)], async (context) =>
+    changed(await changeVow(context, asId(id), input)),
+  );
 }
 
 export async function pauseVowAction(id: string, input: unknown): Promise<Outcome<null>> {
-  return act('write', 'vow.pause', [asId(id)], async (context) => changed(await pauseVow(context, asId(id), input)));
+  return act('write', 'vow.pause', [asId(id)], async (context) =>
+    changed(await pauseVow(context, asId(id), input)),
+  );
 }
 
 export async function resumeVowAction(id: string): Promise<Outcome<null>> {
-  return act('write', 'vow.resume', [asId(id)], async (context) => changed(await resumeVow(context, asId(id))));
+  return act('write', 'vow.resume', [asId(id)], async (context) =>
+    changed(await resumeVow(context, asId(id))),
+  );
 }
 
 export async function endVowAction(id: string, ended: boolean, input: unknown): Promise<Outcome<null>> {
@@ -58,7 +64,9 @@ export async function endVowAction(id: string, ended: boolean, input: unknown): 
 }
 
 export async function thankForVowAction(id: string, input: unknown): Promise<Outcome<null>> {
-  return act('write', 'vow.thank', [asId(id)], async (context) => changed(await thankForVow(context, asId(id), input)));
+  return act('write', 'vow.thank', [asId(id)], async (context) =>
+    changed(await thankForVow(context, asId(id), input)),
+  );
 }
 
 export async function removeVowAction(id: string, removed: boolean): Promise<Outcome<null>> {
@@ -79,7 +87,10 @@ export async function saveHomeAction(playerId: string, input: unknown): Promise<
   );
 }
 
-export async function makeVowLinkAction(playerId: string, input: unknown): Promise<Outcome<{ token: string }>> {
+export async function makeVowLinkAction(
+  playerId: string,
+  input: unknown,
+): Promise<Outcome<{ token: string }>> {
   return act('write', 'link.vow', [asId(playerId)], async (context) =>
     changed(await makeVowLink(context, asId(playerId), input)),
   );

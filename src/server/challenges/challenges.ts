@@ -50,8 +50,7 @@ export async function makeChallenge(context: Context, input: unknown): Promise<O
       tx,
       ids.map((playerId) => ({
         ...{ key: playerId, playerId, drillId: fields.drillId, stepId: step.id, gate: 0 },
-        ...{ lowerIsBetter, habit: false,
-            homeCounts: true },
+        ...{ lowerIsBetter, habit: false, homeCounts: true },
       })),
       { id: '', day: until },
       recentSince(until),

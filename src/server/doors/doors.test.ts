@@ -5,6 +5,7 @@ import { database } from '@/data/open-book';
 import * as actions from '../actions';
 import * as doorActions from '../actions/doors';
 import * as judgementActions from '../actions/judgement';
+import * as vowActions from '../actions/vows';
 import { contextIn } from '../context';
 import { oneBlockSession, value } from '../testing/scratch';
 import { addCoach } from './coaches';
@@ -49,9 +50,11 @@ const open = new Set([
   'layout.tsx',
   'sign-in/page.tsx',
   'help/[token]/page.tsx',
+  'vow/[token]/page.tsx',
   'calendar/[token]/route.ts',
   'api/help/[token]/court/route.ts',
   'api/help/[token]/touches/route.ts',
+  'api/vow/[token]/touches/route.ts',
   'api/health/route.ts',
 ]);
 const openActions = new Set(['signInAction']);
@@ -160,10 +163,12 @@ async function handlers(file: string): Promise<[string, () => unknown][]> {
     ]);
 }
 
-const allActions = Object.entries({ ...actions, ...doorActions, ...judgementActions } as unknown as Record<
-  string,
-  (...given: unknown[]) => unknown
->);
+const allActions = Object.entries({
+  ...actions,
+  ...doorActions,
+  ...judgementActions,
+  ...vowActions,
+} as unknown as Record<string, (...given: unknown[]) => unknown>);
 
 describe('nobody in particular', () => {
   beforeEach(nobody);

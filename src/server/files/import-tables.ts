@@ -274,7 +274,9 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
       one,
     ]),
   );
-  const booked = new Set((await entriesOf(db, 'sessions', sql`removed_at_ms is null and kind = 'court'`)).map(slot));
+  const booked = new Set(
+    (await entriesOf(db, 'sessions', sql`removed_at_ms is null and kind = 'court'`)).map(slot),
+  );
   return (given) => {
     const what = [given('title') || 'A line without a title', given('day')].filter(Boolean).join(', ');
     const names = (given('players') ?? '')

@@ -4,8 +4,9 @@ import { horizonDays } from '@/session/progress';
 import { dayNumber } from '@/session/levels';
 import { dayAfter } from '../days';
 import { plannedBlocks } from './blocks';
+import { promisedAhead } from './vows';
 
-/** On which days to come each player is to practise each drill, as it is planned: days as the log counts them, in order. */
+/** On which days to come each player is to practise each drill, as it is planned and promised: days as the log counts them, in order. */
 export async function daysPlanned(
   db: Executor,
   today: string,
@@ -14,20 +15,28 @@ export async function daysPlanned(
     ({ state }) => state === 'planned',
   );
   const ids = sessions.map(({ id }) => id);
-  const [players, blocks] = await Promise.all([playersOfSessions(db, ids), plannedBlocks(db, ids)]);
-  return (playerId, drillId) => [
-    ...new Set(
-      sessions
-        .filter(({ id }) => players.get(id)?.includes(playerId))
-        .filter(({ id }) =>
-          blocks.some(
-            (block) =>
-              block.sessionId === id &&
-              block.drillId === drillId &&
-              !block.own.some((own) => own.playerId === playerId && own.out),
-          ),
-        )
-        .map(({ day }) => dayNumber(day)),
-    ),
-  ];
+  const [players, blocks, vows] = await Promise.all([
+    playersOfSessions(db, ids),
+    plannedBlocks(db, ids),
+    promisedAhead(db, today),
+  ]);
+  return (playerId, drillId) =>
+    [
+      ...new Set([
+        ...vows
+          .filter((one) => one.playerId === playerId && one.drillIds.includes(drillId))
+          .flatMap((one) => one.days),
+        ...sessions
+          .filter(({ id }) => players.get(id)?.includes(playerId))
+          .filter(({ id }) =>
+            blocks.some(
+              (block) =>
+                block.sessionId === id &&
+                block.drillId === drillId &&
+                !block.own.some((own) => own.playerId === playerId && own.out),
+            ),
+          )
+          .map(({ day }) => dayNumber(day)),
+      ]),
+    ].sort((a, b) => a - b);
 }

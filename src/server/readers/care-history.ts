@@ -9,7 +9,9 @@ import { lastDays, triesSince, type Besides } from '@/data/results';
 import { loggedBlocks } from '@/data/log';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { dayAfter } from '../days';
+import { runningVows } from '@/data/vows';
 import { plannedBlocks } from './blocks';
+import { daysDone, promisedDays, readVow } from './vows';
 import { allSteps } from './records';
 
 const weekDays = 6;
@@ -19,8 +21,8 @@ export type CareDays = Pick<CarePlayer, 'weekLoad' | 'dayLoad' | 'lastDone'>;
 
 /**
  * What players do besides a session: the load of its day and of the six days before, and when limited steps were last
- * done. What was counted stands as it was counted; a session of the same day that is still only planned counts as it
- * is planned.
+ * done. What was counted stands as it was counted; a session of the same day that is still only planned, and a vow of
+ * it that nobody has begun, count as they are planned.
  */
 export async function careHistory(
   db: Executor,
@@ -29,10 +31,11 @@ export async function careHistory(
   session: Besides,
 ): Promise<Record<string, CareDays>> {
   const limited = allSteps(book).filter(({ drillId, stepId }) => book.step(drillId, stepId)!.limit);
-  const [week, last, planned] = await Promise.all([
+  const [week, last, planned, promised] = await Promise.all([
     triesSince(db, playerIds, dayAfter(session.day, -weekDays), session),
     lastDays(db, playerIds, limited, session),
     plannedBesides(db, book, playerIds, session),
+    promisedOn(db, book, playerIds, session.day),
   ]);
   const history = Object.fromEntries(
     playerIds.map((id) => [
@@ -50,7 +53,7 @@ export async function careHistory(
     const step = book.step(drillId, stepId);
     if (step) add(playerId, day, loadOf(step.load, tries));
   }
-  for (const { playerId, load } of planned) add(playerId, session.day, load);
+  for (const { playerId, load } of [...planned, ...promised]) add(playerId, session.day, load);
   for (const { playerId, drillId, stepId, day } of last) {
     const ago = differenceInCalendarDays(parseISO(session.day), parseISO(day));
     history[playerId]!.lastDone[limitKey(drillId, stepId)] = ago;
@@ -86,6 +89,27 @@ async function plannedBesides(
     }),
   );
   return found.flat();
+}
+
+/** What players promised to do at home on a day, and have not begun. */
+async function promisedOn(
+  db: Executor,
+  book: Book,
+  playerIds: readonly string[],
+  day: string,
+): Promise<readonly { readonly playerId: string; readonly load: LoadSum }[]> {
+  const running = (await runningVows(db, playerIds, day)).map(readVow).filter((one) => one.fromDay <= day);
+  if (running.length === 0) return [];
+  const days = await daysDone(db, running);
+  return running.flatMap((one) => {
+    const own = new Map([
+      [one.id, (days.get(one.id) ?? []).filter((on) => on.day === day && on.share === 0)],
+    ]);
+    return promisedDays(book, { id: one.playerId, age: typicalAge }, [], [one], own, day).map(({ load }) => ({
+      playerId: one.playerId,
+      load,
+    }));
+  });
 }
 
 const typicalAge = 10;

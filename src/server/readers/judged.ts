@@ -58,7 +58,12 @@ export const homeCountsFor = (book: Book, drillId: string, playerId: string): bo
   book.school('homeCounts', drillId, playerId).answer === 'home days too';
 
 /** One step of a player, as evidence is asked for. */
-export function judgedStep(book: Book, key: string, { id, age }: PlanPlayer, { drill, step }: Work): JudgedStep {
+export function judgedStep(
+  book: Book,
+  key: string,
+  { id, age }: PlanPlayer,
+  { drill, step }: Work,
+): JudgedStep {
   const { lowerIsBetter } = measures[step.measure];
   return {
     key,

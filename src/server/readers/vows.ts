@@ -13,7 +13,11 @@ import {
   attemptsOfVows,
   daysOfVows,
   homeOf,
+  homesOf,
+  listVows,
+  runningVows,
   vowsOfPlayer,
+  type HomeRow,
   type VowAttempt,
   type VowDayRow,
   type VowRow,
@@ -21,7 +25,7 @@ import {
 import { timePlan, type PlanPlayer, type Records } from '@/session/plan';
 import { dayNumber, isoDay } from '@/session/levels';
 import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
-import { usualHome, type Home } from '@/session/vow/home';
+import { notAtHome, usualHome, type Home } from '@/session/vow/home';
 import type { VowSetting } from '@/session/vow/propose';
 import { dayCost, type Vow } from '@/session/vow/vow';
 import { titleOfParts } from '@/session/vow/words';
@@ -46,7 +50,11 @@ export interface VowPause extends Pause {
 
 type WrittenPause = readonly [from: string, until: string | null, why: string];
 
-export const readVow = <R extends VowRow>({ promise, pauses, ...row }: R): Omit<R, 'promise' | 'pauses'> & KeptVow => ({
+export const readVow = <R extends VowRow>({
+  promise,
+  pauses,
+  ...row
+}: R): Omit<R, 'promise' | 'pauses'> & KeptVow => ({
   ...row,
   vow: JSON.parse(promise) as Vow,
   pauses: (JSON.parse(pauses) as WrittenPause[]).map(([from, until, why]) => ({
@@ -61,12 +69,57 @@ export const writePauses = (pauses: readonly VowPause[]): string =>
     pauses.map(({ from, until, why }) => [isoDay(from), until === null ? null : isoDay(until), why]),
   );
 
+const readHome = ({ playerId: _id, kit, surface, ...rest }: HomeRow): Home => ({
+  ...rest,
+  surface: surface as Surface,
+  kit: JSON.parse(kit) as Home['kit'],
+});
+
 /** What a player has at home; the usual room where nobody has said. */
 export async function homeKnown(db: Executor, playerId: string): Promise<{ home: Home; said: boolean }> {
   const row = await homeOf(db, playerId);
-  if (!row) return { home: usualHome, said: false };
-  const { playerId: _id, kit, surface, ...rest } = row;
-  return { home: { ...rest, surface: surface as Surface, kit: JSON.parse(kit) as Home['kit'] }, said: true };
+  return row ? { home: readHome(row), said: true } : { home: usualHome, said: false };
+}
+
+/** A step a player could promise after a session. */
+export interface VowOffer {
+  readonly playerId: string;
+  readonly drillId: string;
+  readonly stepId: string;
+}
+
+/**
+ * Of the steps each player was proposed, the first that fits at their home and is not promised yet; what is to be
+ * practised on goes before what is new.
+ */
+export async function vowOffers(
+  db: Executor,
+  book: Book,
+  today: string,
+  proposed: readonly (VowOffer & { readonly stays: boolean })[],
+): Promise<VowOffer[]> {
+  const ids = [...new Set(proposed.map(({ playerId }) => playerId))];
+  const [homes, running] = await Promise.all([homesOf(db, ids), runningVows(db, ids, today)]);
+  const promised = new Set(
+    running
+      .map(readVow)
+      .flatMap(({ playerId, vow }) => vow.parts.map((part) => `${playerId} ${part.drillId} ${part.stepId}`)),
+  );
+  return ids.flatMap((id) => {
+    const row = homes.find(({ playerId }) => playerId === id);
+    const home = row ? readHome(row) : usualHome;
+    const able = proposed.filter(({ playerId, drillId, stepId }) => {
+      const drill = book.drill(drillId, playerId);
+      return (
+        playerId === id &&
+        drill !== undefined &&
+        !promised.has(`${id} ${drillId} ${stepId}`) &&
+        notAtHome(drill, home, null).length === 0
+      );
+    });
+    const one = able.find(({ stays }) => stays) ?? able[0];
+    return one ? [{ playerId: id, drillId: one.drillId, stepId: one.stepId }] : [];
+  });
 }
 
 /** One part of a day of a vow, read. */
@@ -75,6 +128,10 @@ export interface DayPart extends Omit<VowDayRow, 'dose'> {
 }
 
 export const readDay = (row: VowDayRow): DayPart => ({ ...row, dose: JSON.parse(row.dose) as Dose });
+
+/** Every part of every day of a vow, in order. */
+export const partsOfVow = async (db: Executor, vowId: string): Promise<DayPart[]> =>
+  (await daysOfVows(db, [vowId])).map(readDay);
 
 /** A day of a vow with what was done on it. */
 export interface VowDayView {
@@ -127,13 +184,41 @@ export function keptUntil(
   const planned = days
     .filter(({ asked, day }) => asked && (endedOn === null || day <= endedOn))
     .map(({ day }) => dayNumber(day));
-  const done = days.filter(({ share }) => share > 0).map<DayDone>(({ day, share }) => ({ day: dayNumber(day), share }));
+  const done = days
+    .filter(({ share }) => share > 0)
+    .map<DayDone>(({ day, share }) => ({ day: dayNumber(day), share }));
   return keepingOf(planned, done, pauses, dayNumber(today));
 }
 
 /** Does a vow still ask for something? */
 export const runs = ({ endedOn, untilDay, removedAtMs }: KeptVow, today: string): boolean =>
   removedAtMs === null && endedOn === null && untilDay >= today;
+
+/** The days after today that vows ask for, with their drills. */
+export async function promisedAhead(
+  db: Executor,
+  today: string,
+): Promise<
+  { readonly playerId: string; readonly drillIds: readonly string[]; readonly days: readonly number[] }[]
+> {
+  const running = (await listVows(db, today)).map(readVow).filter((one) => runs(one, today));
+  const days = groupBy(
+    (
+      await daysOfVows(
+        db,
+        running.map(({ id }) => id),
+      )
+    ).filter(({ asked, day }) => asked && day > today),
+    ({ vowId }) => vowId,
+  );
+  return running.map(({ id, playerId, vow, pauses }) => ({
+    playerId,
+    drillIds: vow.parts.map(({ drillId }) => drillId),
+    days: [...new Set((days.get(id) ?? []).map(({ day }) => dayNumber(day)))].filter(
+      (day) => !rests(pauses, day),
+    ),
+  }));
+}
 
 /** The days that vows of a player still ask for from a day on, each with what it costs. */
 export function promisedDays(
@@ -220,8 +305,15 @@ export async function vowSetting(
   context: Pick<Context, 'db' | 'today'>,
   book: Book,
   player: PlanPlayer & { readonly name: string },
-  asked: { readonly parts: Vow['parts']; readonly fromDay: string; readonly untilDay: string; readonly exceptId?: string },
-): Promise<VowSetting & { readonly promised: readonly PromisedDay[]; readonly sessions: ReadonlyMap<number, Booked> }> {
+  asked: {
+    readonly parts: Vow['parts'];
+    readonly fromDay: string;
+    readonly untilDay: string;
+    readonly exceptId?: string;
+  },
+): Promise<
+  VowSetting & { readonly promised: readonly PromisedDay[]; readonly sessions: ReadonlyMap<number, Booked> }
+> {
   const { db, today } = context;
   const { parts, fromDay, untilDay, exceptId } = asked;
   const [rows, { home }, skill] = await Promise.all([
@@ -233,7 +325,10 @@ export async function vowSetting(
   const own = rows.map(readVow).find(({ id }) => id === exceptId);
   const others = kept.filter(({ id }) => id !== exceptId);
   const days = await daysDone(db, others);
-  const steps = [...parts, ...others.flatMap(({ vow }) => vow.parts)].map(({ drillId, stepId }) => ({ drillId, stepId }));
+  const steps = [...parts, ...others.flatMap(({ vow }) => vow.parts)].map(({ drillId, stepId }) => ({
+    drillId,
+    stepId,
+  }));
   const limited = parts.filter(({ drillId, stepId }) => book.step(drillId, stepId)?.limit);
   const [part] = parts;
   const drill = part && book.drill(part.drillId, player.id);
@@ -244,7 +339,14 @@ export async function vowSetting(
     drill && step
       ? evidenceOn(
           db,
-          [judgedStep(book, player.id, player, { drill, step, dose: step.doses[ageBandOf(player.age)], out: false })],
+          [
+            judgedStep(book, player.id, player, {
+              drill,
+              step,
+              dose: step.doses[ageBandOf(player.age)],
+              out: false,
+            }),
+          ],
           { id: '', day: today },
           recentSince(today),
         )

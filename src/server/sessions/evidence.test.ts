@@ -22,7 +22,8 @@ const step: Omit<JudgedStep, 'playerId'> = {
   stepId: 'row-20',
   gate: 20,
   lowerIsBetter: false,
-  habit: false, homeCounts: false,
+  habit: false,
+  homeCounts: false,
 };
 
 /** Attempts put straight into the cache: day, result. */

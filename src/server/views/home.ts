@@ -39,7 +39,9 @@ export async function homeView(
       player,
       vow,
       endedOn ?? untilDay,
-      own.filter(({ asked }) => asked).map(({ day, parts }) => ({ day, doses: parts.map(({ dose }) => dose) })),
+      own
+        .filter(({ asked, day }) => asked && day >= today)
+        .map(({ day, parts }) => ({ day, doses: parts.map(({ dose }) => dose) })),
     );
     if (!card) return [];
     return [
@@ -54,11 +56,15 @@ export async function homeView(
               words: plainDose(card.parts[part]!, dose),
             })),
           })),
-        rests: pauses.map((one) => [isoDay(one.from), one.until === null ? null : isoDay(one.until)] as const),
+        rests: pauses.map(
+          (one) => [isoDay(one.from), one.until === null ? null : isoDay(one.until)] as const,
+        ),
       },
     ];
   });
-  const blockIds = vows.flatMap((one) => one.days.flatMap(({ parts }) => parts.map(({ blockId }) => blockId)));
+  const blockIds = vows.flatMap((one) =>
+    one.days.flatMap(({ parts }) => parts.map(({ blockId }) => blockId)),
+  );
   const events = (await eventsOfBlocks(db, blockIds)).flatMap<TouchEvent>((event) =>
     event.playerId === playerId ? [event.device.startsWith(sign) ? event : { ...event, by: null }] : [],
   );

@@ -2,7 +2,7 @@ import { countWords } from '@/data/ledger';
 import { recentWork } from '@/data/results';
 import { attendedSince, playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers } from '@/data/squad';
-import { tapsSince, toldSince } from '@/data/taps';
+import { aimedSince, tapsSince, toldSince } from '@/data/taps';
 import { dayNumber } from '@/session/levels';
 import { honestyOf } from '@/session/honesty';
 import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
@@ -40,7 +40,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
   const { db, today } = context;
   await resultsReady(db);
   const since = dayAfter(today, -squadDays);
-  const [squad, book, skill, work, attended, taps, told, coming, words] = await Promise.all([
+  const [squad, book, skill, work, attended, taps, told, aimed, coming, words] = await Promise.all([
     listPlayers(db),
     bookFor(db),
     skillUntil(db, today),
@@ -48,6 +48,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
     attendedSince(db, since),
     tapsSince(db, since),
     toldSince(db, since),
+    aimedSince(db, since),
     sessionsBetween(db, today, dayAfter(today, daysAhead)),
     countWords(db),
   ]);
@@ -67,7 +68,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
       planned.map(({ id }) => id),
     ),
   ]);
-  const found = honestyOf(book, taps, told);
+  const found = honestyOf(book, taps, told, aimed, skill);
   const families = new Map<string, Record<string, number>>();
   for (const { playerId, drillId, day, touches } of skill.done) {
     const family = book.drill(drillId)?.family;

@@ -20,7 +20,9 @@ export type ChartAttempt = DatedResult;
 export interface StepBest {
   readonly drillId: string;
   readonly stepId: string;
+  /** On court, and at home. */
   readonly best: number | null;
+  readonly homeBest: number | null;
   readonly attempts: number;
   readonly touches: number;
   readonly drops: number;
@@ -96,9 +98,12 @@ export async function playerView(
   ]);
   const onCourt = await notedOnCourt(db, id, sessions);
   const bests = totals
-    .flatMap<StepBest>(({ highest, lowest, ...rest }) => {
+    .flatMap<StepBest>(({ highest, lowest, homeHighest, homeLowest, ...rest }) => {
       const step = book.step(rest.drillId, rest.stepId, id);
-      return step ? [{ ...rest, best: measures[step.measure].lowerIsBetter ? lowest : highest }] : [];
+      if (!step) return [];
+      const { lowerIsBetter } = measures[step.measure];
+      const best = lowerIsBetter ? lowest : highest;
+      return [{ ...rest, best, homeBest: lowerIsBetter ? homeLowest : homeHighest }];
     })
     .sort((a, b) => (a.lastDay < b.lastDay ? 1 : a.lastDay > b.lastDay ? -1 : b.touches - a.touches));
 

@@ -13,7 +13,13 @@ import type { Drill, Family, Step } from '@/drills/types';
 import { goalsOf, judgedOn, type Goals } from '@/session/goals';
 import { doneOn, levelOn, oddsOf, schoolsOn, type Skill } from '@/session/judging';
 import { dayNumber } from '@/session/levels';
-import { progressOn, transferOf, type StepProgress } from '@/session/progress';
+import {
+  homeAndCourt,
+  progressOn,
+  transferOf,
+  type HomeAndCourt,
+  type StepProgress,
+} from '@/session/progress';
 import type { Context } from '../context';
 import { dayAfter, recentSince } from '../days';
 import { resultsReady } from '../log/results';
@@ -49,6 +55,8 @@ export interface FocusLedger extends FocusRow {
   readonly forecast: LedgerForecast | null;
   /** Good repetitions of its weeks of late, the newest last. */
   readonly weeks: readonly number[];
+  /** How many of them were made at home. */
+  readonly atHome: number;
 }
 
 export interface ProgressView {
@@ -61,6 +69,8 @@ export interface ProgressView {
   /** The drill that is shown whole. */
   readonly shown: string | null;
   readonly transfer: Transfer;
+  /** What holds at home and on court, on the same steps; null where they have not both been done. */
+  readonly places: HomeAndCourt | null;
   readonly weeks: readonly WeekOfTouches[];
 }
 
@@ -190,6 +200,7 @@ export async function progressView(
     ladders,
     shown: shown?.drillId ?? null,
     transfer: transferOf(book, skill, id),
+    places: homeAndCourt(book, skill, id),
     weeks,
     foci: await ledgersOf(context, book, skill, id),
   };
@@ -218,7 +229,7 @@ async function ledgersOf(
   const foci = await fociOf(db, playerId);
   const ledgers = await Promise.all(
     foci.map(async (one): Promise<FocusLedger> => {
-      if (one.goal === null) return { ...one, forecast: null, weeks: [] };
+      if (one.goal === null) return { ...one, forecast: null, weeks: [], atHome: 0 };
       const since = new Date(one.sinceMs).toISOString().slice(0, 10);
       const until = one.untilMs === null ? today : new Date(one.untilMs).toISOString().slice(0, 10);
       const days = (await goodTouches(db, playerId, one.drillIds, since)).filter(([day]) => day <= until);
@@ -236,6 +247,7 @@ async function ledgersOf(
       return {
         ...one,
         weeks,
+        atHome: days.reduce((sum, [, , home]) => sum + home, 0),
         forecast: ledgerForecast(done, one.goal, weeks, secondsEach(book, skill, playerId, one.drillIds)),
       };
     }),

@@ -27,6 +27,7 @@ import { remarksOf, type Remark } from '../readers/remarks';
 import { recentSince } from '../days';
 import { resultsReady } from '../log/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
+import { vowOffers, type VowOffer } from '../readers/vows';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** What one player did in one block, and what comes next. */
@@ -75,6 +76,8 @@ export interface SessionReviewView {
   readonly blocks: readonly ReviewBlock[];
   /** What was written about it at the desk, and how its questions were answered. */
   readonly written: SessionNotes;
+  /** A step each player could promise until the next time, from what they were proposed. */
+  readonly vows: readonly VowOffer[];
 }
 
 export async function sessionReviewView(context: Context, id: string): Promise<SessionReviewView | null> {
@@ -157,12 +160,27 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
     });
     return { ...block, lines };
   };
+  const reviewed = planned.map(reviewBlock);
+  const vows = await vowOffers(
+    db,
+    book,
+    context.today,
+    reviewed.flatMap(({ drillId, lines }) =>
+      lines
+        .filter(({ whole }) => !whole)
+        .map(({ playerId, schools, leads, decided }) => {
+          const verdict = decided?.verdict ?? schools.byDefault.verdict;
+          return { playerId, drillId, stepId: leads[verdict].stepId, stays: verdict !== 'up' };
+        }),
+    ),
+  );
   return {
     today: context.today,
     session: sessionFacts(session),
     attendance: saidIn(attendance, id),
     players: coming,
     written,
-    blocks: planned.map(reviewBlock),
+    vows,
+    blocks: reviewed,
   };
 }

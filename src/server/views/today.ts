@@ -14,6 +14,7 @@ import {
   sessionsUnsaid,
 } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';
+import { fromHomeSince } from '@/data/vows';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { plannedBlocks } from '../readers/blocks';
@@ -69,6 +70,18 @@ export interface TodayView {
   /** Sessions whose day is over and which nobody has run. */
   readonly unsaid: readonly SessionLine[];
   readonly last: readonly SessionLine[];
+  /** What came back from home since the last session, by child. */
+  readonly fromHome: readonly FromHomeLine[];
+}
+
+/** What one child did at home since the last session. */
+export interface FromHomeLine {
+  readonly playerId: string;
+  readonly name: string;
+  readonly days: number;
+  readonly touches: number;
+  /** The last line they sent; empty where they sent none. */
+  readonly text: string;
 }
 
 export async function todayView(context: Context): Promise<TodayView> {
@@ -82,6 +95,8 @@ export async function todayView(context: Context): Promise<TodayView> {
     bookContents(db),
     groundOf(db),
   ]);
+  const lastDay = last[0]?.day ?? dayAfter(today, -7);
+  const home = await fromHomeSince(db, lastDay);
   const all = [...soon, ...last, ...unsaid];
   const ids = all.map((session) => session.id);
   const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), plannedBlocks(db, ids)]);
@@ -158,6 +173,7 @@ export async function todayView(context: Context): Promise<TodayView> {
       .map(line),
     unsaid: unsaid.map(line),
     last: last.filter((one) => !unsaid.some(({ id }) => id === one.id)).map(line),
+    fromHome: home.map(([playerId, name, days, touches, text]) => ({ playerId, name, days, touches, text })),
   };
 }
 

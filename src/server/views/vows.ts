@@ -98,7 +98,15 @@ function lineOf(
   const attempts = days.flatMap((one) => one.attempts);
   const results = attempts.flatMap(({ result }) => (result === null ? [] : [result]));
   const state =
-    endedOn !== null ? 'ended' : untilDay < today ? 'over' : fromDay > today ? 'to come' : resting ? 'rests' : 'runs';
+    endedOn !== null
+      ? 'ended'
+      : untilDay < today
+        ? 'over'
+        : fromDay > today
+          ? 'to come'
+          : resting
+            ? 'rests'
+            : 'runs';
   return {
     ...{ id, playerId, name, fromDay, untilDay: until, words, state, felt },
     title: titleOf(book, vow),
@@ -108,7 +116,12 @@ function lineOf(
     strip: Array.from({ length: stripDays }, (_, i) => {
       const day = dayAfter(today, i - stripDays + 1);
       const one = byDay.get(day);
-      return { day, asked: one?.asked ?? false, rests: rests(pauses, dayNumber(day)), share: one?.share ?? 0 };
+      return {
+        day,
+        asked: one?.asked ?? false,
+        rests: rests(pauses, dayNumber(day)),
+        share: one?.share ?? 0,
+      };
     }),
     touches: attempts.reduce((sum, one) => sum + one.touches, 0),
     best: vow.parts.length === 1 && results.length > 0 ? Math.max(...results) : null,
@@ -133,12 +146,22 @@ async function feltOn(
     const { vowId, day } = of.get(blockId)!;
     const before = felt.get(vowId);
     const same = before?.day === day;
-    felt.set(vowId, { day, face: face ?? (same ? before.face : null), text: text || (same ? before.text : '') });
+    felt.set(vowId, {
+      day,
+      face: face ?? (same ? before.face : null),
+      text: text || (same ? before.text : ''),
+    });
   }
   return felt;
 }
 
-const order: Readonly<Record<VowLine['state'], number>> = { runs: 0, rests: 1, 'to come': 2, over: 3, ended: 4 };
+const order: Readonly<Record<VowLine['state'], number>> = {
+  runs: 0,
+  rests: 1,
+  'to come': 2,
+  over: 3,
+  ended: 4,
+};
 
 /** All vows: who promised what, how it is kept, what runs out, and whose are too much. */
 export async function vowsView(context: Context): Promise<VowsView> {
@@ -154,7 +177,12 @@ export async function vowsView(context: Context): Promise<VowsView> {
   const felt = await feltOn(context, days);
   const lines = kept
     .map((one) => lineOf(book, one, days.get(one.id) ?? [], today, felt.get(one.id) ?? null))
-    .sort((a, b) => order[a.state] - order[b.state] || a.untilDay.localeCompare(b.untilDay) || a.name.localeCompare(b.name));
+    .sort(
+      (a, b) =>
+        order[a.state] - order[b.state] ||
+        a.untilDay.localeCompare(b.untilDay) ||
+        a.name.localeCompare(b.name),
+    );
   const busy = new Set(kept.filter((one) => runs(one, today)).map(({ playerId }) => playerId));
   const over: { playerId: string; name: string; text: string }[] = [];
   for (const [playerId, own] of groupBy(kept, (one) => one.playerId)) {
@@ -188,10 +216,7 @@ async function togetherOf(
   const { sessions } = await bookedFor(db, book, player, records, promised, { today, untilDay: last });
   return {
     over: tooMuch(promised, sessions, player, (day) => shortDay(isoDay(day))).map(({ text }) => text),
-    weeks: weekTotals(
-      promised,
-      new Map([...sessions].filter(([day]) => day >= dayNumber(today))),
-    )
+    weeks: weekTotals(promised, new Map([...sessions].filter(([day]) => day >= dayNumber(today))))
       .slice(0, 6)
       .map(({ monday, homeS, courtS, good }) => ({
         monday: isoDay(monday),

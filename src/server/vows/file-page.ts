@@ -12,7 +12,8 @@ const escaped = (text: string): string => text.replace(/[&<>"]/g, (letter) => le
 /** Data inside a page: nothing in it can end the element it stands in. */
 export const asData = (value: unknown): string => JSON.stringify(value).replaceAll('<', '\\u003c');
 
-const list = (lines: readonly string[]): string => `<ul>${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</ul>`;
+const list = (lines: readonly string[]): string =>
+  `<ul>${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</ul>`;
 
 const partText = (part: CardPart): string =>
   `<h2>${escaped(part.drill)}</h2><p><strong>${escaped(part.title)}.</strong> ${escaped(part.words)}</p><p>“${escaped(part.cue)}”</p>${list([...part.checkpoints, ...part.care])}`;

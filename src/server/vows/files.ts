@@ -54,16 +54,24 @@ async function opened(context: Context, pasted: unknown): Promise<Outcome<Opened
   if (!apart.ok) return apart;
   const { fileId } = apart.value;
   const file = await getVowFile(context.db, fileId);
-  if (!file) return refused('text', 'This text is from a file of another club, or of a book that is not this one.');
+  if (!file)
+    return refused('text', 'This text is from a file of another club, or of a book that is not this one.');
   const player = await getPlayer(context.db, file.playerId);
   if (!player || player.removedAtMs !== null)
-    return refused('text', 'This text is about a child who is not on the squad (any more): bring them back first.');
+    return refused(
+      'text',
+      'This text is about a child who is not on the squad (any more): bring them back first.',
+    );
   if (file.revokedAtMs !== null)
-    return refused('text', `The file of ${player.name} was withdrawn: hand out a new one, and type in what was done.`);
+    return refused(
+      'text',
+      `The file of ${player.name} was withdrawn: hand out a new one, and type in what was done.`,
+    );
   const read = readHomeText(apart.value, file.key);
   if (!read.ok) return read;
   const events = read.value.map((one) => eventOf(one, file.playerId, fileId));
-  if (events.length === 0) return refused('text', 'Nothing was done yet, says this text: there is nothing to take over.');
+  if (events.length === 0)
+    return refused('text', 'Nothing was done yet, says this text: there is nothing to take over.');
   const checked = checkAll(events, latestMs(context));
   if (!checked.ok) return checked;
   const known = await storedAs(
@@ -90,7 +98,12 @@ const eventOf = ({ kind, ...rest }: Reported, playerId: string, fileId: string):
   device: `${signOfFile(fileId).sign}phone`,
 });
 
-const weighed = ({ name, playerId, marks, fresh }: TextWeighed): TextWeighed => ({ name, playerId, marks, fresh });
+const weighed = ({ name, playerId, marks, fresh }: TextWeighed): TextWeighed => ({
+  name,
+  playerId,
+  marks,
+  fresh,
+});
 
 /** What a text would add; nothing is written. */
 export async function weighText(context: Context, pasted: unknown): Promise<Outcome<TextWeighed>> {

@@ -6,7 +6,15 @@ import { beginBlock, shapeOf, writeBegun } from '@/session/begun';
 import { blockOf, timePlan } from '@/session/plan';
 import type { Executor } from '@/data/database';
 import { appendEvents, storedAs } from '@/data/log';
-import { blocksByIds, getSession, insertSession, putBlockPlayers, putBlocks, setSessionPlayers, blocksOfSessions } from '@/data/session';
+import {
+  blocksByIds,
+  getSession,
+  insertSession,
+  putBlockPlayers,
+  putBlocks,
+  setSessionPlayers,
+  blocksOfSessions,
+} from '@/data/session';
 import { getPlayer } from '@/data/squad';
 import { daysByBlocks, getVow } from '@/data/vows';
 import { write } from '@/data/write';
@@ -57,10 +65,7 @@ async function notTheirs(
   { playerId, sign }: FromHome,
   events: readonly TouchEvent[],
 ): Promise<RefusedEvent[]> {
-  const days = await daysByBlocks(
-    db,
-    [...new Set(events.map(({ blockId }) => blockId))],
-  );
+  const days = await daysByBlocks(db, [...new Set(events.map(({ blockId }) => blockId))]);
   const vows = new Map<string, KeptVow>();
   for (const id of new Set(days.map(({ vowId }) => vowId))) {
     const row = await getVow(db, id);
@@ -87,8 +92,10 @@ async function notTheirs(
     if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: at home it is counted, and nothing else`);
     const part = vow.vow.parts[day.part];
     const inRange = (stepId: string | null | undefined) =>
-      part !== undefined && (stepId === day.stepId || part.stepId === stepId || part.choices.some((one) => one.stepId === stepId));
-    if (event.kind === 'step' && !inRange(event.text)) return refuse('chooses a step outside the coach’s range');
+      part !== undefined &&
+      (stepId === day.stepId || part.stepId === stepId || part.choices.some((one) => one.stepId === stepId));
+    if (event.kind === 'step' && !inRange(event.text))
+      return refuse('chooses a step outside the coach’s range');
     if (event.ref !== null && !own.has(event.ref)) return refuse('corrects a mark that was not made at home');
     return [];
   });
@@ -101,7 +108,9 @@ async function makeBlocks(
   blockIds: ReadonlySet<string>,
 ): Promise<null> {
   const there = new Set((await blocksByIds(tx, [...blockIds])).map(({ id }) => id));
-  const lacking = (await daysByBlocks(tx, [...blockIds])).filter(({ blockId }) => !there.has(blockId)).map(readDay);
+  const lacking = (await daysByBlocks(tx, [...blockIds]))
+    .filter(({ blockId }) => !there.has(blockId))
+    .map(readDay);
   for (const [vowId, parts] of groupBy(lacking, (one) => one.vowId)) {
     const row = await getVow(tx, vowId);
     const player = row && (await getPlayer(tx, row.playerId));
@@ -117,7 +126,13 @@ async function makeBlocks(
           sessionId,
           {
             ...{ kind: 'home', title: title.slice(0, 80), day, startTime: kept.vow.atTime ?? '00:00' },
-            ...{ bookedMin: Math.max(5, kept.vow.minutes), coach: '', placeName: '', placeId: null, airC: null },
+            ...{
+              bookedMin: Math.max(5, kept.vow.minutes),
+              coach: '',
+              placeName: '',
+              placeId: null,
+              airC: null,
+            },
             ...{ state: 'finished', startedAtMs: context.nowMs, finishedAtMs: context.nowMs },
           },
           context.nowMs,
@@ -145,7 +160,15 @@ async function makeBlocks(
         const nothing = { playerId: null, value: null, ref: null, by: null, monoMs: 0, device: 'server' };
         const atMs = context.nowMs;
         await appendEvents(tx, [
-          { ...nothing, id: context.newId(), blockId: id, kind: 'begun', attempt: 1, text: writeBegun(record), atMs },
+          {
+            ...nothing,
+            id: context.newId(),
+            blockId: id,
+            kind: 'begun',
+            attempt: 1,
+            text: writeBegun(record),
+            atMs,
+          },
         ]);
       }
     }
@@ -157,4 +180,3 @@ const blockRow = ({ blockId, sessionId, part, stepId, dose }: DayPart, { vow }: 
   ...{ id: blockId, sessionId, position: part, drillId: vow.parts[part]!.drillId, stepId },
   ...{ dose: JSON.stringify(dose), changes: '[]', stations: 1, breakS: 0, retest: false, setting: null },
 });
-

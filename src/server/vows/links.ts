@@ -24,11 +24,13 @@ type Closed = 'revoked' | 'expired' | 'unknown';
 export type VowLinkState = OpenVowLink | { readonly kind: Closed };
 
 const words: Record<Closed, string> = {
-  revoked: 'This link was withdrawn by the coach: ask for a new one. What was counted is kept on this device.',
+  revoked:
+    'This link was withdrawn by the coach: ask for a new one. What was counted is kept on this device.',
   expired: 'This link is over: ask the coach for a new one. What was counted is kept on this device.',
   unknown: 'There is no such link: ask the coach for a new one. What was counted is kept on this device.',
 };
-export const vowLinkTrouble = (state: VowLinkState): string => (state.kind === 'open' ? '' : words[state.kind]);
+export const vowLinkTrouble = (state: VowLinkState): string =>
+  state.kind === 'open' ? '' : words[state.kind];
 
 /**
  * Makes a link to a child's vows. Earlier ones go on: one hangs on the fridge, one is on a phone.
@@ -60,7 +62,10 @@ export async function withdrawVowLinks(context: Context, playerId: string): Prom
 }
 
 /** What a link opens, or why it opens nothing. */
-export async function vowLinkState(context: Pick<Context, 'db' | 'nowMs'>, token: string): Promise<VowLinkState> {
+export async function vowLinkState(
+  context: Pick<Context, 'db' | 'nowMs'>,
+  token: string,
+): Promise<VowLinkState> {
   const row = await linkOf(context, 'vow', token);
   if (typeof row === 'string') return { kind: row };
   const player = row.playerId === null ? undefined : await getPlayer(context.db, row.playerId);
@@ -93,5 +98,6 @@ export async function noteVowVisit(
   token: string,
   { lastUsedAtMs }: OpenVowLink,
 ): Promise<void> {
-  if (lastUsedAtMs === null || nowMs - lastUsedAtMs > visitMs) await write(db, (tx) => noteUse(tx, token, nowMs));
+  if (lastUsedAtMs === null || nowMs - lastUsedAtMs > visitMs)
+    await write(db, (tx) => noteUse(tx, token, nowMs));
 }

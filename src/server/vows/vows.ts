@@ -83,8 +83,13 @@ async function planned(
     ...{ vowId: 'new', madeAtMs: context.nowMs, title: titleOf(book, vow), day: dayNumber(day) },
     ...{ seconds, good, load },
   }));
-  const over = tooMuch([...setting.promised, ...mine], setting.sessions, player, (day) => shortDay(isoDay(day)));
-  return done({ form: { ...form, fromDay }, preview: { ...proposal, problems, tooMuch: over.map(({ text }) => text) } });
+  const over = tooMuch([...setting.promised, ...mine], setting.sessions, player, (day) =>
+    shortDay(isoDay(day)),
+  );
+  return done({
+    form: { ...form, fromDay },
+    preview: { ...proposal, problems, tooMuch: over.map(({ text }) => text) },
+  });
 }
 
 /** Another vow of the player that promises one of the same steps. */
@@ -132,7 +137,10 @@ const rowsOf = (context: Context, vowId: string, vow: Vow, days: readonly Propos
 function plannable({ preview }: Planned): Outcome<null> {
   if (preview.problems.length > 0) return { ok: false, problems: preview.problems };
   if (preview.days.length === 0)
-    return refused('days', preview.short?.text ?? 'No day of it can be done: choose other days, or a smaller dose.');
+    return refused(
+      'days',
+      preview.short?.text ?? 'No day of it can be done: choose other days, or a smaller dose.',
+    );
   return done(null);
 }
 
@@ -223,7 +231,10 @@ export async function pauseVow(context: Context, id: string, input: unknown): Pr
     if (kept.endedOn !== null) return refused('vow', 'This vow was ended: there is nothing to pause.');
     const pause = { from: dayNumber(from), until: until === null ? null : dayNumber(until), why };
     if (kept.pauses.some((one) => rests([one], pause.from)))
-      return refused('from', 'It rests on that day already: choose another first day, or let it go on first.');
+      return refused(
+        'from',
+        'It rests on that day already: choose another first day, or let it go on first.',
+      );
     await updateVow(tx, id, { pauses: writePauses([...kept.pauses, pause]) }, context.nowMs);
     return done(null);
   });
@@ -243,7 +254,12 @@ export async function resumeVow(context: Context, id: string): Promise<Outcome<n
 }
 
 /** Ends a vow before its time, or lets it go on. What was done stays. */
-export async function endVow(context: Context, id: string, ended: boolean, input: unknown = {}): Promise<Outcome<null>> {
+export async function endVow(
+  context: Context,
+  id: string,
+  ended: boolean,
+  input: unknown = {},
+): Promise<Outcome<null>> {
   const checked = check(wordsSchema, input);
   if (!checked.ok) return checked;
   return withVow(context, id, async (tx) => {
@@ -277,14 +293,21 @@ export async function removeVow(context: Context, id: string, removed: boolean):
 }
 
 /** The same vow once more, for as long as it was, from today or the day after it ends. */
-export async function renewVow(context: Context, id: string, smaller = false): Promise<Outcome<{ id: string }>> {
+export async function renewVow(
+  context: Context,
+  id: string,
+  smaller = false,
+): Promise<Outcome<{ id: string }>> {
   const row = await getVow(context.db, id);
   if (!row || row.removedAtMs !== null) return refused('vow', gone);
   const { vow } = readVow(row);
   const lasts = dayNumber(row.untilDay) - dayNumber(row.fromDay);
   const running = row.endedOn === null && row.untilDay >= context.today;
   if (running && !smaller)
-    return refused('vow', `It runs until ${shortDay(row.untilDay)}: change its last day to let it go on for longer.`);
+    return refused(
+      'vow',
+      `It runs until ${shortDay(row.untilDay)}: change its last day to let it go on for longer.`,
+    );
   const minutes = smaller ? Math.max(1, Math.floor(vow.minutes / 2)) : vow.minutes;
   const form = { ...vow, minutes, fromDay: context.today, untilDay: dayAfter(context.today, lasts) };
   if (running) {

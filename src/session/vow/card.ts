@@ -138,20 +138,41 @@ function cardStep(step: Step, dose: Dose): CardStep {
   return { stepId: step.id, title: step.title, dose, words: plainDose(step, dose), task: step.task };
 }
 
-function cardPart(drill: Drill, step: Step, part: VowPart, reading: Reading): CardPart {
+/** What is to be done next, and what it grows to: the boxes say the dose of each day. */
+function partWords(step: Step, doses: readonly Dose[]): string {
+  const [first, last] = [doses[0]!, doses.at(-1)!];
+  const grown = shortDose(last);
+  return `${plainDose(step, first)}${grown === shortDose(first) ? '' : ` It grows to ${grown}.`}`;
+}
+
+function cardPart(
+  drill: Drill,
+  step: Step,
+  part: VowPart,
+  reading: Reading,
+  doses: readonly Dose[],
+): CardPart {
   const { measure } = step;
   const { noun, unit } = measures[measure];
   const looks = reading === 'few words' ? 1 : 2;
   const choices = mayChoose(drill, step.id).flatMap((one) => {
-    if (one.id === step.id) return [cardStep(step, part.dose)];
+    if (one.id === step.id) return [cardStep(step, doses[0]!)];
     const chosen = part.choices.find(({ stepId }) => stepId === one.id);
     return chosen ? [cardStep(one, chosen.dose)] : [];
   });
   return {
-    ...cardStep(step, part.dose),
+    ...cardStep(step, doses[0]!),
+    words: partWords(step, doses),
     task: reading === 'few words' ? '' : step.task,
     drill: drill.title,
-    ...{ measure, noun, unit, together: doneTogether(drill, step), zones: step.zones ?? [], beside: step.beside ?? null },
+    ...{
+      measure,
+      noun,
+      unit,
+      together: doneTogether(drill, step),
+      zones: step.zones ?? [],
+      beside: step.beside ?? null,
+    },
     stairs: drill.steps.map(({ title }) => title),
     at: drill.steps.findIndex(({ id }) => id === step.id),
     choices,
@@ -170,7 +191,10 @@ function cardPart(drill: Drill, step: Step, part: VowPart, reading: Reading): Ca
 const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** The days of the week and the last day, as a child reads them. */
-export const whenInWords = ({ weekdays, atTime }: Pick<Vow, 'weekdays' | 'atTime'>, untilDay: string): string =>
+export const whenInWords = (
+  { weekdays, atTime }: Pick<Vow, 'weekdays' | 'atTime'>,
+  untilDay: string,
+): string =>
   `${weekdays.length === 7 ? 'Every day' : weekdays.map((day) => dayNames[day - 1]).join(', ')}${atTime ? ` at ${atTime}` : ''}, until ${shortDay(untilDay)}`;
 
 /** A vow as a card shows it; null where one of its drills or steps is gone. */
@@ -183,11 +207,12 @@ export function cardOf(
 ): Card | null {
   const reading = readingFor(player.age);
   const parts: CardPart[] = [];
-  for (const part of vow.parts) {
+  for (const [i, part] of vow.parts.entries()) {
     const drill = book.drill(part.drillId, player.id);
     const step = drill?.steps.find(({ id }) => id === part.stepId);
     if (!drill || !step) return null;
-    parts.push(cardPart(drill, step, part, reading));
+    const own = days.flatMap(({ doses }) => doses[i] ?? []);
+    parts.push(cardPart(drill, step, part, reading, own.length > 0 ? own : [part.dose]));
   }
   return {
     name: firstName(player.name),

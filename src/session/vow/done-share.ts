@@ -32,7 +32,10 @@ export function doneShare(dose: Dose, attempts: readonly Done[]): number {
     case 'shots':
       return tries / dose.shots;
     case 'course':
-      return sum(attempts, ({ result, touches, drops }) => Math.max(result ?? 0, touches + drops)) / (dose.rounds * dose.laps);
+      return (
+        sum(attempts, ({ result, touches, drops }) => Math.max(result ?? 0, touches + drops)) /
+        (dose.rounds * dose.laps)
+      );
     case 'growing':
       return tries / growingRounds(dose).reduce((all, one) => all + one, 0);
   }

@@ -71,11 +71,17 @@ export interface HomeText {
 /** Takes a pasted text apart: words of a messenger before and after it are passed over. */
 export function openHomeText(pasted: string): Outcome<HomeText> {
   if (pasted.length > longestHomeText)
-    return refused('text', 'This text is far longer than any from a vow: paste only the part that begins with VOWSTEP1.');
+    return refused(
+      'text',
+      'This text is far longer than any from a vow: paste only the part that begins with VOWSTEP1.',
+    );
   const from = pasted.indexOf(`${head}.`);
   if (from < 0)
     return refused('text', 'This is no text from a vow: paste the part that begins with VOWSTEP1.');
-  const [, fileId, data, rest = ''] = pasted.slice(from).replace(/[\s\u200b\u00ad]+/g, '').split('.');
+  const [, fileId, data, rest = ''] = pasted
+    .slice(from)
+    .replace(/[\s\u200b\u00ad]+/g, '')
+    .split('.');
   const sign = /^[0-9a-f]*/.exec(rest)![0].slice(0, signLetters);
   if (!isUlid(fileId) || !data || sign.length < signLetters)
     return refused('text', 'This text is cut off: copy all of it, to the last line, and paste it again.');
@@ -84,7 +90,10 @@ export function openHomeText(pasted: string): Outcome<HomeText> {
 
 /** What a text says, where its signature is that of its file. */
 export function readHomeText({ said, sign }: HomeText, key: string): Outcome<readonly Reported[]> {
-  const changed = refused('text', 'This text was changed on its way, or a part of it is missing: ask for it once more.');
+  const changed = refused(
+    'text',
+    'This text was changed on its way, or a part of it is missing: ask for it once more.',
+  );
   if (signOf(key, said) !== sign) return changed;
   let rows: unknown;
   try {

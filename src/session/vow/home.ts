@@ -22,7 +22,16 @@ export interface Home {
 
 /** A room to begin with: what most homes have. Ours. */
 export const usualHome: Home = {
-  ...{ lengthM: 4, widthM: 3, ceilingM: 2.4, surface: 'wood', wallM: 0, tables: 0, lamps: true, helper: false },
+  ...{
+    lengthM: 4,
+    widthM: 3,
+    ceilingM: 2.4,
+    surface: 'wood',
+    wallM: 0,
+    tables: 0,
+    lamps: true,
+    helper: false,
+  },
   ...{ quietFrom: null, quietTo: null },
   kit: [
     ['racket', 1],

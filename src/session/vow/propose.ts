@@ -101,18 +101,34 @@ export function proposeVow(vow: Vow, setting: VowSetting): Proposal {
   if (problems.length > 0) return { ...nothing, problems };
   const { sizes, usual } = daySizes(book, player, vow.parts, records);
   if (sizes.length === 0)
-    return { ...nothing, problems: [{ field: 'parts', message: 'This dose has no size to plan with: choose another dose.' }] };
+    return {
+      ...nothing,
+      problems: [{ field: 'parts', message: 'This dose has no size to plan with: choose another dose.' }],
+    };
   const days = vowDays(fromDay, untilDay, vow.weekdays).filter((day) => !setting.rests(day));
   if (days.length === 0)
     return {
       ...nothing,
       problems: [
-        { field: 'weekdays', message: 'None of the days you ticked lies between its first and its last day: tick another, or choose a later date.' },
+        {
+          field: 'weekdays',
+          message:
+            'None of the days you ticked lies between its first and its last day: tick another, or choose a later date.',
+        },
       ],
     };
   const limit = limitOf(vow, setting);
   const plan = planVow({
-    ...{ days, sizes, usual, growth: vow.growth, minutes: vow.minutes, aim: vow.aim, age: player.age, booked },
+    ...{
+      days,
+      sizes,
+      usual,
+      growth: vow.growth,
+      minutes: vow.minutes,
+      aim: vow.aim,
+      age: player.age,
+      booked,
+    },
     ...{ limit, limitedOn },
   });
   const proposed = plan.days.map(({ day, size }) => ({
@@ -163,13 +179,20 @@ function problemsOf(vow: Vow, { book, player, home, today, fromDay, untilDay }: 
       say('parts', `A step is not on the ladder of ${drill.title} (any more): choose another.`);
       continue;
     }
-    if (seen.has(`${drillId} ${stepId}`)) say('parts', `${drill.title}: this step is in it twice. Take one out.`);
+    if (seen.has(`${drillId} ${stepId}`))
+      say('parts', `${drill.title}: this step is in it twice. Take one out.`);
     seen.add(`${drillId} ${stepId}`);
     if (step.limit && player.age < step.limit.fromAge)
-      say('parts', `${drill.title}: this step is from ${step.limit.fromAge} years on, and ${player.name} is ${player.age}.`);
+      say(
+        'parts',
+        `${drill.title}: this step is from ${step.limit.fromAge} years on, and ${player.name} is ${player.age}.`,
+      );
     const why = notAtHome(drill, home, vow.atTime);
     if (why.length > 0)
-      say('parts', `${drill.title} does not fit at home: ${why.join('; ')}. Choose another drill, or change what is at home.`);
+      say(
+        'parts',
+        `${drill.title} does not fit at home: ${why.join('; ')}. Choose another drill, or change what is at home.`,
+      );
   }
   return problems;
 }
@@ -179,7 +202,11 @@ function shortOf(vow: Vow, { book, player, untilDay }: VowSetting, plan: VowPlan
   if (!short) return null;
   const mends: VowMend[] = [];
   if (short.later !== null)
-    mends.push({ kind: 'until', untilDay: isoDay(short.later), text: `Until ${shortDay(isoDay(short.later))}` });
+    mends.push({
+      kind: 'until',
+      untilDay: isoDay(short.later),
+      text: `Until ${shortDay(isoDay(short.later))}`,
+    });
   if (short.longer !== null)
     mends.push({ kind: 'minutes', minutes: short.longer, text: `${short.longer} minutes a day` });
   const [part] = vow.parts;
@@ -215,8 +242,16 @@ function chanceOf(
     // The mean of a beta posterior, and how far it may be off; the tries themselves scatter besides.
     const all = plan.days.reduce((sum, { size }) => sum + sizes[size]!.load.tries, 0);
     const spread = Math.sqrt(value * (1 - value) * (all + all ** 2 / (tries + 11)));
-    const chance = spread === 0 ? (plan.good >= vow.aim.reps ? 1 : 0) : 1 - normalBelow((vow.aim.reps - 0.5 - plan.good) / spread);
-    return { chance, chanceText: `If every day is kept, about ${Math.round(plan.good)} good ones until ${until}; ${vow.aim.reps} or more: ${percent(chance)}.` };
+    const chance =
+      spread === 0
+        ? plan.good >= vow.aim.reps
+          ? 1
+          : 0
+        : 1 - normalBelow((vow.aim.reps - 0.5 - plan.good) / spread);
+    return {
+      chance,
+      chanceText: `If every day is kept, about ${Math.round(plan.good)} good ones until ${until}; ${vow.aim.reps} or more: ${percent(chance)}.`,
+    };
   }
   const level = levelOn(skill, player.id, part.drillId, part.stepId);
   if (!level) return { chance: null, chanceText: littleKnown };

@@ -43,6 +43,9 @@ export const mostParts = 4;
 /** Sizes of a dose, as shares of the usual one. Ours: the smallest is still that drill, the largest a long go. */
 const shares = [0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1, 1.1, 1.2, 1.35, 1.5, 1.75, 2, 2.5, 3, 4, 5, 6];
 
+/** Seconds by which the time for a row goes up and down: ours. */
+const capStepS = 15;
+
 /** The dose of the same shape so many times: more sets, rounds, holds or shots; a row has longer. */
 function times(dose: Dose, n: number): Dose {
   switch (dose.kind) {
@@ -65,8 +68,13 @@ function times(dose: Dose, n: number): Dose {
 
 /** A share of a dose, from a fifth to six times of it: beyond double it is done over again. */
 export function shareOf(dose: Dose, share: number): Dose {
+  if (share === 1) return dose;
   const over = Math.ceil(share / 2);
-  return over <= 1 ? scaled(dose, share) : times(scaled(dose, share / over), over);
+  const one = over <= 1 ? scaled(dose, share) : times(scaled(dose, share / over), over);
+  // Nobody sets a kitchen clock to 1:39.
+  return one.kind === 'row'
+    ? { ...one, capS: Math.max(capStepS, Math.round(one.capS / capStepS) * capStepS) }
+    : one;
 }
 
 /** One size of a day: the doses of all its parts, and what they come to. */
@@ -132,9 +140,12 @@ export function daySizes(
       records,
     );
     const last = sizes.at(-1);
-    // Small doses come to the same: one of them is enough, and the dose as it was written is that one.
-    if (!cost || (last && share !== 1 && cost.good <= last.good + 1e-9 && cost.seconds <= last.seconds + 1e-9)) continue;
-    if (last && cost.good <= last.good + 1e-9) sizes.pop();
+    if (!cost) continue;
+    // Sizes that give no more than the one before are left out; the dose as it was written always stands.
+    if (last && cost.good <= last.good + 1e-9) {
+      if (share !== 1) continue;
+      sizes.pop();
+    }
     sizes.push({ ...cost, share, doses });
   }
   const usual = sizes.findIndex(({ share }) => share === 1);

@@ -36,7 +36,10 @@ const hair = 1e-9;
 type Found = Omit<VowPlan, 'rested' | 'short'>;
 
 /** What a vow gives from each size on, the smallest first; sizes that come to the same on every day are looked at once. */
-function* fromEachSize(rules: Rules, days: readonly number[]): Generator<[start: number, wanted: Int32Array]> {
+function* fromEachSize(
+  rules: Rules,
+  days: readonly number[],
+): Generator<[start: number, wanted: Int32Array]> {
   const seen = new Set<string>();
   for (let start = 0; start < rules.sizes.length; start++) {
     const wanted = wantedSizes(rules, days, start);

@@ -147,9 +147,13 @@ export function bestDays(
   /** Each load watched, by the day counted from the first one; and what is left of each week that ends with a day. */
   const lines = watched.map((what) => {
     const own = new Float64Array((days.at(-1) ?? 0) - first + 1);
-    for (const [i, day] of days.entries()) if (wanted[i]! >= 0) own[day - first] = sizes[wanted[i]!]!.load[what];
+    for (const [i, day] of days.entries())
+      if (wanted[i]! >= 0) own[day - first] = sizes[wanted[i]!]!.load[what];
     const cap = sessionCap(age, what) * weekCaps + hair;
-    const left = Float64Array.from({ length: own.length + weekLong }, (_, i) => cap - bookedUntil(booked, what, first + i));
+    const left = Float64Array.from(
+      { length: own.length + weekLong },
+      (_, i) => cap - bookedUntil(booked, what, first + i),
+    );
     return { own, left };
   });
 

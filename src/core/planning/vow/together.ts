@@ -87,7 +87,10 @@ export function tooMuch(
     const within = promised.filter((one) => one.day <= day && one.day > day - (span === 'day' ? 1 : 7));
     const giver = heaviest(within, share);
     if (!giver || found.some((one) => one.what === what)) return;
-    const unit = what === 'home minutes' ? `${Math.ceil(total)} minutes at home` : `${Math.round(total)} ${cappedWords[what]}`;
+    const unit =
+      what === 'home minutes'
+        ? `${Math.ceil(total)} minutes at home`
+        : `${Math.round(total)} ${cappedWords[what]}`;
     const when = span === 'day' ? `on ${words(day)}` : `in the seven days to ${words(day)}`;
     const text = `${name} would do ${unit} ${when}; at ${age} the line is ${line}. “${giver.title}” gives way: it asks for the most of it.`;
     found.push({ what, day, span, total, line, vowId: giver.vowId, text });
@@ -105,7 +108,8 @@ export function tooMuch(
       const total = home + (sessions.get(day) ?? nothingBooked).load[what];
       if (total > cap + hair) say(what, day, 'day', [total, cap], share);
       let week = 0;
-      for (let other = day - 6; other <= day; other++) week += (sessions.get(other) ?? nothingBooked).load[what];
+      for (let other = day - 6; other <= day; other++)
+        week += (sessions.get(other) ?? nothingBooked).load[what];
       for (const one of promised) if (one.day <= day && one.day > day - 7) week += share(one);
       if (week > cap * weekCaps + hair) say(what, day, 'week', [week, cap * weekCaps], share);
     }
@@ -115,13 +119,14 @@ export function tooMuch(
 
 function heaviest(days: readonly PromisedDay[], share: (one: PromisedDay) => number): PromisedDay | null {
   const sums = new Map<string, { readonly one: PromisedDay; readonly sum: number }>();
-  for (const one of days)
-    sums.set(one.vowId, { one, sum: (sums.get(one.vowId)?.sum ?? 0) + share(one) });
+  for (const one of days) sums.set(one.vowId, { one, sum: (sums.get(one.vowId)?.sum ?? 0) + share(one) });
   let most: { readonly one: PromisedDay; readonly sum: number } | null = null;
   for (const next of sums.values())
     if (
       next.sum > 0 &&
-      (!most || next.sum > most.sum + hair || (next.sum > most.sum - hair && next.one.madeAtMs > most.one.madeAtMs))
+      (!most ||
+        next.sum > most.sum + hair ||
+        (next.sum > most.sum - hair && next.one.madeAtMs > most.one.madeAtMs))
     )
       most = next;
   return most?.one ?? null;

@@ -81,7 +81,12 @@ describe('a vow of repetitions', () => {
 
   test('names the forearm where care is what is full', () => {
     const days = Array.from({ length: 14 }, (_, i) => 20_000 + i);
-    const tight = ask({ days, sizes: sizesOf({ forearm: 1 }), minutes: 15, aim: { kind: 'reps', reps: 300 } });
+    const tight = ask({
+      days,
+      sizes: sizesOf({ forearm: 1 }),
+      minutes: 15,
+      aim: { kind: 'reps', reps: 300 },
+    });
     // At ten the line is 30 a day and 90 in seven days: three days of thirty a week.
     const plan = planVow(tight);
     expect(plan.short?.limit).toBe('forearm');
@@ -92,7 +97,13 @@ describe('a vow of repetitions', () => {
   test('a limited step keeps its days apart, from sessions too', () => {
     const days = Array.from({ length: 30 }, (_, i) => 20_000 + i);
     const plan = planVow(
-      ask({ days, limit: { tries: 15, daysApart: 7 }, limitedOn: [20_010], aim: { kind: 'habit' }, usual: 3 }),
+      ask({
+        days,
+        limit: { tries: 15, daysApart: 7 },
+        limitedOn: [20_010],
+        aim: { kind: 'habit' },
+        usual: 3,
+      }),
     );
     const chosen = plan.days.map(({ day }) => day);
     expect(plan.days.every(({ size }) => size === 0)).toBe(true);
@@ -168,7 +179,14 @@ test('no planned week breaks a line of care that a session would warn of', () =>
             {
               ...{ id: 'w', title: 'Drill', startS: 0, totalS: size.seconds + on(day).homeS, breakS: 0 },
               players: [{ playerId: 'p', load: size.load, limit: null }],
-              ...{ warms: [], moves: [], ages: { from: 4, to: 16 }, hitting: false, ceilingM: 2, wall: false },
+              ...{
+                warms: [],
+                moves: [],
+                ages: { from: 4, to: 16 },
+                hitting: false,
+                ceilingM: 2,
+                wall: false,
+              },
               ...{ lane: { lengthM: 1, widthM: 1 }, roomFor: 1, atOnce: 1 },
             },
           ],
@@ -223,7 +241,9 @@ function asProgram(asked: VowAsk, start: number): string {
     // What one day by itself bears, found by trying.
     return wantedSizes({ ...asked, growth: 0, booked: onlyOn(asked, day) }, [day], start)[0]!;
   });
-  const able = days.flatMap((day, i) => (alone[i]! < 0 ? [] : [{ day, size: sizes[alone[i]!]!, name: `y${i}` }]));
+  const able = days.flatMap((day, i) =>
+    alone[i]! < 0 ? [] : [{ day, size: sizes[alone[i]!]!, name: `y${i}` }],
+  );
   if (able.length === 0) return '';
   const lines = kinds.flatMap((what) =>
     Array.from({ length: 60 }, (_, i) => 19_990 + i).flatMap((end) => {
@@ -232,7 +252,9 @@ function asProgram(asked: VowAsk, start: number): string {
       let others = 0;
       for (let day = end - 6; day <= end; day++) others += asked.booked.get(day)?.load[what] ?? 0;
       const cap = sessionCap(age, what) * weekCaps - others;
-      return [`${within.map(({ size, name }) => `${size.load[what]} ${name}`).join(' + ')} <= ${Math.max(0, cap)}`];
+      return [
+        `${within.map(({ size, name }) => `${size.load[what]} ${name}`).join(' + ')} <= ${Math.max(0, cap)}`,
+      ];
     }),
   );
   return [
@@ -302,7 +324,14 @@ describe('keeping', () => {
 
 describe('all vows of a child together', () => {
   const day = (vowId: string, on: number, more: Partial<PromisedDay> = {}): PromisedDay => ({
-    ...{ vowId, madeAtMs: vowId === 'a' ? 1 : 2, title: vowId.toUpperCase(), day: on, seconds: 300, good: 20 },
+    ...{
+      vowId,
+      madeAtMs: vowId === 'a' ? 1 : 2,
+      title: vowId.toUpperCase(),
+      day: on,
+      seconds: 300,
+      good: 20,
+    },
     load: noLoadSum,
     ...more,
   });
@@ -326,7 +355,10 @@ describe('all vows of a child together', () => {
         text: 'Nessa would do 17 minutes at home on 4; at 9 the line is 15. “B” gives way: it asks for the most of it.',
       }),
     ]);
-    const hops = [day('a', 4, { load: load({ contacts: 50 }) }), day('b', 4, { load: load({ contacts: 20 }) })];
+    const hops = [
+      day('a', 4, { load: load({ contacts: 50 }) }),
+      day('b', 4, { load: load({ contacts: 20 }) }),
+    ];
     expect(tooMuch(hops, new Map(), nessa, String)).toEqual([
       expect.objectContaining({ what: 'contacts', vowId: 'a', span: 'day', total: 70, line: 60 }),
     ]);

@@ -109,6 +109,7 @@ function Ledger({ focus, view }: { readonly focus: FocusLedger; readonly view: P
           {inThousands(forecast.done)}
         </Figure>{' '}
         of {inThousands(forecast.goal)} good repetitions
+        {focus.atHome > 0 && `, ${inThousands(focus.atHome)} of them at home`}
       </p>
       <div
         role="meter"

@@ -107,6 +107,28 @@ export function ProgressPage({ view }: { readonly view: ProgressView }) {
                     </li>
                   ))}
                 </ul>
+                {view.places && (
+                  <>
+                    <h2 className="mt-2 text-lg">Court and home</h2>
+                    <p className="text-sm">
+                      {view.places.gap ??
+                        'About as much holds at home as on court, on the steps done in both.'}
+                    </p>
+                    <ul className="mt-1 text-sm">
+                      {(['court', 'home'] as const).map((where) => (
+                        <li key={where} className="flex justify-between border-t border-line py-1">
+                          <span className="font-semibold">{where === 'court' ? 'on court' : 'at home'}</span>
+                          <span>
+                            {percent(view.places![where].value)}{' '}
+                            <span className="text-soft">
+                              ({percent(view.places![where].low)} to {percent(view.places![where].high)})
+                            </span>
+                          </span>
+                        </li>
+                      ))}
+                    </ul>
+                  </>
+                )}
               </Sheet>
               <Sheet className="p-3" aria-label="Touches by week">
                 <h2 className="text-lg">Touches by week</h2>

@@ -12,6 +12,7 @@ import {
   TrendingDown,
   Undo2,
   type LucideIcon,
+  House,
 } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
@@ -38,6 +39,14 @@ const looks: Readonly<Record<NeedKind, readonly [title: string, icon: LucideIcon
   'much of one thing': ['Much of one thing', Layers],
   counting: ['A word about counting', Hand],
 };
+
+/** What a few minutes a day at home help with. */
+const vowHelps: ReadonlySet<NeedKind> = new Set<NeedKind>([
+  'few touches',
+  'stuck',
+  'close to a best',
+  'sliding',
+]);
 
 /** Who needs the coach: a sentence each, with one press to act. */
 export function NeedsPage({ view }: { readonly view: NeedsView }) {
@@ -102,6 +111,15 @@ function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView
         <br />
         {need.sentence}
       </p>
+      {!need.doubt && vowHelps.has(need.kind) && (
+        <ButtonLink
+          className="px-2 text-sm"
+          prefetch={false}
+          href={`/vows/new?player=${player.id}${drillId ? `&drill=${drillId}` : ''}&from=/squad/needs`}
+        >
+          <House aria-hidden size={16} /> Make a vow
+        </ButtonLink>
+      )}
       {need.doubt ? (
         <CountingWords need={need} name={player.name} />
       ) : drillId && next ? (

@@ -14,7 +14,8 @@ export async function POST(_: Request, { params }: { params: Promise<{ id: strin
       if (!made.ok) return refusal({ ...made, status: 404 });
       const { id: fileId, key } = made.value;
       const view = await homeView(context, { playerId: id, ...signOfFile(fileId) });
-      if (!view) return refusal({ problems: [{ field: 'playerId', message: 'This player is gone.' }], status: 404 });
+      if (!view)
+        return refusal({ problems: [{ field: 'playerId', message: 'This player is gone.' }], status: 404 });
       // What was counted before belongs to the book: the file begins with nothing.
       const page = await vowFilePage({ ...view, events: [] }, { id: fileId, key });
       return new Response(page, {

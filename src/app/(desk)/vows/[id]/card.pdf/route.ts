@@ -8,7 +8,10 @@ import { cardView } from '@/server/views/vows';
 const vowLink = /^https?:\/\/[\w.:[\]-]{1,120}\/vow\/[\w-]{22}$/;
 
 /** A card as PDF. Its link is in the body of what is sent: an address would be written down on the way. */
-export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ id: string }> },
+): Promise<Response> {
   return throughRoute('take-away', async (context) => {
     const view = await cardView(context, (await params).id);
     if (!view) return new Response('This vow is not on record (any more).', { status: 404 });
