@@ -8,6 +8,8 @@ export interface Ids {
   readonly bram: string;
   /** A challenge that is on, and somebody in it. */
   readonly challenge: string;
+  /** A vow of Nessa’s that runs. */
+  readonly vow: string;
 }
 
 export async function demoIds(app: App): Promise<Ids> {
@@ -20,6 +22,9 @@ export async function demoIds(app: App): Promise<Ids> {
     nessa: await pick(`select id from player where name like 'Nessa%'`),
     bram: await pick(`select id from player where name like 'Bram%'`),
     challenge: await pick(`select id from challenge where kind = 'level'`),
+    vow: await pick(
+      `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Nessa%' order by v.until_day desc limit 1`,
+    ),
   };
 }
 
@@ -36,6 +41,11 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['Challenges', () => '/squad/challenges', 'Marker week'],
     ['Board', (ids) => `/challenges/${ids.challenge}`, 'Put it on the board'],
     ['Certificate', (ids) => `/challenges/${ids.challenge}/certificate/${ids.nessa}`, 'Called side'],
+    ['Vows', () => '/vows', 'vows running'],
+    ['A player’s vows', (ids) => `/players/${ids.nessa}/vows`, 'Weeks ahead'],
+    ['Make a vow', (ids) => `/vows/new?player=${ids.nessa}&drill=rim-roll`, 'Make the vow'],
+    ['Change a vow', (ids) => `/vows/${ids.vow}/edit`, 'Change it from today'],
+    ['Card', (ids) => `/vows/${ids.vow}/card`, 'For whoever helps'],
     ['Drills', () => '/drills', 'Starting points'],
     ['Drill', () => '/drills/retreat-for-the-high-ball', 'Teaching styles that act here'],
     ['Write a drill', () => '/drills/new?vary=soft-catch', 'The ladder, easiest first'],

@@ -83,7 +83,9 @@ function Done({ share, count, part }: { share: number; count: Tally; part: CardP
     ? share >= 1
       ? 'Done.'
       : 'Not yet.'
-    : `Best ${count.best ?? '–'} ${part.unit}, ${count.touches} in all`;
+    : count.attempts.length === 0
+      ? 'Nothing is counted yet.'
+      : `Best ${count.best ?? '–'} ${part.unit}, ${count.touches} in all.`;
   return (
     <div>
       <div className="h-3 overflow-hidden rounded-full bg-chalk" aria-hidden>
@@ -94,7 +96,7 @@ function Done({ share, count, part }: { share: number; count: Tally; part: CardP
       </div>
       <p className="pt-1 text-base" role="status">
         {share >= 0.95 ? 'Your vow for today is kept. ' : ''}
-        {said}.
+        {said}
       </p>
     </div>
   );

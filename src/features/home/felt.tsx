@@ -30,7 +30,12 @@ export function Felt({ felt, text, onSay }: Props) {
             type="button"
             aria-pressed={felt === value}
             onClick={() => onSay(value, '')}
-            className={buttonClass(felt === value ? 'now' : 'plain', 'min-h-20 flex-col gap-0')}
+            className={buttonClass(
+              'plain',
+              felt === value
+                ? 'min-h-20 flex-col gap-0 border-ink! bg-ink! text-paper!'
+                : 'min-h-20 flex-col gap-0',
+            )}
           >
             <Face aria-hidden size={30} />
             <span>{word}</span>

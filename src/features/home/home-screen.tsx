@@ -12,6 +12,7 @@ import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
 import { tally } from '@/core/counting/tally';
 import type { HomeDay, HomeDayPart, HomeView, HomeVow } from '@/session/vow/home-view';
 import { buttonClass } from '@/ui/button-class';
+import { cx } from '@/ui/class-names';
 import { CountPart } from './count-part';
 import { dayNumberOf } from './days';
 import { Felt } from './felt';
@@ -24,6 +25,9 @@ interface Props {
   readonly closedRounds?: (blockId: string) => number;
   readonly children?: ReactNode;
 }
+
+/** What is chosen; the one warm colour is for what to do now. */
+const chosenLook = 'border-ink! bg-ink! text-paper! hover:bg-ink!';
 
 const marks: ReadonlySet<string> = new Set([...countKinds]);
 
@@ -60,7 +64,7 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
               type="button"
               aria-pressed={day === own}
               onClick={() => setChosen(which === 'today' ? null : own)}
-              className={buttonClass(day === own ? 'now' : 'plain', 'min-h-14')}
+              className={buttonClass('plain', cx('min-h-14', day === own && chosenLook))}
             >
               {which === 'today' ? 'Today' : 'Yesterday'}
             </button>
@@ -216,7 +220,7 @@ function PartToday({
                 choice.stepId !== stepId &&
                 void log.log({ blockId, playerId, kind: 'step', text: choice.stepId, value: 1 })
               }
-              className={buttonClass(choice.stepId === stepId ? 'now' : 'plain', 'min-h-14')}
+              className={buttonClass('plain', cx('min-h-14', choice.stepId === stepId && chosenLook))}
             >
               {choice.title}
             </button>

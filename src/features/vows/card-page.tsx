@@ -32,35 +32,37 @@ export function CardPage({ view }: { readonly view: CardView }) {
   const copies = size === 'four on A4' ? 4 : 1;
   return (
     <>
-      <PageHead
-        title={`Card: ${card.title}`}
-        actions={
-          <>
-            <ButtonLink href={`/players/${playerId}/vows`} prefetch={false}>
-              {card.name}’s vows
-            </ButtonLink>
-            {!link && (
-              <Button onClick={() => void makeLink()}>
-                <Link2 aria-hidden size={18} /> Put a link on it
+      <div className="print:hidden">
+        <PageHead
+          title={`Card: ${card.title}`}
+          actions={
+            <>
+              <ButtonLink href={`/players/${playerId}/vows`} prefetch={false}>
+                {card.name}’s vows
+              </ButtonLink>
+              {!link && (
+                <Button onClick={() => void makeLink()}>
+                  <Link2 aria-hidden size={18} /> Put a link on it
+                </Button>
+              )}
+              <form method="post" action={`/vows/${id}/card.pdf`} className="contents">
+                <input type="hidden" name="size" value={size} />
+                <input type="hidden" name="link" value={link ?? ''} />
+                <Button type="submit">
+                  <FileDown aria-hidden size={18} /> PDF
+                </Button>
+              </form>
+              <Button look="now" onClick={() => window.print()}>
+                <Printer aria-hidden size={18} /> Print
               </Button>
-            )}
-            <form method="post" action={`/vows/${id}/card.pdf`} className="contents">
-              <input type="hidden" name="size" value={size} />
-              <input type="hidden" name="link" value={link ?? ''} />
-              <Button type="submit">
-                <FileDown aria-hidden size={18} /> PDF
-              </Button>
-            </form>
-            <Button look="now" onClick={() => window.print()}>
-              <Printer aria-hidden size={18} /> Print
-            </Button>
-          </>
-        }
-      >
-        {link
-          ? 'Whoever has this link sees and counts this child’s vows, and nothing else. It is shown here once: print or send it now.'
-          : 'Without a link it is a card to tick. With one it can be counted on any phone.'}
-      </PageHead>
+            </>
+          }
+        >
+          {link
+            ? 'Whoever has this link sees and counts this child’s vows, and nothing else. It is shown here once: print or send it now.'
+            : 'Without a link it is a card to tick. With one it can be counted on any phone.'}
+        </PageHead>
+      </div>
       {problem && <ErrorNote>{problem}</ErrorNote>}
       {link && (
         <p className="mb-3 break-all print:hidden" data-link>

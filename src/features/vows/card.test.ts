@@ -1,4 +1,3 @@
-import { inflateSync } from 'node:zlib';
 import jsQR from 'jsqr';
 import { plainBook } from '@/drills';
 import { pdfBytes } from '@/server/pdf';
@@ -6,6 +5,7 @@ import { cardOf } from '@/session/vow/card';
 import { usualDose } from '@/session/vow/vow';
 import { cardDocument } from './card-doc';
 import { cardSizes } from './card-sheet';
+import { pdfPages, pdfPicture, pdfSize } from '../../../testing/pdf-picture';
 import { qrOf } from './qr';
 
 const link = `http://192.168.17.4:4020/vow/${'aB3-_9'.repeat(3)}wxyz`;
@@ -25,51 +25,10 @@ const cardFor = (...parts: ReturnType<typeof part>[]) =>
   )!;
 const one = cardFor(part('palm-up-bounce', 'row-20'));
 
-/** The contents of a PDF's pages, as text. */
-function contentsOf(pdf: Uint8Array): string {
-  const bytes = Buffer.from(pdf);
-  let text = '';
-  for (let at = bytes.indexOf('stream\n'); at >= 0; at = bytes.indexOf('stream\n', at + 1))
-    try {
-      text += inflateSync(bytes.subarray(at + 7, bytes.indexOf('endstream', at))).toString('latin1');
-    } catch {
-      // A typeface, or nothing that is packed.
-    }
-  return text;
-}
-
-/** Pixels to a point: a module of the code is some ten wide. */
-const scale = 6;
-
-/** A rectangle, its colour, and that it is filled. */
-const filled = /([\d.-]+) ([\d.-]+) ([\d.-]+) ([\d.-]+) re\n(?:\/\w+ \w+\n|[\d ]+scn\n)*f\n/g;
-
-/** Draws the filled rectangles of a page and nothing else, black on white, as a camera would see them. */
-function pictureOf(contents: string, width: number, height: number) {
-  const [w, h] = [Math.ceil(width * scale), Math.ceil(height * scale)];
-  const pixels = new Uint8ClampedArray(w * h * 4).fill(255);
-  for (const [, x, y, rw, rh] of contents.matchAll(filled)) {
-    const box = [Number(x), Number(y), Number(x) + Number(rw), Number(y) + Number(rh)].map((at) =>
-      Math.round(at * scale),
-    );
-    for (let py = box[1]!; py < box[3]!; py++)
-      for (let px = box[0]!; px < box[2]!; px++) pixels.fill(0, (py * w + px) * 4, (py * w + px) * 4 + 3);
-  }
-  return { pixels, w, h };
-}
-
-const pagesIn = (pdf: Uint8Array) =>
-  Buffer.from(pdf)
-    .toString('latin1')
-    .match(/\/Type \/Page\b(?!s)/g)?.length ?? 0;
-const sizeIn = (pdf: Uint8Array) =>
-  /\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(Buffer.from(pdf).toString('latin1'))!.slice(1).map(Number);
-
 test('the code on the PDF is read back as the link, by a reader that is none of ours', async () => {
   const pdf = await pdfBytes(cardDocument(one, 'A6', link));
-  const [width, height] = sizeIn(pdf) as [number, number];
-  const { pixels, w, h } = pictureOf(contentsOf(pdf), width, height);
-  expect(jsQR(pixels, w, h)?.data).toBe(link);
+  const { pixels, width, height } = pdfPicture(pdf);
+  expect(jsQR(pixels, width, height)?.data).toBe(link);
 });
 
 test('the code of the page is the same, with the four modules of quiet the standard asks for', () => {
@@ -101,8 +60,8 @@ test.each([
     ),
   ]) {
     const pdf = await pdfBytes(cardDocument(card, size, link));
-    expect(pagesIn(pdf)).toBe(2);
-    expect(sizeIn(pdf).map((points) => Math.round((points / 72) * 25.4))).toEqual([width, height]);
+    expect(pdfPages(pdf)).toBe(2);
+    expect(pdfSize(pdf).map((points) => Math.round((points / 72) * 25.4))).toEqual([width, height]);
   }
 });
 

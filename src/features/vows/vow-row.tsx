@@ -88,7 +88,7 @@ export function VowRow({ line, today, named }: Props) {
         <Button
           look="quiet"
           aria-expanded={more}
-          aria-label={`What to do with ${line.title}${named ? ` of ${line.name}` : ''}`}
+          aria-label={`More on ${line.title}${named ? ` of ${line.name}` : ''}`}
           onClick={() => setMore(!more)}
         >
           <Ellipsis aria-hidden size={18} /> More
