@@ -47,7 +47,7 @@ zones.push(
 );
 
 export default tseslint.config(
-  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js'] },
+  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js', 'public/home'] },
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}'],

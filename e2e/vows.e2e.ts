@@ -217,6 +217,7 @@ test('one file, opened from a disk: counted, its text pasted, taken over once, r
   await browser.driver.navigate().refresh();
   await page.becomes(`document.querySelector('[aria-label="Shadow forehand"] .tabular').textContent`, '4');
   await page.press('Make the text');
+  await page.find('textarea');
   const text = await run<string>(`document.querySelector('textarea').value`);
   expect(text).toMatch(/^VOWSTEP1\./);
   expect(await browser.faults()).toEqual([]);

@@ -3,7 +3,8 @@ import { Budget } from './server/http/budget';
 import { hostAllowed, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
-const files = /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|icon\.svg|favicon\.ico|sw\.js)$/;
+const files =
+  /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|home\/[\w-]+\.(?:js|css|woff2)|icon\.svg|favicon\.ico|sw\.js)$/;
 
 const dev = process.env.NODE_ENV === 'development';
 

@@ -3,14 +3,14 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { bin, root, run } from './run.js';
 import { buildServiceWorker, serviceWorkerIsThere } from './service-worker.js';
-import { buildVowFile, vowFileIsThere } from './vow-file.js';
+import { buildVowHome, vowHomeIsThere } from './vow-home.js';
 
 const inputs = [
   'src',
   'drizzle',
   'public/calls',
   'scripts/lib/service-worker.js',
-  'scripts/lib/vow-file.js',
+  'scripts/lib/vow-home.js',
   'package-lock.json',
   'package.json',
   'next.config.ts',
@@ -45,11 +45,11 @@ export function hashOf(places) {
 /** Builds for production when anything that goes into the build has changed. */
 export async function ensureBuild({ quiet = false } = {}) {
   const wanted = hashOf(inputs);
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && serviceWorkerIsThere() && vowFileIsThere())
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && serviceWorkerIsThere() && vowHomeIsThere())
     return;
   console.error('Building…');
   await run(bin('next'), ['build'], { quiet, out: 2 });
   await buildServiceWorker();
-  await buildVowFile();
+  await buildVowHome();
   writeFileSync(mark, wanted);
 }

@@ -37,7 +37,7 @@ export async function aimedSince(
   );
 }
 
-/** Counts told and typed in since a day: player and result. */
+/** Counts told and typed in since a day: player and result. A row told from home that is just what was asked for ends there. */
 export async function toldSince(
   db: Executor,
   sinceDay: string,
@@ -45,7 +45,8 @@ export async function toldSince(
   return jsonRows<[string, number]>(
     db,
     sql`p, r`,
-    sql`select player_id as p, result as r from attempt
-        where day >= ${sinceDay} and reported = 1 and result is not null`,
+    sql`select a.player_id as p, a.result as r from attempt a join block b on b.id = a.block_id
+        where a.day >= ${sinceDay} and a.reported = 1 and a.result is not null
+          and not (a.home = 1 and a.result = coalesce(b.dose ->> '$.target', -1))`,
   );
 }

@@ -22,7 +22,8 @@ declare const BUILD: string;
 declare const CLIPS: PrecacheEntry[];
 
 const runScreen = /^\/(sessions\/[^/]+\/run|(?:help|vow)\/[^/]+)$/;
-const partsPath = '/_next/static/';
+/** What pages are made of: the framework’s parts, and those of a family’s page. All are named by what is in them. */
+const isPart = (path: string): boolean => path.startsWith('/_next/static/') || path.startsWith('/home/');
 const pagesPrefix = 'vowstep-court-';
 const pagesName = pagesPrefix + BUILD;
 const day = 24 * 3600;
@@ -59,7 +60,7 @@ const serwist = new Serwist({
   disableDevLogs: true,
   runtimeCaching: [
     {
-      matcher: ({ sameOrigin, url }) => sameOrigin && url.pathname.startsWith(partsPath),
+      matcher: ({ sameOrigin, url }) => sameOrigin && isPart(url.pathname),
       handler: parts,
     },
     {
@@ -86,7 +87,7 @@ self.addEventListener('message', (event) => {
 
 async function keep(event: ExtendableEvent, page: string, wanted: readonly string[]): Promise<void> {
   const known = await caches.open(pagesName);
-  const all = wanted.filter((part) => part.startsWith(partsPath));
+  const all = wanted.filter(isPart);
   await Promise.all(all.map((part) => keepPart(event, part)));
   // The page as it is now: what was kept of it may be of an older plan.
   const fresh = await pageNow(page);
@@ -128,7 +129,7 @@ async function renew(event: ExtendableEvent): Promise<void> {
       const fresh = runScreen.test(pathname) ? await pageNow(pathname) : null;
       if (!fresh) continue;
       const text = await fresh.clone().text();
-      const made = new Set(text.match(/\/_next\/static\/[\w./~-]+\.(?:js|css|woff2)/g));
+      const made = new Set(text.match(/\/(?:_next\/static|home)\/[\w./~-]+\.(?:js|css|woff2)/g));
       await Promise.all([...made].map((part) => keepPart(event, part)));
       await now.put(pathname, fresh);
     }

@@ -17,6 +17,14 @@ const answers: readonly (readonly [question: string, answer: ReactNode])[] = [
     'Press “Who is here?” on Today, or under “More” on court. Who is absent gets no turn; “Somebody else came” lets a child of the squad or a guest join, in the middle of a block too.',
   ],
   [
+    'What can they do at home?',
+    'Press “Make a vow” on a player’s page, under a review, in a plan or on “Who needs you”. It is planned while you type; print its card, or put a link on it, and any phone counts.',
+  ],
+  [
+    'A family cannot reach this computer.',
+    'On the player’s vows press “As one file” and send it. It counts without a network and gives back a text: paste it on “Vows” under “Take a text over”.',
+  ],
+  [
     'A touch was wrong.',
     'On court: Undo, or “More”, then “Numbers”. Afterwards: “Correct counts” in the review lists every block and child.',
   ],

@@ -69,8 +69,7 @@ export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[];
               <span className="font-semibold">{opens(link)}</span>
               <span className="block text-sm text-soft">
                 until{' '}
-                {link.scope !== 'count' ? dayAt(link.expiresAtMs, zone) : momentAt(link.expiresAtMs, zone)}
-                ;{' '}
+                {link.scope !== 'count' ? dayAt(link.expiresAtMs, zone) : momentAt(link.expiresAtMs, zone)};{' '}
                 {link.uses === 0 || link.lastUsedAtMs === null
                   ? 'not used yet'
                   : `used ${counted(link.uses, 'time')}, last ${momentAt(link.lastUsedAtMs, zone)}`}

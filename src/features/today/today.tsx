@@ -66,7 +66,7 @@ function FromHome({ lines }: { lines: TodayView['fromHome'] }) {
   return (
     <Sheet className="p-4" aria-label="From home">
       <h2 className="text-lg">
-        <Link href="/vows" className="underline-offset-4 hover:underline">
+        <Link href="/vows" className="hit underline-offset-4 hover:underline">
           From home since the last session
         </Link>
       </h2>

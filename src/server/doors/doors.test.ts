@@ -50,7 +50,7 @@ const open = new Set([
   'layout.tsx',
   'sign-in/page.tsx',
   'help/[token]/page.tsx',
-  'vow/[token]/page.tsx',
+  'vow/[token]/route.ts',
   'calendar/[token]/route.ts',
   'api/help/[token]/court/route.ts',
   'api/help/[token]/touches/route.ts',

@@ -1,42 +1,26 @@
 import type { Dose } from '@/core/dose/dose';
-import { addLoads, loadOf, noLoadSum, type LoadSum } from '@/core/dose/load';
 import { keepingOf, rests, type DayDone, type Keeping, type Pause } from '@/core/planning/vow/keeping';
 import type { PromisedDay } from '@/core/planning/vow/together';
-import type { Booked } from '@/core/planning/vow/vow';
 import { groupBy } from '@/core/group-by';
 import type { Book } from '@/drills';
 import type { Executor } from '@/data/database';
-import { evidenceOn, lastDays, triesSince } from '@/data/results';
-import { loggedBlocks } from '@/data/log';
-import { playersOfSessions, sessionsBetween } from '@/data/session';
 import {
   attemptsOfVows,
   daysOfVows,
   homeOf,
-  homesOf,
   listVows,
-  runningVows,
-  vowsOfPlayer,
   type HomeRow,
   type VowAttempt,
   type VowDayRow,
   type VowRow,
 } from '@/data/vows';
-import { timePlan, type PlanPlayer, type Records } from '@/session/plan';
+import { type PlanPlayer, type Records } from '@/session/plan';
 import { dayNumber, isoDay } from '@/session/levels';
 import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
-import { notAtHome, usualHome, type Home } from '@/session/vow/home';
-import type { VowSetting } from '@/session/vow/propose';
+import { usualHome, type Home } from '@/session/vow/home';
 import { dayCost, type Vow } from '@/session/vow/vow';
 import { titleOfParts } from '@/session/vow/words';
 import type { Surface } from '@/core/place/place';
-import type { Context } from '../context';
-import { dayAfter, recentSince } from '../days';
-import { plannedBlocks } from './blocks';
-import { judgedStep } from './judged';
-import { recentRecords } from './records';
-import { skillUntil } from './skill';
-import { ageBandOf } from '@/drills/age-band';
 
 /** A vow as it is kept, with what it says read. */
 export interface KeptVow extends Omit<VowRow, 'promise' | 'pauses'> {
@@ -69,7 +53,7 @@ export const writePauses = (pauses: readonly VowPause[]): string =>
     pauses.map(({ from, until, why }) => [isoDay(from), until === null ? null : isoDay(until), why]),
   );
 
-const readHome = ({ playerId: _id, kit, surface, ...rest }: HomeRow): Home => ({
+export const readHome = ({ playerId: _id, kit, surface, ...rest }: HomeRow): Home => ({
   ...rest,
   surface: surface as Surface,
   kit: JSON.parse(kit) as Home['kit'],
@@ -79,47 +63,6 @@ const readHome = ({ playerId: _id, kit, surface, ...rest }: HomeRow): Home => ({
 export async function homeKnown(db: Executor, playerId: string): Promise<{ home: Home; said: boolean }> {
   const row = await homeOf(db, playerId);
   return row ? { home: readHome(row), said: true } : { home: usualHome, said: false };
-}
-
-/** A step a player could promise after a session. */
-export interface VowOffer {
-  readonly playerId: string;
-  readonly drillId: string;
-  readonly stepId: string;
-}
-
-/**
- * Of the steps each player was proposed, the first that fits at their home and is not promised yet; what is to be
- * practised on goes before what is new.
- */
-export async function vowOffers(
-  db: Executor,
-  book: Book,
-  today: string,
-  proposed: readonly (VowOffer & { readonly stays: boolean })[],
-): Promise<VowOffer[]> {
-  const ids = [...new Set(proposed.map(({ playerId }) => playerId))];
-  const [homes, running] = await Promise.all([homesOf(db, ids), runningVows(db, ids, today)]);
-  const promised = new Set(
-    running
-      .map(readVow)
-      .flatMap(({ playerId, vow }) => vow.parts.map((part) => `${playerId} ${part.drillId} ${part.stepId}`)),
-  );
-  return ids.flatMap((id) => {
-    const row = homes.find(({ playerId }) => playerId === id);
-    const home = row ? readHome(row) : usualHome;
-    const able = proposed.filter(({ playerId, drillId, stepId }) => {
-      const drill = book.drill(drillId, playerId);
-      return (
-        playerId === id &&
-        drill !== undefined &&
-        !promised.has(`${id} ${drillId} ${stepId}`) &&
-        notAtHome(drill, home, null).length === 0
-      );
-    });
-    const one = able.find(({ stays }) => stays) ?? able[0];
-    return one ? [{ playerId: id, drillId: one.drillId, stepId: one.stepId }] : [];
-  });
 }
 
 /** One part of a day of a vow, read. */
@@ -258,107 +201,3 @@ export function promisedDays(
 /** What a vow is called: its drills by their names. */
 export const titleOf = (book: Book, { parts }: Vow): string =>
   titleOfParts(parts.map(({ drillId }) => book.drill(drillId)?.title ?? 'A drill that is gone'));
-
-/** What a player does besides: sessions that are planned, what was counted lately, and vows. */
-export async function bookedFor(
-  db: Executor,
-  book: Book,
-  player: PlanPlayer,
-  records: Records,
-  promised: readonly PromisedDay[],
-  { today, untilDay }: { readonly today: string; readonly untilDay: string },
-): Promise<{ readonly all: ReadonlyMap<number, Booked>; readonly sessions: ReadonlyMap<number, Booked> }> {
-  const sessions = new Map<number, Booked>();
-  const add = (to: Map<number, Booked>, day: number, load: LoadSum, homeS = 0, courtS = 0) => {
-    const there = to.get(day);
-    to.set(day, {
-      load: addLoads(there?.load ?? noLoadSum, load),
-      homeS: (there?.homeS ?? 0) + homeS,
-      courtS: (there?.courtS ?? 0) + courtS,
-    });
-  };
-  const [logged, booked] = await Promise.all([
-    triesSince(db, [player.id], dayAfter(today, -7), { day: today, id: null }),
-    sessionsBetween(db, today, dayAfter(untilDay, 7)),
-  ]);
-  for (const { drillId, stepId, day, tries } of logged) {
-    const step = book.step(drillId, stepId);
-    if (step) add(sessions, dayNumber(day), loadOf(step.load, tries));
-  }
-  const ids = booked.map(({ id }) => id);
-  const [playersOf, blocks] = await Promise.all([playersOfSessions(db, ids), plannedBlocks(db, ids)]);
-  for (const { id, day, state, notHeld, bookedMin } of booked) {
-    if (state === 'finished' || notHeld !== null || !playersOf.get(id)?.includes(player.id)) continue;
-    // What was begun is in the log already.
-    const begun = day === today && (await loggedBlocks(db, id)).length > 0;
-    const own = begun ? [] : blocks.filter(({ sessionId }) => sessionId === id);
-    const load = timePlan(book, own, [player], records, bookedMin).loadOf[player.id] ?? noLoadSum;
-    add(sessions, dayNumber(day), load, 0, bookedMin * 60);
-  }
-  const all = new Map(sessions);
-  for (const { day, seconds, load } of promised) add(all, day, load, seconds);
-  return { all, sessions };
-}
-
-/** Everything a vow is planned with, except what it is. */
-export async function vowSetting(
-  context: Pick<Context, 'db' | 'today'>,
-  book: Book,
-  player: PlanPlayer & { readonly name: string },
-  asked: {
-    readonly parts: Vow['parts'];
-    readonly fromDay: string;
-    readonly untilDay: string;
-    readonly exceptId?: string;
-  },
-): Promise<
-  VowSetting & { readonly promised: readonly PromisedDay[]; readonly sessions: ReadonlyMap<number, Booked> }
-> {
-  const { db, today } = context;
-  const { parts, fromDay, untilDay, exceptId } = asked;
-  const [rows, { home }, skill] = await Promise.all([
-    vowsOfPlayer(db, player.id),
-    homeKnown(db, player.id),
-    skillUntil(db, today),
-  ]);
-  const kept = rows.map(readVow).filter((one) => runs(one, today));
-  const own = rows.map(readVow).find(({ id }) => id === exceptId);
-  const others = kept.filter(({ id }) => id !== exceptId);
-  const days = await daysDone(db, others);
-  const steps = [...parts, ...others.flatMap(({ vow }) => vow.parts)].map(({ drillId, stepId }) => ({
-    drillId,
-    stepId,
-  }));
-  const limited = parts.filter(({ drillId, stepId }) => book.step(drillId, stepId)?.limit);
-  const [part] = parts;
-  const drill = part && book.drill(part.drillId, player.id);
-  const step = drill?.steps.find(({ id }) => id === part?.stepId);
-  const [records, last, evidence] = await Promise.all([
-    recentRecords(db, [player.id], steps, today),
-    lastDays(db, [player.id], limited, { day: today, id: null }),
-    drill && step
-      ? evidenceOn(
-          db,
-          [
-            judgedStep(book, player.id, player, {
-              drill,
-              step,
-              dose: step.doses[ageBandOf(player.age)],
-              out: false,
-            }),
-          ],
-          { id: '', day: today },
-          recentSince(today),
-        )
-      : [],
-  ]);
-  const promised = promisedDays(book, player, records, others, days, today);
-  const { all, sessions } = await bookedFor(db, book, player, records, promised, { today, untilDay });
-  return {
-    ...{ book, player, records, skill, home, today, fromDay, untilDay, promised, sessions },
-    rests: (day) => rests(own?.pauses ?? [], day),
-    booked: all,
-    limitedOn: last.map(({ day }) => dayNumber(day)),
-    reachedDays: evidence[0]?.reachedDays ?? 0,
-  };
-}

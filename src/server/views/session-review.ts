@@ -27,7 +27,7 @@ import { remarksOf, type Remark } from '../readers/remarks';
 import { recentSince } from '../days';
 import { resultsReady } from '../log/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
-import { vowOffers, type VowOffer } from '../readers/vows';
+import { vowOffers, type VowOffer } from '../readers/vow-offers';
 import { sessionFacts, type SessionFacts } from './session-facts';
 
 /** What one player did in one block, and what comes next. */

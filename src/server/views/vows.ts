@@ -18,7 +18,6 @@ import { resultsReady } from '../log/results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
 import { recentRecords } from '../readers/records';
 import {
-  bookedFor,
   daysDone,
   homeKnown,
   keptUntil,
@@ -29,6 +28,7 @@ import {
   type KeptVow,
   type VowDayView,
 } from '../readers/vows';
+import { bookedFor } from '../readers/vow-setting';
 
 /** One day of the strip: what was asked, and how much of it was done. */
 export interface StripDay {

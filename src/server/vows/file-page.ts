@@ -3,8 +3,18 @@ import path from 'node:path';
 import type { Card, CardPart } from '@/session/vow/card';
 import type { HomeView } from '@/session/vow/home-view';
 
-/** The page that is filled in: made by the build (scripts/lib/vow-file.js). */
-const template = path.join(process.cwd(), '.next', 'vow-file.html');
+/** What the build made (scripts/lib/vow-home.js): the file to fill in, and the names of the parts of the page. */
+const built = path.join(process.cwd(), '.next');
+const template = path.join(built, 'vow-file.html');
+
+interface Parts {
+  readonly js: string;
+  readonly css: string;
+  readonly face: string;
+}
+let known: Promise<Parts> | null = null;
+const partsOf = (): Promise<Parts> =>
+  (known ??= readFile(path.join(built, 'vow-parts.json'), 'utf8').then((text) => JSON.parse(text) as Parts));
 
 const letters: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escaped = (text: string): string => text.replace(/[&<>"]/g, (letter) => letters[letter]!);
@@ -25,13 +35,44 @@ export const cardText = ({ name, when, parts }: Card): string =>
 const whatToDo =
   'To count here, save this file and open it in a browser. Where that cannot be done, write the numbers down and tell them to your coach: this page is a card as well.';
 
+const cardsOf = ({ vows }: HomeView, words: string): string =>
+  `<main class="mx-auto max-w-xl px-4 pt-4"><p>${escaped(words)}</p>${vows.map((one) => cardText(one.card)).join('')}</main>`;
+
+const frame = (head: string, body: string): string => `<!doctype html>
+<html lang="en" data-theme="day">
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width,initial-scale=1">
+<meta name="robots" content="noindex,nofollow">
+<title>A vow</title>
+${head}
+<body>
+${body}
+</html>
+`;
+
+/** The page behind a family’s link: the card in plain words, which the screen takes the place of once it is alive. */
+export async function vowPage(view: HomeView, address: string, nonce: string): Promise<string> {
+  const { js, css, face } = await partsOf();
+  return frame(
+    `<link rel="preload" href="${face}" as="font" type="font/woff2" crossorigin>
+<link rel="stylesheet" href="${css}">
+<script src="${js}" nonce="${escaped(nonce)}" defer></script>`,
+    `<div id="vow">${cardsOf(view, 'Counting begins in a moment.')}</div>
+<script type="application/json" id="vow-data" nonce="${escaped(nonce)}">${asData({ view, address })}</script>`,
+  );
+}
+
+/** A link that opens nothing any more: one sentence, and no part of anything. */
+export const closedPage = (sentence: string): string =>
+  frame('', `<main><h1>This link does not open any more</h1><p>${escaped(sentence)}</p></main>`);
+
 /** The file of a child's vows: filled in with what they promised and the key it signs with. */
 export async function vowFilePage(
   view: HomeView,
   file: { readonly id: string; readonly key: string },
 ): Promise<string> {
   const page = await readFile(template, 'utf8');
-  const card = `<main class="mx-auto max-w-xl px-4 pt-4"><p>${escaped(whatToDo)}</p>${view.vows.map((one) => cardText(one.card)).join('')}</main>`;
+  const card = cardsOf(view, whatToDo);
   // A function, so that no letter of a text stands for another.
   return page.replace('<!--vow-card-->', () => card).replace('<!--vow-data-->', () => asData({ view, file }));
 }

@@ -27,7 +27,8 @@ import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
-import { readVow, runs, titleOf, vowSetting, writePauses, type KeptVow } from '../readers/vows';
+import { readVow, runs, titleOf, writePauses, type KeptVow } from '../readers/vows';
+import { vowSetting } from '../readers/vow-setting';
 
 /** A plan of a vow before it is one: its days, and what all vows of the child would come to with it. */
 export interface VowPreview extends Proposal {

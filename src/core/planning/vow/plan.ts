@@ -35,32 +35,52 @@ const hair = 1e-9;
 
 type Found = Omit<VowPlan, 'rested' | 'short'>;
 
-/** What a vow gives from each size on, the smallest first; sizes that come to the same on every day are looked at once. */
-function* fromEachSize(
-  rules: Rules,
-  days: readonly number[],
-): Generator<[start: number, wanted: Int32Array]> {
+interface Start {
+  readonly start: number;
+  readonly wanted: Int32Array;
+  /** The most it can give. */
+  readonly most: number;
+}
+
+/** What a vow may begin with, the smallest first; sizes that come to the same on every day are looked at once. */
+function startsOf(rules: Rules, days: readonly number[]): Start[] {
   const seen = new Set<string>();
+  const starts: Start[] = [];
   for (let start = 0; start < rules.sizes.length; start++) {
     const wanted = wantedSizes(rules, days, start);
     const key = wanted.join(' ');
     if (seen.has(key)) continue;
     seen.add(key);
-    yield [start, wanted];
+    starts.push({ start, wanted, most: atMost(rules, days, wanted) });
   }
+  return starts;
 }
 
 /** The smallest size at which a number of repetitions is reached; the one that gives most where none is. */
 function sizedFor(rules: Rules, days: readonly number[], reps: number): Found {
-  let best = planAt(rules, days, 0, wantedSizes(rules, days, 0));
-  for (const [start, wanted] of fromEachSize(rules, days)) {
-    if (best.good + hair >= reps) break;
-    if (atMost(rules, days, wanted) <= best.good + hair) continue;
+  let best: Found = { days: [], good: 0, seconds: 0, start: -1 };
+  const starts = startsOf(rules, days);
+  for (const { start, wanted, most } of starts) {
+    if (most + hair < reps) continue;
+    const one = planAt(rules, days, start, wanted);
+    if (one.good + hair >= reps) return one;
+    if (one.good > best.good + hair) best = one;
+  }
+  // None reaches it: those that could give most are looked at first, and the others only while they could give more.
+  const others = starts.filter(({ most }) => most + hair < reps).sort((a, b) => b.most - a.most);
+  for (const { start, wanted, most } of others) {
+    if (most <= best.good + hair) break;
     const one = planAt(rules, days, start, wanted);
     if (one.good > best.good + hair) best = one;
   }
   return best;
 }
+
+/** Can a number of repetitions be reached at all? */
+const reaches = (rules: Rules, days: readonly number[], reps: number): boolean =>
+  startsOf(rules, days).some(
+    ({ wanted, most }) => most + hair >= reps && bestDays(rules, days, wanted, reps).reachedOn !== null,
+  );
 
 function planAt(rules: Rules, days: readonly number[], start: number, wanted: Int32Array): Found {
   const { sizes } = rules;
@@ -106,9 +126,7 @@ function whatIsShort(rules: Rules, { days, aim, usual, minutes }: VowAsk, missin
   // A mark or a habit is short only where not one day bears it.
   const reps = aim.kind === 'reps' ? aim.reps : hair;
   const met = (tried: Rules): boolean =>
-    aim.kind === 'reps'
-      ? sizedFor(tried, days, reps).good + hair >= reps
-      : mostDays(tried, days, usual).days.length > 0;
+    aim.kind === 'reps' ? reaches(tried, days, reps) : mostDays(tried, days, usual).days.length > 0;
   const limit = vowLimits.find((one) => inTheWay(rules, one) && met({ ...rules, without: new Set([one]) }));
   return {
     limit: limit ?? 'days',
@@ -134,7 +152,8 @@ function laterDay(rules: Rules, days: readonly number[], reps: number): number |
   const more = [...days];
   for (let day = last + 1; day <= first + longestDays; day++) if (ticked.has(weekdayOf(day))) more.push(day);
   let soonest: number | null = null;
-  for (const [, wanted] of fromEachSize(rules, more)) {
+  const starts = startsOf(rules, more).filter(({ most }) => most + hair >= reps);
+  for (const { wanted } of starts) {
     // A size that is later than the soonest known is of no interest.
     const tried: number[] = soonest === null ? more : more.filter((day) => day < soonest!);
     if (atMost(rules, tried, wanted) + hair < reps) continue;

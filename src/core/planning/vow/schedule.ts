@@ -56,13 +56,36 @@ export function wantedSizes(rules: Rules, days: readonly number[], start: number
   });
 }
 
-/** A way through the days so far. */
-interface Way {
-  readonly good: number;
-  /** The days done of those that still matter, as bits: the lowest is the day before the next. */
-  readonly recent: number;
-  readonly day: VowDay | null;
-  readonly before: Way | null;
+/**
+ * What later days may do hangs on the days done behind them: the last six as bits (the lowest is the day before), or, where
+ * a step wants more than a week between, how many days ago it was done last.
+ */
+interface Memory {
+  readonly states: number;
+  readonly first: number;
+  /** The last six days of a state, as bits. */
+  readonly recent: (state: number) => number;
+  readonly rested: (state: number) => boolean;
+  readonly after: (state: number, done: boolean) => number;
+}
+
+const weekBits = (1 << (weekLong - 1)) - 1;
+
+function memoryFor(apart: number): Memory {
+  if (apart <= weekLong) {
+    const close = apart > 1 ? (1 << (apart - 1)) - 1 : 0;
+    return {
+      ...{ states: weekBits + 1, first: 0, recent: (state) => state },
+      rested: (state) => (state & close) === 0,
+      after: (state, done) => ((state << 1) | (done ? 1 : 0)) & weekBits,
+    };
+  }
+  return {
+    ...{ states: apart + 1, first: apart },
+    recent: (ago) => (ago < weekLong ? 1 << (ago - 1) : 0),
+    rested: (ago) => ago >= apart,
+    after: (ago, done) => (done ? 1 : Math.min(apart, ago + 1)),
+  };
 }
 
 const rollingSums = new WeakMap<ReadonlyMap<number, Booked>, Map<string, number>>();
@@ -140,9 +163,6 @@ export function bestDays(
     }
     return { days: all, good, reachedOn: good + hair >= until ? (all.at(-1)?.day ?? null) : null };
   }
-  const span = Math.min(29, Math.max(weekLong, apart) - 1);
-  const kept = (1 << span) - 1;
-  const apartBits = apart > 1 ? (1 << Math.min(span, apart - 1)) - 1 : 0;
   const first = days[0] ?? 0;
   /** Each load watched, by the day counted from the first one; and what is left of each week that ends with a day. */
   const lines = watched.map((what) => {
@@ -157,36 +177,57 @@ export function bestDays(
     return { own, left };
   });
 
-  let ways: Way[] = [{ good: 0, recent: 0, day: null, before: null }];
+  const { states, first: from, recent, rested, after } = memoryFor(apart);
+  // The most repetitions by the state they lead to (-1 where nothing does), and the state before it on each day.
+  let best = new Float64Array(states).fill(-1);
+  best[from] = 0;
+  const before: Int16Array[] = [];
   let reachedOn: number | null = null;
   let at = first;
   for (const [i, day] of days.entries()) {
-    const gone = day - at;
+    // Days in between that are not asked for only pass.
+    const asleep = Int16Array.from({ length: states }, (_, state) => {
+      let now = state;
+      for (let gone = Math.min(day - at, states); gone > 0; gone--) now = after(now, false);
+      return now;
+    });
     at = day + 1;
-    const next = new Map<number, Way>();
+    const next = new Float64Array(states).fill(-1);
+    const came = new Int16Array(states).fill(-1);
     const size = wanted[i]!;
-    for (const way of ways) {
-      const recent = gone > 29 ? 0 : (way.recent << gone) & kept;
-      if (size >= 0 && mayFollow(recent, day - first)) {
-        const good = way.good + sizes[size]!.good;
-        keepBest(next, { good, recent: ((recent << 1) | 1) & kept, day: { day, size }, before: way });
-      }
-      keepBest(next, { ...way, recent: (recent << 1) & kept });
+    const keep = (state: number, good: number, by: number) => {
+      if (good <= next[state]! + hair) return;
+      next[state] = good;
+      came[state] = by;
+    };
+    for (let state = 0; state < states; state++) {
+      const good = best[state]!;
+      if (good < 0) continue;
+      const now = asleep[state]!;
+      if (size >= 0 && rested(now) && mayFollow(recent(now), day - first))
+        keep(after(now, true), good + sizes[size]!.good, state);
+      keep(after(now, false), good, state);
     }
-    ways = [...next.values()];
-    if (ways.some(({ good }) => good + hair >= until)) {
+    best = next;
+    before.push(came);
+    if (Math.max(...best) + hair >= until) {
       reachedOn = day;
       break;
     }
   }
-  const best = ways.reduce((most, way) => (way.good > most.good + hair ? way : most));
+  let state = best.reduce((most, good, one) => (good > best[most]! + hair ? one : most), 0);
+  const good = Math.max(0, best[state]!);
   const chosen: VowDay[] = [];
-  for (let way: Way | null = best; way; way = way.before) if (way.day) chosen.unshift(way.day);
-  return { days: chosen, good: best.good, reachedOn };
+  for (let i = before.length - 1; i >= 0; i--) {
+    const last = before[i]![state]!;
+    // Only a day that was done leads to a state whose day before was done.
+    if ((recent(state) & 1) === 1) chosen.unshift({ day: days[i]!, size: wanted[i]! });
+    state = last;
+  }
+  return { days: chosen, good, reachedOn };
 
   /** May a day be done after the recent ones? Every week it falls into is looked at, as far as others have booked it. */
-  function mayFollow(recent: number, day: number): boolean {
-    if ((recent & apartBits) !== 0) return false;
+  function mayFollow(done: number, day: number): boolean {
     for (const { own, left } of lines) {
       let sum = own[day]!;
       if (sum === 0) continue;
@@ -194,14 +235,9 @@ export function bestDays(
       for (let ahead = weekLong - 1; ahead >= 0; ahead--) {
         if (sum > left[day + ahead]!) return false;
         const ago = weekLong - ahead;
-        if (((recent >> (ago - 1)) & 1) === 1) sum += own[day - ago]!;
+        if (((done >> (ago - 1)) & 1) === 1) sum += own[day - ago]!;
       }
     }
     return true;
   }
-}
-
-function keepBest(ways: Map<number, Way>, way: Way): void {
-  const known = ways.get(way.recent);
-  if (!known || way.good > known.good + hair) ways.set(way.recent, way);
 }

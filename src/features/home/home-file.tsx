@@ -1,5 +1,6 @@
-import { StrictMode, useMemo, useState } from 'react';
-import { createRoot } from 'react-dom/client';
+'use client';
+
+import { useMemo, useState } from 'react';
 import type { HomeView } from '@/session/vow/home-view';
 import { writeHomeText } from '@/session/vow/home-text';
 import { reportOf } from '@/session/vow/report';
@@ -14,7 +15,7 @@ export interface FileView {
 }
 
 /** The vows in one file: the same screen and the same log as behind a link, and a text instead of a server. */
-function HomeFile({ view, file }: FileView) {
+export function HomeFile({ view, file }: FileView) {
   const home = useHome(view, null);
   const { log } = home;
   // A text closes what it tells: what is counted after it is another round.
@@ -110,10 +111,3 @@ function HomeFile({ view, file }: FileView) {
     </HomeScreen>
   );
 }
-
-const given = JSON.parse(document.getElementById('vow-data')!.textContent) as FileView;
-createRoot(document.getElementById('vow')!).render(
-  <StrictMode>
-    <HomeFile {...given} />
-  </StrictMode>,
-);

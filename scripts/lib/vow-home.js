@@ -1,0 +1,102 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import path from 'node:path';
+import { root } from './run.js';
+
+/*
+ * A family's page, made once and used twice: as parts in public/home, named by their contents, which the page behind a link
+ * asks for; and as one file with everything in it, for homes without the server (src/server/vows/file-page.ts fills both in).
+ */
+
+const built = path.join(root, '.next');
+const file = path.join(built, 'vow-file.html');
+const names = path.join(built, 'vow-parts.json');
+const parts = path.join(root, 'public', 'home');
+export const vowHomeIsThere = () =>
+  existsSync(file) &&
+  existsSync(names) &&
+  Object.values(JSON.parse(readFileSync(names, 'utf8'))).every((one) =>
+    existsSync(path.join(root, 'public', one)),
+  );
+
+const require = createRequire(import.meta.url);
+const face = () =>
+  readFileSync(
+    require.resolve('@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2'),
+  );
+const faceRule = (address) =>
+  `@font-face{font-family:'Atkinson Hyperlegible Next Variable';font-weight:200 800;font-display:swap;src:url(${address}) format('woff2')}`;
+
+/** The styles of the screens in it and no others; one typeface serves for all of it. */
+async function styles() {
+  const { default: postcss } = await import('postcss');
+  const { default: tailwind } = await import('@tailwindcss/postcss');
+  const from = path.join(root, 'src', 'app', 'globals.css');
+  const own = readFileSync(from, 'utf8').replace(
+    "@import 'tailwindcss';",
+    "@import 'tailwindcss' source(none);\n@source '../features/home';\n@source '../ui/button-class.ts';\n@source '../server/vows/file-page.ts';",
+  );
+  const { css } = await postcss([tailwind({ optimize: { minify: true } })]).process(own, { from });
+  return css.replaceAll("'Bricolage Grotesque Variable'", "'Atkinson Hyperlegible Next Variable'");
+}
+
+async function script() {
+  const { build } = await import('esbuild');
+  const { outputFiles } = await build({
+    entryPoints: [path.join(root, 'src', 'features', 'home', 'app.tsx')],
+    bundle: true,
+    minify: true,
+    write: false,
+    format: 'iife',
+    target: 'es2020',
+    jsx: 'automatic',
+    alias: { '@': path.join(root, 'src') },
+    define: { 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
+  return outputFiles[0].text;
+}
+
+/** Writes a part under a name made of its contents; returns its address. */
+function part(kind, contents) {
+  const hash = createHash('sha256').update(contents).digest('hex').slice(0, 16);
+  const name = `${hash}.${kind}`;
+  writeFileSync(path.join(parts, name), contents);
+  return `/home/${name}`;
+}
+
+/** Whole or not at all: a server that runs may be asked for it just now. */
+function put(place, text) {
+  writeFileSync(`${place}.made`, text);
+  renameSync(`${place}.made`, place);
+}
+
+/** Makes the parts and the file. */
+export async function buildVowHome() {
+  const [css, js] = await Promise.all([styles(), script()]);
+  mkdirSync(parts, { recursive: true });
+  const woff2 = part('woff2', face());
+  const addresses = { js: part('js', js), css: part('css', faceRule(woff2) + css), face: woff2 };
+  put(names, JSON.stringify(addresses));
+  for (const name of readdirSync(parts))
+    if (!Object.values(addresses).includes(`/home/${name}`)) rmSync(path.join(parts, name));
+  const inline = faceRule(`data:font/woff2;base64,${face().toString('base64')}`) + css;
+  put(
+    file,
+    `<!doctype html>
+<html lang="en" data-theme="day">
+<meta charset="utf-8">
+<meta name="viewport" content="width=device-width,initial-scale=1">
+<meta name="robots" content="noindex">
+<meta http-equiv="content-security-policy" content="default-src 'none'; script-src 'unsafe-inline'; style-src 'unsafe-inline'; font-src data:; img-src data:">
+<title>A vow</title>
+<style>${inline}</style>
+<body>
+<div id="vow"><!--vow-card--></div>
+<script type="application/json" id="vow-data"><!--vow-data--></script>
+<script>${js.replaceAll('</script', '<\\/script')}</script>
+</html>
+`,
+  );
+}

@@ -1,0 +1,22 @@
+/** What the page is made of: named by its contents, so that a kept part is as good as new. */
+const partsPath = '/home/';
+
+/** Lets the page be opened again without the server: the service worker keeps it with all its parts. */
+export async function keepForOffline(): Promise<void> {
+  if (!('serviceWorker' in navigator)) return;
+  try {
+    await navigator.serviceWorker.register('/sw.js');
+    const { active } = await navigator.serviceWorker.ready;
+    const parts = performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name))
+      .filter(({ origin, pathname }) => origin === location.origin && pathname.startsWith(partsPath));
+    active?.postMessage({
+      kind: 'keep',
+      page: location.pathname,
+      parts: [...new Set(parts.map(({ pathname }) => pathname))],
+    });
+  } catch {
+    // A private window has no service worker: counting goes on, only a reload needs the server.
+  }
+}
