@@ -136,14 +136,15 @@ await demo.client.execute({
 async function transferOf(path: string): Promise<number> {
   const bytes = await fetched(path);
   const page = new TextDecoder().decode(bytes).replace(/<script[^>]*nomodule[^>]*>/gi, '');
-  const parts = new Set(page.match(/\/_next\/static\/[^"'\\ ]+?\.(?:js|css)/g) ?? []);
+  const parts = new Set(page.match(/\/(?:_next\/static|home)\/[^"'\\ ]+?\.(?:js|css)/g) ?? []);
   let sum = kB(bytes);
   for (const part of parts) {
     const one = await fetched(part);
     sum += kB(one);
     if (!part.endsWith('.css')) continue;
     // The plain Latin faces: the others are fetched only where a letter asks for them.
-    const faces = new TextDecoder().decode(one).match(/[^"'(]*?latin-wght-normal[^"')]*?\.woff2/g) ?? [];
+    const faces =
+      new TextDecoder().decode(one).match(/[^"'(]*?(?:latin-wght-normal|home\/)[^"')]*?\.woff2/g) ?? [];
     for (const face of new Set(faces))
       sum += kB(await fetched(new URL(face, new URL(part, demo.url)).pathname), true);
   }

@@ -46,7 +46,7 @@ const challenge = await id(`select id from challenge where kind = 'level'`);
 await view('board', `/challenges/${challenge}`, 'Put it on the board');
 await view('vows', '/vows', 'vows running');
 const vow = await id(
-  `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Nessa%' order by v.until_day desc limit 1`,
+  `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Corin%' order by v.until_day desc limit 1`,
 );
 await driver.get(`${app.url}/vows/${vow}/card`);
 await page.press('Put a link on it');
@@ -56,7 +56,8 @@ await setViewport(driver, 390, 844);
 await driver.get(link);
 await page.sees('Everything is with your coach.');
 for (let i = 0; i < 4; i++) await page.press('one more touch');
-await shown('vow-phone', 'Everything is with your coach.');
+await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');
+await shot('vow-phone');
 await setViewport(driver, 1280, 800);
 await view('drills', '/drills', 'Starting points');
 await page.choose('Place', 'Slipway yard');

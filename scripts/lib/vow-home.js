@@ -38,7 +38,7 @@ async function styles() {
     "@import 'tailwindcss' source(none);\n@source '../features/home';\n@source '../ui/button-class.ts';\n@source '../server/vows/file-page.ts';",
   );
   const { css } = await postcss([tailwind({ optimize: { minify: true } })]).process(own, { from });
-  return css.replaceAll("'Bricolage Grotesque Variable'", "'Atkinson Hyperlegible Next Variable'");
+  return css.replaceAll('Bricolage Grotesque Variable', 'Atkinson Hyperlegible Next Variable');
 }
 
 async function script() {

@@ -278,7 +278,7 @@ export class RunLog {
         store.settled(blockIds, sessionId),
         store.heldBack(),
       ]);
-      this.#outbox.rememberHeldBack(heldBack);
+      this.#outbox.rememberHeldBack(heldBack.filter(({ event }) => mine(event)));
       const places = new Map([...settled, ...waiting].map(({ event, where }) => [event.id, where]));
       const left = waiting.map((one) => one.event).filter(mine);
       const had = settled.map((one) => one.event);

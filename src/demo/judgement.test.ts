@@ -60,7 +60,7 @@ test('what a forecast counts on are the sessions really planned, then the rhythm
   const planned = ladders.find(({ drillId }) => drillId === 'clap-and-catch')!.progress!;
   expect(planned.planned).toBe(1);
   expect(countsOnWords(planned)).toMatch(
-    /^Counts on 1 planned session, then on the rhythm of the last five weeks, with about \d+ attempts? a day\.$/,
+    /^Counts on 1 planned day, then on the rhythm of the last five weeks, with about \d+ attempts? a day\.$/,
   );
 });
 

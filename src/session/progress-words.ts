@@ -36,7 +36,7 @@ export function forecastWords({ forecast, days, missingDays, passed }: StepProgr
 export function countsOnWords({ days, planned, attempts }: StepProgress): string {
   const rest = days.length - planned;
   const parts = [
-    planned > 0 && `${counted(planned, 'planned session')}`,
+    planned > 0 && `${counted(planned, 'planned day')}`,
     rest > 0 && 'the rhythm of the last five weeks',
   ].filter(Boolean);
   if (parts.length === 0) return 'Nothing planned.';

@@ -118,7 +118,7 @@ export function progressOn(
   reachedDays: number,
   plannedDays: readonly number[],
   today: number,
-  foreseeing = true,
+  { foreseeing = true, homeToo = false }: { readonly foreseeing?: boolean; readonly homeToo?: boolean } = {},
 ): StepProgress | null {
   const level = levelOn(skill, playerId, drillId, step.id);
   if (!level) return null;
@@ -142,7 +142,11 @@ export function progressOn(
   const passed = reachedDays >= mark.days;
   const missingDays = Math.max(1, mark.days - reachedDays);
   // How often the ladder is practised, on whichever step.
-  const ladder = skill.done.filter((one) => one.playerId === playerId && one.drillId === drillId);
+  // A mark that court days show is not foreseen on days at home.
+  const ladder = skill.done.filter(
+    (one) =>
+      one.playerId === playerId && one.drillId === drillId && (homeToo || !one.condition.endsWith(atHome)),
+  );
   const practised = [...new Set(ladder.map(({ day }) => dayNumber(day)))];
   const ahead = daysAhead(practised, plannedDays, today);
   const last = level.followed.after.at(-1)!;

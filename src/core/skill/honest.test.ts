@@ -6,6 +6,7 @@ import {
   findingInWords,
   findings,
   homeAbove,
+  homeFarAbove,
   passedDrops,
   roundNumbers,
   whipple,
@@ -62,6 +63,12 @@ test('home far above court, beyond what another place may bring', () => {
   const at = (mean: number) => ({ mean, variance: 0.04 });
   expect(homeAbove(at(2), at(2))).toBeLessThan(0);
   expect(homeAbove(at(4), at(2))).toBeGreaterThan(5);
+  expect(homeFarAbove(at(2.6), at(2), 12, 10)).toBeNull();
+  const found = homeFarAbove(at(4), at(2), 40, 8)!;
+  expect(found).toMatchObject({ doubt: 'home far above court', n: 40, of: 8 });
+  expect(findingInWords(found)).toBe(
+    'At home it is about 40, on court about 8: perhaps it is easier there, or drops are let pass. Do it once together.',
+  );
 });
 
 test('a finding is a friendly word, with no blame in it', () => {

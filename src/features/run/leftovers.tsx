@@ -26,9 +26,10 @@ export function Leftovers() {
 async function sendLeftovers(): Promise<{ sent: number; heldBack: readonly HeldBack[] }> {
   if (typeof indexedDB === 'undefined') return { sent: 0, heldBack: [] };
   // Fetched only here: the desk's pages stay light.
-  const [{ deviceStore, deviceName, sendBatch }, { RunLog }] = await Promise.all([
+  const [{ deviceStore, deviceName, sendBatch }, { RunLog }, { isFromHome }] = await Promise.all([
     import('@/court/device'),
     import('@/court/run-log'),
+    import('@/court/from-home'),
   ]);
   const log = new RunLog([], {
     store: deviceStore(),
@@ -36,6 +37,7 @@ async function sendLeftovers(): Promise<{ sent: number; heldBack: readonly HeldB
     later: () => undefined,
     clock: { now: () => Date.now(), mono: () => performance.now() },
     device: deviceName(),
+    mine: (event) => !isFromHome(event),
   });
   await log.flush();
   const { safe, heldBack } = log.state();

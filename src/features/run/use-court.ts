@@ -7,6 +7,7 @@ import type { TouchEvent } from '@/core/counting/event';
 import { SteadyClock } from '@/core/run/steady-clock';
 import { deviceName, deviceStore, sendTo } from '@/court/device';
 import { askAt, followSession, type News } from '@/court/follow-session';
+import { isFromHome } from '@/court/from-home';
 import { noStore } from '@/court/held-back';
 import { RunLog, type LogState, type RunPorts } from '@/court/run-log';
 import { findTwins, type Twins } from '@/court/twins';
@@ -74,7 +75,7 @@ export function useCourt<V extends CourtView>(given: V, renew: () => Promise<voi
       blockIds: given.blocks.map((block) => block.id),
       sessionId: given.session.id,
       // A helper's link counts one child: what anybody else left on this device is not theirs to send or take back.
-      mine: helper ? (event) => event.device.startsWith(helper.sign) : undefined,
+      mine: (event) => (helper ? event.device.startsWith(helper.sign) : !isFromHome(event)),
       begin: helper ? undefined : (blockId) => recordOf(facts.view, facts.book, blockId),
       under: (blockId, playerId) => underIn(facts.view, begun(blockId), blockId, playerId),
       where: (event) => whereIn(facts.view, facts.book, event),

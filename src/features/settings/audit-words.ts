@@ -46,6 +46,7 @@ const words: Readonly<Record<string, string>> = {
   'vow.bring-back': 'brought a vow back',
   'vow.renew': 'renewed a vow',
   'vow.take-over': 'took a text from home over',
+  'vow.take-over-undo': 'took back what a text from home had brought in',
   'vow.file': 'handed out a file with a child’s vows',
   'home.save': 'said what a player has at home',
   'link.vow': 'made a link to a child’s vows',

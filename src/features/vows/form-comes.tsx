@@ -1,10 +1,12 @@
 import { longDay, shortDay } from '@/core/day-words';
 import type { Dose } from '@/core/dose/dose';
+import { explainVow } from '@/core/explanations/vow';
 import { counted } from '@/core/words';
 import type { Book } from '@/drills';
 import { shortDose } from '@/session/vow/card';
 import type { VowMend } from '@/session/vow/propose';
 import { Button } from '@/ui/button';
+import { Figure } from '@/ui/figure';
 import type { Form, Preview, SetForm } from './form';
 
 interface ComesProps {
@@ -35,8 +37,18 @@ export function Comes({ preview, form, book, playerId, set }: ComesProps) {
         <>
           <p className="text-2xl font-bold">{counted(days.length, 'day')}</p>
           <p>
-            {Math.max(1, Math.round(longest / 60))} min a day at most, about {Math.round(preview.good)} good
-            ones in all.
+            {Math.max(1, Math.round(longest / 60))} min a day at most, about{' '}
+            <Figure
+              explain={() =>
+                explainVow({
+                  ...{ good: preview.good, days: days.length, longestS: longest },
+                  ...{ growth: form.aim.kind === 'habit' ? 0 : form.growth, rested: rested.length },
+                })
+              }
+            >
+              {Math.round(preview.good)}
+            </Figure>{' '}
+            good ones in all.
           </p>
         </>
       )}

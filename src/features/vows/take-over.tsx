@@ -2,7 +2,7 @@
 
 import { useState, type FormEvent } from 'react';
 import { counted } from '@/core/words';
-import { takeOverTextAction, weighTextAction } from '@/server/actions/vows';
+import { takeOverTextAction, undoTextAction, weighTextAction } from '@/server/actions/vows';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
@@ -30,7 +30,16 @@ export function TakeOver({ onDone }: { readonly onDone: () => void }) {
   const take = async () => {
     const outcome = await ask(() => takeOverTextAction(text));
     if (!outcome.ok) return setProblem(problemsText(outcome));
-    notice({ text: `${counted(outcome.value.fresh, 'mark')} of ${outcome.value.name} taken over.` });
+    const { fresh, name, ids } = outcome.value;
+    const undo = async () => {
+      const undone = await ask(() => undoTextAction(ids));
+      notice(
+        undone.ok
+          ? { text: 'Taken back; the log keeps both.' }
+          : { text: problemsText(undone), tone: 'stop' },
+      );
+    };
+    notice({ text: `${counted(fresh, 'mark')} of ${name} taken over.`, undo: () => void undo() });
     onDone();
   };
   return (

@@ -2,7 +2,7 @@
 
 import type { Outcome } from '@/core/outcome';
 import { act } from '../doors/door';
-import { takeOverText, weighText, type TextWeighed } from '../vows/files';
+import { takeOverText, undoText, weighText, type TextWeighed } from '../vows/files';
 import { makeVowLink, withdrawVowLinks } from '../vows/links';
 import {
   changeVow,
@@ -107,6 +107,16 @@ export async function weighTextAction(text: string): Promise<Outcome<TextWeighed
   return act('see', 'vow.look', [], (context) => weighText(context, text));
 }
 
-export async function takeOverTextAction(text: string): Promise<Outcome<TextWeighed>> {
+export async function takeOverTextAction(
+  text: string,
+): Promise<Outcome<TextWeighed & { readonly ids: readonly string[] }>> {
   return act('write', 'vow.take-over', [], async (context) => changed(await takeOverText(context, text)));
 }
+
+export async function undoTextAction(ids: readonly string[]): Promise<Outcome<{ undone: number }>> {
+  const known = Array.isArray(ids) ? ids.slice(0, mostMarks).map(asId) : [];
+  return act('write', 'vow.take-over-undo', [], async (context) => changed(await undoText(context, known)));
+}
+
+/** More marks than a text of a term holds. */
+const mostMarks = 5000;

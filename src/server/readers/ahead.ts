@@ -6,11 +6,14 @@ import { dayAfter } from '../days';
 import { plannedBlocks } from './blocks';
 import { promisedAhead } from './vows';
 
-/** On which days to come each player is to practise each drill, as it is planned and promised: days as the log counts them, in order. */
+/**
+ * On which days to come each player can show a mark of each drill, as it is planned, and promised where what is done at home
+ * shows one: days as the log counts them, in order.
+ */
 export async function daysPlanned(
   db: Executor,
   today: string,
-): Promise<(playerId: string, drillId: string) => readonly number[]> {
+): Promise<(playerId: string, drillId: string, homeToo: boolean) => readonly number[]> {
   const sessions = (await sessionsBetween(db, dayAfter(today, 1), dayAfter(today, horizonDays))).filter(
     ({ state }) => state === 'planned',
   );
@@ -20,11 +23,11 @@ export async function daysPlanned(
     plannedBlocks(db, ids),
     promisedAhead(db, today),
   ]);
-  return (playerId, drillId) =>
+  return (playerId, drillId, homeToo) =>
     [
       ...new Set([
         ...vows
-          .filter((one) => one.playerId === playerId && one.drillIds.includes(drillId))
+          .filter((one) => homeToo && one.playerId === playerId && one.drillIds.includes(drillId))
           .flatMap((one) => one.days),
         ...sessions
           .filter(({ id }) => players.get(id)?.includes(playerId))

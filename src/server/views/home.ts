@@ -5,7 +5,7 @@ import { vowsOfPlayer } from '@/data/vows';
 import { cardOf, firstName, plainDose } from '@/session/vow/card';
 import { isoDay } from '@/session/levels';
 import type { HomeView, HomeVow } from '@/session/vow/home-view';
-import type { Context } from '../context';
+import { latestMs, type Context } from '../context';
 import { dayAfter } from '../days';
 import { bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
@@ -19,9 +19,10 @@ const [daysBack, daysAhead] = [14, 60];
 
 /** A child's vows as their family sees them; null where the child is not on the squad. */
 export async function homeView(
-  { db, today, nowMs }: Pick<Context, 'db' | 'today' | 'nowMs'>,
+  context: Pick<Context, 'db' | 'today' | 'nowMs'>,
   { playerId, by, sign }: FromHome,
 ): Promise<HomeView | null> {
+  const { db, today } = context;
   const row = await getPlayer(db, playerId);
   if (!row || row.removedAtMs !== null) return null;
   const book = await bookFor(db);
@@ -68,7 +69,16 @@ export async function homeView(
   const events = (await eventsOfBlocks(db, blockIds)).flatMap<TouchEvent>((event) =>
     event.playerId === playerId ? [event.device.startsWith(sign) ? event : { ...event, by: null }] : [],
   );
-  return { name: firstName(player.name), playerId, today, madeAtMs: nowMs, vows, events, by, sign };
+  return {
+    name: firstName(player.name),
+    playerId,
+    today,
+    madeAtMs: latestMs(context),
+    vows,
+    events,
+    by,
+    sign,
+  };
 }
 
 /** What a family’s link opens, or why it opens nothing. Opening it is a use of it. */

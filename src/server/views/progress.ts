@@ -25,7 +25,7 @@ import { dayAfter, recentSince } from '../days';
 import { resultsReady } from '../log/results';
 import { daysPlanned } from '../readers/ahead';
 import { bookFor } from '../readers/book';
-import { judgedStep } from '../readers/judged';
+import { homeCountsFor, judgedStep } from '../readers/judged';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { mannerOf, skillUntil } from '../readers/skill';
 
@@ -125,6 +125,7 @@ export async function laddersOf(
     const goals = goalsOf(work, player.age);
     const shown = shownOn.get(`${player.id} ${drill.id}`);
     const manner = mannerOf(book, drill.id, player.id);
+    const homeToo = homeCountsFor(book, drill.id, player.id);
     const level = levelOn(skill, player.id, drill.id, step.id);
     const schools = schoolsOn(work, judgedOn(drill, step, goals, shown), player.id, skill, manner);
     const done = doneOn(skill, player.id, drill.id, step.id);
@@ -146,9 +147,9 @@ export async function laddersOf(
         step,
         goals,
         shown?.reachedDays ?? 0,
-        planned(player.id, drill.id),
+        planned(player.id, drill.id, homeToo),
         dayNumber(today),
-        foreseeing,
+        { foreseeing, homeToo },
       ),
       schools,
       nextBest: level && shown && shown.best !== null ? nextBestOf(shown.best) : null,

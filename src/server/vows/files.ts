@@ -9,6 +9,8 @@ import { write } from '@/data/write';
 import { checkBatch } from '@/schemas/touches';
 import { openHomeText, readHomeText, type Reported } from '@/session/vow/home-text';
 import { latestMs, type Context } from '../context';
+import { signatureOf } from '../actor';
+import { storeBatch } from '../log/ingest';
 import { storeHome } from './home-log';
 
 /** A file that was handed out: what it signs with. */
@@ -112,11 +114,40 @@ export async function weighText(context: Context, pasted: unknown): Promise<Outc
 }
 
 /** Takes a text over: all of it or nothing. The same text twice adds nothing twice. */
-export async function takeOverText(context: Context, pasted: unknown): Promise<Outcome<TextWeighed>> {
+export async function takeOverText(
+  context: Context,
+  pasted: unknown,
+): Promise<Outcome<TextWeighed & { readonly ids: readonly string[] }>> {
   const outcome = await opened(context, pasted);
   if (!outcome.ok) return outcome;
   const { playerId, events, fileId } = outcome.value;
+  const known = new Set((await storedAs(context.db, idsOf(events))).map(({ id }) => id));
   const stored = await storeHome(context, { playerId, ...signOfFile(fileId) }, events);
   if (!stored.ok) return refused('text', stored.problems[0]!.message);
-  return done({ ...weighed(outcome.value), fresh: stored.value.stored });
+  const fresh = idsOf(events).filter((id) => !known.has(id));
+  return done({ ...weighed(outcome.value), fresh: fresh.length, ids: fresh });
 }
+
+/** Takes back what a text brought in: each of its marks is undone in the log, which keeps both. */
+export async function undoText(
+  context: Context,
+  ids: readonly string[],
+): Promise<Outcome<{ undone: number }>> {
+  const marks = (await storedAs(context.db, ids)).filter(({ device }) => device.startsWith('file-'));
+  if (marks.length === 0) return refused('text', 'Nothing of this text is in the book (any more).');
+  const by = signatureOf(context);
+  const undos = marks.map((mark): TouchEvent => ({
+    ...{
+      id: context.newId(),
+      blockId: mark.blockId,
+      playerId: mark.playerId,
+      kind: 'undo',
+      attempt: mark.attempt,
+    },
+    ...{ value: null, ref: mark.id, by, atMs: latestMs(context), monoMs: 0, device: 'desk' },
+  }));
+  const stored = await storeBatch(context, { events: undos });
+  return stored.ok ? done({ undone: stored.value.stored }) : stored;
+}
+
+const idsOf = (events: readonly TouchEvent[]): string[] => events.map(({ id }) => id);

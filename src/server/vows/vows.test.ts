@@ -8,6 +8,7 @@ import { calendarFor } from '../calendar';
 import { evidenceOn } from '@/data/results';
 import { daysOfVows } from '@/data/vows';
 import { refreshAttempts } from '../log/results';
+import { daysPlanned } from '../readers/ahead';
 import { skillUntil } from '../readers/skill';
 import { eraseForGood } from '../squad/erase';
 import { savePlayer } from '../squad/squad';
@@ -16,7 +17,7 @@ import { homePage } from '../views/home';
 import { playerView } from '../views/player';
 import { todayView } from '../views/today';
 import { playerVowsView, vowsView } from '../views/vows';
-import { makeVowFile, takeOverText, weighText } from './files';
+import { makeVowFile, takeOverText, undoText, weighText } from './files';
 import { ingestFromHome, makeVowLink, withdrawVowLinks } from './links';
 import {
   changeVow,
@@ -393,6 +394,14 @@ describe('what comes back', () => {
   });
 });
 
+test('vow days are foreseen as days of a mark only where what is done at home shows one', async () => {
+  await make();
+  const planned = await daysPlanned(box.context.db, '2026-11-24');
+  expect(planned(playerId, 'palm-up-bounce', false)).toEqual([]);
+  expect(planned(playerId, 'palm-up-bounce', true)).toHaveLength(8);
+  expect(planned(playerId, 'rim-roll', true)).toEqual([]);
+});
+
 describe('a text from a file', () => {
   const reported = async (id: string, more: Partial<Reported> = {}): Promise<Reported> => ({
     ...{ id: box.context.newId(), blockId: await blockOn(id, '2026-11-24'), kind: 'result', attempt: 1 },
@@ -419,6 +428,13 @@ describe('a text from a file', () => {
       { result: 17, reported: 1, home: 1 },
     ]);
     expect((await playerVowsView(box.context, playerId))!.lines).toMatchObject([{ best: 17, touches: 17 }]);
+    const marks = await box.context.db.all<{ id: string }>(
+      sql`select id from touch_event where kind = 'result'`,
+    );
+    expect(value(await undoText(box.context, [marks[0]!.id, 'nothing']))).toEqual({ undone: 1 });
+    await refreshAttempts(box.context.db);
+    expect(await box.context.db.all(sql`select count(*) as n from attempt`)).toEqual([{ n: 0 }]);
+    expect(problem(await undoText(box.context, []))).toContain('Nothing of this text');
   });
 
   test('is refused with the reason where it is cut, changed, foreign, or of what is over', async () => {
