@@ -13,7 +13,7 @@ const edge = 5 * mm;
 const scaleOf: Readonly<Record<CardSize, number>> = { A6: 1, A5: Math.SQRT2, 'four on A4': 1 };
 
 /** Smaller letters where several parts share a card. */
-const crowding = ({ parts }: Card): number => [1, 1, 0.9, 0.74][parts.length] ?? 0.62;
+const crowding = ({ parts }: Card): number => [1, 1.12, 0.88, 0.74][parts.length] ?? 0.6;
 
 /** The whole card: the child’s side, then the helper’s. */
 export function cardDocument(card: Card, size: CardSize, link: string | null): TDocumentDefinitions {

@@ -74,3 +74,23 @@ test('what the page says the PDF says', () => {
     expect(said).toContain(JSON.stringify(line).slice(1, -1));
   expect(said).not.toContain('Count on a phone');
 });
+
+test('the wordiest cards of the catalogue, with a box for every day there is room for, stay on two pages', async () => {
+  const days = Array.from({ length: 20 }, (_, i) => `2026-12-${String(i + 1).padStart(2, '0')}`);
+  const cards = plainBook.drills.flatMap((drill) =>
+    drill.steps.map((step) => {
+      const own = part(drill.id, step.id);
+      const vow = { parts: [own], aim: { kind: 'mark' as const }, weekdays: [1], minutes: 5, growth: 0 };
+      return cardOf(
+        plainBook,
+        { id: 'p', name: 'Nessa', age: 13, stage: null },
+        { ...vow, atTime: null, alarm: false },
+        '2026-12-20',
+        days.map((day) => ({ day, doses: [own.dose] })),
+      )!;
+    }),
+  );
+  const letters = (card: (typeof cards)[number]) => JSON.stringify(card.parts).length;
+  const longest = cards.sort((a, b) => letters(b) - letters(a)).slice(0, 4);
+  for (const card of longest) expect(pdfPages(await pdfBytes(cardDocument(card, 'A6', link)))).toBe(2);
+});

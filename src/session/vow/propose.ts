@@ -216,7 +216,7 @@ function shortOf(vow: Vow, { book, player, untilDay }: VowSetting, plan: VowPlan
     mends.push({ kind: 'step', stepId: below.id, text: `The step below: ${below.title}` });
   const what =
     vow.aim.kind === 'reps'
-      ? `${Math.floor(plan.good)} of ${vow.aim.reps} good ones until ${shortDay(untilDay)}`
+      ? `${Math.round(plan.good)} of ${vow.aim.reps} good ones until ${shortDay(untilDay)}`
       : `No day of it can be done until ${shortDay(untilDay)}`;
   return { text: `${what}: ${limitWords[short.limit]} what is in the way.`, mends };
 }
