@@ -14,7 +14,9 @@ export default {
   roots: ['<rootDir>/src', '<rootDir>/scripts', '<rootDir>/testing'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: { '^.+\\.(t|mj|j)sx?$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb|@noble|uqr)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(d3|d3-.*|internmap|delaunator|robust-predicates|ulid|idb|@noble|uqr)/)',
+  ],
   moduleNameMapper: {
     // Jest runs CommonJS: the bundled build of D3 instead of its modules.
     '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',
