@@ -39,6 +39,7 @@ CREATE TABLE `vow_day` (
 	`vow_id` text NOT NULL,
 	`day` text NOT NULL,
 	`part` integer NOT NULL,
+	`drill_id` text NOT NULL,
 	`step_id` text NOT NULL,
 	`dose` text NOT NULL,
 	`session_id` text NOT NULL,

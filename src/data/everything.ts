@@ -97,6 +97,7 @@ export async function everythingAbout(db: Executor, id: string) {
         vowId: vowDay.vowId,
         day: vowDay.day,
         part: vowDay.part,
+        drillId: vowDay.drillId,
         stepId: vowDay.stepId,
         dose: vowDay.dose,
       })

@@ -103,14 +103,14 @@ export async function updateVow(
 /** Days of vows, in order. */
 export async function daysOfVows(db: Executor, ids: readonly string[]): Promise<VowDayRow[]> {
   if (ids.length === 0) return [];
-  type Row = [string, string, number, string, string, string, string, number];
+  type Row = [string, string, number, string, string, string, string, string, number];
   const rows = await jsonRows<Row>(
     db,
-    sql`vow_id, day, part, step_id, dose, session_id, block_id, asked`,
+    sql`vow_id, day, part, drill_id, step_id, dose, session_id, block_id, asked`,
     sql`select * from vow_day where vow_id in (${idList(ids)}) order by day, vow_id, part`,
   );
-  return rows.map(([vowId, day, part, stepId, dose, sessionId, blockId, asked]) => ({
-    ...{ vowId, day, part, stepId, dose, sessionId, blockId },
+  return rows.map(([vowId, day, part, drillId, stepId, dose, sessionId, blockId, asked]) => ({
+    ...{ vowId, day, part, drillId, stepId, dose, sessionId, blockId },
     asked: asked === 1,
   }));
 }
@@ -147,7 +147,12 @@ export async function putDays(db: Executor, rows: readonly VowDayRow[]): Promise
       .values(rows.slice(from, from + 500))
       .onConflictDoUpdate({
         target: [vowDay.vowId, vowDay.day, vowDay.part],
-        set: { asked: true, stepId: sql`excluded.step_id`, dose: sql`excluded.dose` },
+        set: {
+          asked: true,
+          drillId: sql`excluded.drill_id`,
+          stepId: sql`excluded.step_id`,
+          dose: sql`excluded.dose`,
+        },
       });
 }
 

@@ -74,8 +74,7 @@ async function keptOne(
     if (rests || stopped) continue;
     const there = context(on, '17:40');
     let atMs = there.nowMs;
-    const events = parts.flatMap(({ part, blockId, stepId, dose }) => {
-      const { drillId } = one.parts[part]!;
+    const events = parts.flatMap(({ blockId, drillId, stepId, dose }) => {
       const done = atHome(book, { drillId, stepId }, dose, character, one, mood, before, random);
       const startMs = atMs;
       return done.map(({ atS, ...mark }): TouchEvent => {

@@ -57,8 +57,7 @@ async function vowsCalendar(context: Context, token: string): Promise<string | n
           uid: uidOf(token, `${id} ${day}`),
           title: titleOf(book, vow),
           words: parts
-            .map(({ part, stepId, dose }) => {
-              const drillId = vow.parts[part]?.drillId ?? '';
+            .map(({ drillId, stepId, dose }) => {
               const step = book.step(drillId, stepId, link.playerId);
               return step ? `${step.title}. ${plainDose(step, dose)}` : '';
             })

@@ -70,6 +70,8 @@ export const vowDay = sqliteTable(
       .references(() => vow.id, { onDelete: 'cascade' }),
     day: text('day').notNull(),
     part: integer('part').notNull(),
+    /** The drill and the step it was then: a vow may be changed to others. */
+    drillId: text('drill_id').notNull(),
     stepId: text('step_id').notNull(),
     /** A dose of the core, as JSON. */
     dose: text('dose').notNull(),

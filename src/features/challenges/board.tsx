@@ -89,7 +89,9 @@ export function BoardPage({ view }: { readonly view: BoardView }) {
           <Clubs view={view} />
           <Sheet aria-label="Type a result in" className="p-4 print:hidden">
             <h2 className="text-lg">Type a result in</h2>
-            <p className="mb-2 text-sm text-soft">What is counted on court on these days comes by itself.</p>
+            <p className="mb-2 text-sm text-soft">
+              What is counted on court or at home on these days comes by itself.
+            </p>
             <TypeIn view={view} />
             <ul className="mt-2 text-sm">
               {typed.map((one) => (

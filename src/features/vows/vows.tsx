@@ -45,6 +45,11 @@ export function VowsPage({ view }: { readonly view: VowsView }) {
           from a plan, a review or a player’s page it takes half a minute.
         </p>
       )}
+      {lines.length === 0 && without.length === 0 && (
+        <ButtonLink look="now" href="/squad" className="mt-3">
+          Add the first player
+        </ButtonLink>
+      )}
       <ul className="space-y-2">
         {running.map((line) => (
           <VowRow key={line.id} line={line} today={today} named />

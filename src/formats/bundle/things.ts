@@ -396,6 +396,7 @@ const all = {
       vowId: id('the vow', 'vows'),
       day: day('the day'),
       part: whole('which part, from 0', 0, 20),
+      drillId: text('the drill', 80),
       stepId: text('the step', 80),
       dose: json('how much'),
       sessionId: id('the session its counts stand in, once there are any'),

@@ -107,7 +107,8 @@ export async function daysDone(
           asked: own.some(({ asked }) => asked),
           share: dayShare(
             own.map((part, i) => {
-              const choices = of.get(vowId)?.parts[part.part]?.choices ?? [];
+              const now = of.get(vowId)?.parts[part.part];
+              const choices = now?.drillId === part.drillId ? now.choices : [];
               return doneShare(doseOn(part, choices, done[i]!.at(-1)?.stepId ?? null), done[i]!);
             }),
           ),
@@ -177,14 +178,10 @@ export function promisedDays(
     const costs = new Map<string, ReturnType<typeof dayCost>>();
     return (days.get(one.id) ?? []).flatMap<PromisedDay>(({ day, asked, parts }) => {
       if (!asked || day < fromDay || rests(one.pauses, dayNumber(day))) return [];
-      const key = JSON.stringify(parts.map(({ stepId, dose }) => [stepId, dose]));
+      const key = JSON.stringify(parts.map(({ drillId, stepId, dose }) => [drillId, stepId, dose]));
       let cost = costs.get(key);
       if (cost === undefined) {
-        const withDrill = parts.map(({ part, stepId, dose }) => ({
-          drillId: one.vow.parts[part]?.drillId ?? '',
-          ...{ stepId, dose },
-        }));
-        cost = dayCost(book, player, withDrill, records);
+        cost = dayCost(book, player, parts, records);
         costs.set(key, cost);
       }
       if (!cost) return [];

@@ -50,6 +50,8 @@ export async function homeView(
         ...{ key: `v${index + 1}`, card, thanks },
         days: own
           .filter(({ day }) => day >= from && day <= dayAfter(today, daysAhead))
+          // What was another drill then is not on the card any more; what was counted of it still arrives.
+          .filter(({ parts }) => parts.every(({ part, drillId }) => vow.parts[part]?.drillId === drillId))
           .map(({ day, asked, parts }) => ({
             ...{ day, asked },
             parts: parts.map(({ part, blockId, stepId, dose }) => ({

@@ -89,8 +89,8 @@ function lineOf(
   const resting = rests(pauses, dayNumber(today));
   const next = days.find(({ day, asked }) => asked && day >= today) ?? days.findLast(({ asked }) => asked);
   const words = (next?.parts ?? [])
-    .flatMap(({ part, stepId, dose }) => {
-      const step = book.step(vow.parts[part]?.drillId ?? '', stepId, playerId);
+    .flatMap(({ drillId, stepId, dose }) => {
+      const step = book.step(drillId, stepId, playerId);
       return step ? [`${step.title}. ${plainDose(step, dose)}`] : [];
     })
     .join(' ');

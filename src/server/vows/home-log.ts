@@ -90,10 +90,12 @@ async function notTheirs(
     // A phone may be half a day ahead of the coach.
     if (day.day > dayAfter(today, 1)) return refuse(`is for ${shortDay(day.day)}, which has not come yet`);
     if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: at home it is counted, and nothing else`);
-    const part = vow.vow.parts[day.part];
+    const now = vow.vow.parts[day.part];
+    const part = now?.drillId === day.drillId ? now : undefined;
     const inRange = (stepId: string | null | undefined) =>
-      part !== undefined &&
-      (stepId === day.stepId || part.stepId === stepId || part.choices.some((one) => one.stepId === stepId));
+      stepId === day.stepId ||
+      part?.stepId === stepId ||
+      (part?.choices.some((one) => one.stepId === stepId) ?? false);
     if (event.kind === 'step' && !inRange(event.text))
       return refuse('chooses a step outside the coach’s range');
     if (event.ref !== null && !own.has(event.ref)) return refuse('corrects a mark that was not made at home');
@@ -141,13 +143,13 @@ async function makeBlocks(
       }
       const age = playerFacts(player, day).age;
       const before = await blocksOfSessions(tx, [sessionId]);
-      await putBlocks(tx, sessionId, [...before, ...own.map((part) => blockRow(part, kept))]);
+      await putBlocks(tx, sessionId, [...before, ...own.map(blockRow)]);
       for (const part of own) {
         await putBlockPlayers(tx, part.blockId, [
           { playerId: player.id, stepId: part.stepId, amount: amountOf(part.dose), sitsOut: false },
         ]);
         const { blockId: id, stepId, dose } = part;
-        const drillId = kept.vow.parts[part.part]!.drillId;
+        const { drillId } = part;
         const block = blockOf({ id, drillId, stepId, dose });
         const [timed] = timePlan(book, [block], [{ id: player.id, age }], [], 60).blocks;
         const record = beginBlock(
@@ -176,7 +178,7 @@ async function makeBlocks(
   return null;
 }
 
-const blockRow = ({ blockId, sessionId, part, stepId, dose }: DayPart, { vow }: KeptVow) => ({
-  ...{ id: blockId, sessionId, position: part, drillId: vow.parts[part]!.drillId, stepId },
+const blockRow = ({ blockId, sessionId, part, drillId, stepId, dose }: DayPart) => ({
+  ...{ id: blockId, sessionId, position: part, drillId, stepId },
   ...{ dose: JSON.stringify(dose), changes: '[]', stations: 1, breakS: 0, retest: false, setting: null },
 });

@@ -137,6 +137,7 @@ describe('making', () => {
       widthM: 6,
       ceilingM: null,
       wallM: 4,
+      lamps: false,
       quietFrom: '20:00',
       quietTo: '07:00',
     };
@@ -181,6 +182,26 @@ describe('changing', () => {
       ['2026-12-01', 'settle'],
     ]);
     expect(days[0]!.blockId).toBe(today);
+  });
+
+  test('changed to another drill, what arrives late for a day before is still of the old one', async () => {
+    const id = await make();
+    const token = value(await makeVowLink(box.context, playerId)).token;
+    const late = await blockOn(id, '2026-11-24');
+    const roll = plainBook.step('rim-roll', 'one-way-round')!;
+    const parts = [{ drillId: 'rim-roll', stepId: 'one-way-round', dose: roll.doses['10-12'], choices: [] }];
+    const next = on('2026-11-25');
+    value(await changeVow(next, id, { ...form, parts }));
+    value(await ingestFromHome(next, token, { events: eventsOf('xxx-', late, playerId, ids(2)) }));
+    await refreshAttempts(box.context.db);
+    expect(await box.context.db.all(sql`select drill_id, step_id, day, result from attempt`)).toEqual([
+      { drill_id: 'palm-up-bounce', step_id: 'row-20', day: '2026-11-24', result: 3 },
+    ]);
+    const page = await homePage(next, token);
+    if ('kind' in page) throw new Error(page.kind);
+    expect(page.vows[0]!.days.map(({ day }) => day)).not.toContain('2026-11-24');
+    expect(page.vows[0]!.card.title).toBe('Rim roll');
+    expect((await vowsView(next)).lines[0]).toMatchObject({ title: 'Rim roll', touches: 3 });
   });
 
   test('rests, goes on, is ended, goes on, is thanked for, taken away and brought back', async () => {

@@ -129,7 +129,8 @@ const rowsOf = (context: Context, vowId: string, vow: Vow, days: readonly Propos
   days.flatMap(({ day, doses }) => {
     const sessionId = context.newId();
     return doses.map((dose, part) => ({
-      ...{ vowId, day, part, stepId: vow.parts[part]!.stepId, dose: JSON.stringify(dose) },
+      ...{ vowId, day, part, drillId: vow.parts[part]!.drillId, stepId: vow.parts[part]!.stepId },
+      dose: JSON.stringify(dose),
       ...{ sessionId, blockId: context.newId(), asked: true },
     }));
   });

@@ -50,6 +50,11 @@ export const homeAsPlace = (home: Home): Place => {
   };
 };
 
+/** Does a hit ball leave the racket for good? Bouncing it on the strings, catching and shadow swings are another thing. */
+const ballsFly = ({ family, kit }: Pick<Drill, 'family' | 'kit'>): boolean =>
+  family === 'wall' ||
+  ((family === 'stroke' || family === 'games') && kit.some(({ item }) => item.includes('ball')));
+
 /** Why a drill cannot be done at a home; empty where it can. What stands in for a thing is used as on court. */
 export function notAtHome(drill: Drill, home: Home, atTime: string | null): string[] {
   const people = 1 + (home.helper ? 1 : 0);
@@ -63,6 +68,7 @@ export function notAtHome(drill: Drill, home: Home, atTime: string | null): stri
     atHand(Object.fromEntries(home.kit)),
   );
   const why = [...reasons];
+  if (home.lamps && ballsFly(drill)) why.push('balls fly, and lamps or windows are in reach');
   if (drill.helper !== 'none' && !home.helper) why.push(`somebody ${drill.helper}, and nobody helps at home`);
   if (atTime !== null && drill.space.needs.includes('wall') && isQuiet(place, atTime))
     why.push(`it hits a wall, and from ${home.quietFrom} to ${home.quietTo} it is to be quiet there`);

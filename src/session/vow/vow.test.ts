@@ -152,6 +152,16 @@ test('a home is asked as a place is: ceiling, room, wall, kit and who helps', ()
   expect(why('palm-up-bounce')).toBe('');
   expect(why('clap-and-catch')).toContain('it needs 4 m of clear height, and home has 2.4 m');
   expect(why('clap-and-catch', { ceilingM: null })).toBe('');
+  const garage = {
+    lengthM: 9,
+    widthM: 6,
+    ceilingM: 4,
+    wallM: 5,
+    kit: [...usualHome.kit, ['chalk', 1]] as const,
+  };
+  expect(why('racket-wall-rally', garage)).toBe('balls fly, and lamps or windows are in reach');
+  expect(why('racket-wall-rally', { ...garage, lamps: false })).toBe('');
+  expect(why('shadow-forehand', garage)).toBe('');
   expect(why('mirror', { helper: true, lengthM: 8, widthM: 8 })).not.toContain('players');
 });
 
