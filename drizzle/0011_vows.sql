@@ -44,7 +44,7 @@ CREATE TABLE `vow_day` (
 	`dose` text NOT NULL,
 	`session_id` text NOT NULL,
 	`block_id` text NOT NULL,
-	`asked` integer DEFAULT true NOT NULL,
+	`state` text DEFAULT 'asked' NOT NULL,
 	PRIMARY KEY(`vow_id`, `day`, `part`),
 	FOREIGN KEY (`vow_id`) REFERENCES `vow`(`id`) ON UPDATE no action ON DELETE cascade
 );

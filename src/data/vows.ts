@@ -103,15 +103,14 @@ export async function updateVow(
 /** Days of vows, in order. */
 export async function daysOfVows(db: Executor, ids: readonly string[]): Promise<VowDayRow[]> {
   if (ids.length === 0) return [];
-  type Row = [string, string, number, string, string, string, string, string, number];
+  type Row = [string, string, number, string, string, string, string, string, VowDayRow['state']];
   const rows = await jsonRows<Row>(
     db,
-    sql`vow_id, day, part, drill_id, step_id, dose, session_id, block_id, asked`,
+    sql`vow_id, day, part, drill_id, step_id, dose, session_id, block_id, state`,
     sql`select * from vow_day where vow_id in (${idList(ids)}) order by day, vow_id, part`,
   );
-  return rows.map(([vowId, day, part, drillId, stepId, dose, sessionId, blockId, asked]) => ({
-    ...{ vowId, day, part, drillId, stepId, dose, sessionId, blockId },
-    asked: asked === 1,
+  return rows.map(([vowId, day, part, drillId, stepId, dose, sessionId, blockId, state]) => ({
+    ...{ vowId, day, part, drillId, stepId, dose, sessionId, blockId, state },
   }));
 }
 
@@ -135,7 +134,7 @@ export async function countedBlocks(db: Executor, vowId: string): Promise<Set<st
 /** The days of a vow from a day on are asked for no more; those with counts stay as they are. */
 export async function dropDays(db: Executor, vowId: string, fromDay: string): Promise<void> {
   await db.run(sql`
-    update vow_day set asked = 0 where vow_id = ${vowId} and day >= ${fromDay}
+    update vow_day set state = 'dropped' where vow_id = ${vowId} and day >= ${fromDay}
       and not exists (select 1 from touch_event e where e.block_id = vow_day.block_id)`);
 }
 
@@ -148,7 +147,7 @@ export async function putDays(db: Executor, rows: readonly VowDayRow[]): Promise
       .onConflictDoUpdate({
         target: [vowDay.vowId, vowDay.day, vowDay.part],
         set: {
-          asked: true,
+          state: sql`excluded.state`,
           drillId: sql`excluded.drill_id`,
           stepId: sql`excluded.step_id`,
           dose: sql`excluded.dose`,

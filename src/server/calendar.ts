@@ -52,7 +52,8 @@ async function vowsCalendar(context: Context, token: string): Promise<string | n
   return vowCalendarOf(
     vows.flatMap(({ id, vow, pauses, endedOn, removedAtMs, revision, changedAtMs }) =>
       (days.get(id) ?? [])
-        .filter(({ day }) => day >= from)
+        // What was never promised was never in a calendar.
+        .filter(({ day, free }) => day >= from && !free)
         .map(({ day, asked, parts }) => ({
           uid: uidOf(token, `${id} ${day}`),
           title: titleOf(book, vow),

@@ -77,8 +77,13 @@ export const vowDay = sqliteTable(
     dose: text('dose').notNull(),
     sessionId: text('session_id').notNull(),
     blockId: text('block_id').notNull().unique(),
-    /** It was changed or dropped after something was counted in it: kept as history, asked of nobody. */
-    asked: integer('asked', { mode: 'boolean' }).notNull().default(true),
+    /**
+     * `asked`: it is promised; `free`: it is not, and can be done all the same; `dropped`: it was promised before the vow was
+     * changed.
+     */
+    state: text('state', { enum: ['asked', 'free', 'dropped'] })
+      .notNull()
+      .default('asked'),
   },
   (t) => [primaryKey({ columns: [t.vowId, t.day, t.part] }), index('vow_day_by_day').on(t.day)],
 );

@@ -42,12 +42,18 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
   }, []);
   const today = homeToday(view, Math.max(nowMs, view.madeAtMs));
   const [chosen, setChosen] = useState<string | null>(null);
+  const [extra, setExtra] = useState<string | null>(null);
   const day = chosen ?? today;
   const yesterday = new Date((dayNumberOf(today) - 1) * 86_400_000).toISOString().slice(0, 10);
   const open = view.vows.flatMap((vow) => {
-    const asked = vow.days.find((one) => one.day === day && one.asked);
-    return asked && !restsOn(vow, day) ? [{ vow, asked }] : [];
+    const one = vow.days.find((other) => other.day === day);
+    if (!one) return [];
+    // A day that is not promised can be done all the same, and stays open once it was begun.
+    const begun = one.parts.some(({ blockId }) => home.log.events(blockId, view.playerId).length > 0);
+    const shown = (one.asked && !restsOn(vow, day)) || begun || extra === day;
+    return shown ? [{ vow, asked: one }] : [];
   });
+  const could = view.vows.some((vow) => vow.days.some((one) => one.day === day));
   return (
     <main className="mx-auto max-w-xl space-y-5 px-4 pt-4 pb-16 text-lg">
       <header className="flex items-baseline justify-between gap-3">
@@ -71,7 +77,19 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
           );
         })}
       </div>
-      {open.length === 0 && <Nothing view={view} day={day} today={today} />}
+      {open.length === 0 && (
+        <Nothing view={view} day={day} today={today}>
+          {could && (
+            <button
+              type="button"
+              onClick={() => setExtra(day)}
+              className={buttonClass('plain', 'mt-3 min-h-14 w-full')}
+            >
+              Do it anyway
+            </button>
+          )}
+        </Nothing>
+      )}
       {open.map(({ vow, asked }) => (
         <VowToday key={`${vow.key} ${day}`} {...{ vow, view, home, closedRounds }} asked={asked} />
       ))}
@@ -93,21 +111,34 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
 const restsOn = ({ rests }: HomeVow, day: string): boolean =>
   rests.some(([from, until]) => day >= from && (until === null || day <= until));
 
-function Nothing({ view, day, today }: { view: HomeView; day: string; today: string }) {
+function Nothing({
+  view,
+  day,
+  today,
+  children,
+}: {
+  view: HomeView;
+  day: string;
+  today: string;
+  children: ReactNode;
+}) {
   const rests = view.vows.some((vow) => restsOn(vow, day));
   const next = view.vows
     .flatMap((vow) => vow.days.filter((one) => one.asked && one.day > today && !restsOn(vow, one.day)))
     .map((one) => one.day)
     .sort()[0];
   return (
-    <p className="rounded-md border-2 border-edge px-4 py-6">
-      {rests ? 'Your vow rests on this day.' : 'Nothing is promised for this day.'}
-      {next
-        ? ` The next is ${shortDay(next)}.`
-        : view.vows.length === 0
-          ? ' Your coach makes the next vow with you.'
-          : ''}
-    </p>
+    <div className="rounded-md border-2 border-edge px-4 py-6">
+      <p>
+        {rests ? 'Your vow rests on this day.' : 'Nothing is promised for this day.'}
+        {next
+          ? ` The next is ${shortDay(next)}.`
+          : view.vows.length === 0
+            ? ' Your coach makes the next vow with you.'
+            : ''}
+      </p>
+      {children}
+    </div>
   );
 }
 
@@ -261,7 +292,12 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
   const shareOf = (day: string): number | null => {
     const shares = view.vows.flatMap((vow) =>
       vow.days
-        .filter((one) => one.day === day && one.asked && !restsOn(vow, day))
+        .filter(
+          (one) =>
+            one.day === day &&
+            ((one.asked && !restsOn(vow, day)) ||
+              one.parts.some(({ blockId }) => home.log.events(blockId, view.playerId).length > 0)),
+        )
         .map(({ parts }) =>
           dayShare(
             parts.map((one) => {

@@ -401,7 +401,7 @@ const all = {
       dose: json('how much'),
       sessionId: id('the session its counts stand in, once there are any'),
       blockId: id('the block its counts stand in, once there are any'),
-      asked: flag('whether it is still asked for'),
+      state: word('whether it is promised', ['asked', 'free', 'dropped']),
     },
   },
 } as const;

@@ -80,7 +80,9 @@ export const partsOfVow = async (db: Executor, vowId: string): Promise<DayPart[]
 export interface VowDayView {
   readonly day: string;
   readonly parts: readonly DayPart[];
+  /** Promised; the others are free, or were dropped by a change. */
   readonly asked: boolean;
+  readonly free: boolean;
   /** 0 to 1 of its dose. */
   readonly share: number;
   readonly attempts: readonly VowAttempt[];
@@ -104,7 +106,8 @@ export async function daysDone(
         return {
           day,
           parts: own,
-          asked: own.some(({ asked }) => asked),
+          asked: own.some(({ state }) => state === 'asked'),
+          free: own.some(({ state }) => state === 'free'),
           share: dayShare(
             own.map((part, i) => {
               const now = of.get(vowId)?.parts[part.part];
@@ -152,7 +155,7 @@ export async function promisedAhead(
         db,
         running.map(({ id }) => id),
       )
-    ).filter(({ asked, day }) => asked && day > today),
+    ).filter(({ state, day }) => state === 'asked' && day > today),
     ({ vowId }) => vowId,
   );
   return running.map(({ id, playerId, vow, pauses }) => ({

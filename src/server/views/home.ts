@@ -52,6 +52,7 @@ export async function homeView(
           .filter(({ day }) => day >= from && day <= dayAfter(today, daysAhead))
           // What was another drill then is not on the card any more; what was counted of it still arrives.
           .filter(({ parts }) => parts.every(({ part, drillId }) => vow.parts[part]?.drillId === drillId))
+          .filter(({ asked, free, attempts }) => asked || free || attempts.length > 0)
           .map(({ day, asked, parts }) => ({
             ...{ day, asked },
             parts: parts.map(({ part, blockId, stepId, dose }) => ({

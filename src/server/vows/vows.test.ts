@@ -71,7 +71,13 @@ describe('making', () => {
     ).toBe(true);
     expect(await box.context.db.all(sql`select count(*) as n from vow`)).toEqual([{ n: 0 }]);
     const id = await make();
-    expect(await daysOfVows(box.context.db, [id])).toHaveLength(9);
+    const states = (await daysOfVows(box.context.db, [id])).map(({ day, state }) => [day, state]);
+    expect(states.filter(([, state]) => state === 'asked')).toHaveLength(9);
+    // The week-end in between can be done all the same.
+    expect(states.filter(([, state]) => state === 'free').map(([day]) => day)).toEqual([
+      '2026-11-28',
+      '2026-11-29',
+    ]);
     expect((await vowsView(box.context)).lines).toMatchObject([
       {
         id,
@@ -175,7 +181,7 @@ describe('changing', () => {
       parts: [{ ...form.parts[0]!, stepId: 'settle', dose: form.parts[0]!.choices[0]!.dose }],
     };
     value(await changeVow(box.context, id, { ...changed, parts: [{ ...changed.parts[0]!, choices: [] }] }));
-    const days = (await daysOfVows(box.context.db, [id])).filter(({ asked }) => asked);
+    const days = (await daysOfVows(box.context.db, [id])).filter(({ state }) => state === 'asked');
     expect(days.map(({ day, stepId }) => [day, stepId])).toEqual([
       ['2026-11-24', 'row-20'],
       ['2026-11-28', 'settle'],
@@ -333,6 +339,24 @@ describe('what comes back', () => {
       ),
       { numRuns: 15 },
     );
+  });
+
+  test('a day that was not promised is kept as well, where it was done; it asks for nothing and no calendar has it', async () => {
+    const { token, id } = await opened();
+    const saturday = on('2026-11-28');
+    const events = eventsOf(`${'x'.repeat(20)}-`, await blockOn(id, '2026-11-28'), playerId, ids(5));
+    value(await ingestFromHome(saturday, token, { events }));
+    await refreshAttempts(box.context.db);
+    const [line] = (await vowsView(saturday)).lines;
+    expect(line!.keeping).toMatchObject({ kept: 1, asked: 4, missed: 4 });
+    expect(line!.strip.at(-1)).toMatchObject({ day: '2026-11-28', asked: false, share: 1 });
+    expect((await calendarFor(saturday, token))!).not.toContain('20261128');
+  });
+
+  test('jumps are not offered on days that were not promised', async () => {
+    const dose = plainBook.step('line-hops', 'side-to-side')!.doses['10-12'];
+    const hops = { parts: [{ drillId: 'line-hops', stepId: 'side-to-side', dose, choices: [] }] };
+    expect(value(await previewVow(box.context, playerId, { ...form, ...hops })).free).toEqual([]);
   });
 
   test('a withdrawn link is refused at once; so are others, strangers, steps and days that are not theirs', async () => {

@@ -125,13 +125,19 @@ export async function previewVow(
   return outcome.ok ? done(outcome.value.preview) : outcome;
 }
 
-const rowsOf = (context: Context, vowId: string, vow: Vow, days: readonly ProposedDay[]): VowDayRow[] =>
+const rowsOf = (
+  context: Context,
+  vowId: string,
+  vow: Vow,
+  days: readonly ProposedDay[],
+  state: VowDayRow['state'] = 'asked',
+): VowDayRow[] =>
   days.flatMap(({ day, doses }) => {
     const sessionId = context.newId();
     return doses.map((dose, part) => ({
       ...{ vowId, day, part, drillId: vow.parts[part]!.drillId, stepId: vow.parts[part]!.stepId },
       dose: JSON.stringify(dose),
-      ...{ sessionId, blockId: context.newId(), asked: true },
+      ...{ sessionId, blockId: context.newId(), state },
     }));
   });
 
@@ -167,7 +173,10 @@ export async function makeVow(
       ...{ id, playerId, promise: JSON.stringify(vow), fromDay: form.fromDay, untilDay: form.untilDay },
       ...{ createdAtMs: context.nowMs, changedAtMs: context.nowMs, renews, by: signatureOf(context) },
     });
-    await putDays(tx, rowsOf(context, id, vow, preview.days));
+    await putDays(tx, [
+      ...rowsOf(context, id, vow, preview.days),
+      ...rowsOf(context, id, vow, preview.free, 'free'),
+    ]);
     return done({ id });
   });
 }
@@ -192,15 +201,11 @@ export async function changeVow(context: Context, id: string, input: unknown): P
     );
     await dropDays(tx, id, context.today);
     // A day that was begun stays what it was.
-    await putDays(
-      tx,
-      rowsOf(
-        context,
-        id,
-        vow,
-        preview.days.filter(({ day }) => !kept.has(day)),
-      ),
-    );
+    const others = (days: readonly ProposedDay[]) => days.filter(({ day }) => !kept.has(day));
+    await putDays(tx, [
+      ...rowsOf(context, id, vow, others(preview.days)),
+      ...rowsOf(context, id, vow, others(preview.free), 'free'),
+    ]);
     const fromDay = row.fromDay < context.today ? row.fromDay : form.fromDay;
     await updateVow(
       tx,

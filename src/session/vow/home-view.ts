@@ -14,6 +14,7 @@ export interface HomeDayPart {
 
 export interface HomeDay {
   readonly day: string;
+  /** Promised; where it is not, it can be done all the same. */
   readonly asked: boolean;
   readonly parts: readonly HomeDayPart[];
 }

@@ -32,6 +32,8 @@ export interface ProposedDay {
 /** What a vow would be, and what is in its way. */
 export interface Proposal {
   readonly days: readonly ProposedDay[];
+  /** Days that are not promised and can be done all the same: none where the drill loads anything that is counted. */
+  readonly free: readonly ProposedDay[];
   readonly good: number;
   /** Ticked days that get none, because a line of care is full. */
   readonly rested: readonly string[];
@@ -97,7 +99,7 @@ export const longestVowDays = 182;
 export function proposeVow(vow: Vow, setting: VowSetting): Proposal {
   const { book, player, records, fromDay, untilDay, booked, limitedOn } = setting;
   const problems = problemsOf(vow, setting);
-  const nothing = { days: [], good: 0, rested: [], chance: null, chanceText: '', short: null };
+  const nothing = { days: [], free: [], good: 0, rested: [], chance: null, chanceText: '', short: null };
   if (problems.length > 0) return { ...nothing, problems };
   const { sizes, usual } = daySizes(book, player, vow.parts, records);
   if (sizes.length === 0)
@@ -140,12 +142,34 @@ export function proposeVow(vow: Vow, setting: VowSetting): Proposal {
   }));
   return {
     days: proposed,
+    free: freeDays(setting, proposed, sizes, limit !== null),
     good: plan.good,
     rested: plan.rested.map(isoDay),
     ...chanceOf(vow, setting, plan, sizes),
     short: shortOf(vow, setting, plan),
     problems: [],
   };
+}
+
+/** The days in between, each with the dose of the promised day before it (of the first one, before that). */
+function freeDays(
+  { fromDay, untilDay }: VowSetting,
+  promised: readonly ProposedDay[],
+  sizes: readonly DaySize[],
+  limited: boolean,
+): ProposedDay[] {
+  const { contacts, overheads, forearm } = sizes.at(-1)!.load;
+  if (promised.length === 0 || limited || contacts + overheads + forearm > 0) return [];
+  const taken = new Set(promised.map(({ day }) => day));
+  const free: ProposedDay[] = [];
+  let like = promised[0]!;
+  let next = 0;
+  for (let number = dayNumber(fromDay); number <= dayNumber(untilDay); number++) {
+    const day = isoDay(number);
+    if (taken.has(day)) like = promised[next++]!;
+    else free.push({ ...like, day });
+  }
+  return free;
 }
 
 function limitOf({ parts }: Vow, { book, player }: VowSetting) {
