@@ -69,7 +69,7 @@ test('a vow from a review: its days stand there while it is typed, and one press
     aim: { kind: 'habit' },
   });
   expect(
-    (await one(`select count(*) as n from vow_day where vow_id = ? and asked = 1`, [String(vow.id)])).n,
+    (await one(`select count(*) as n from vow_day where vow_id = ? and state = 'asked'`, [String(vow.id)])).n,
   ).toBe(14);
 });
 
