@@ -126,6 +126,7 @@ test('counted on a phone with the server away, and nothing is lost over a reload
   await page.sees('Nessa’s vow');
   await page.sees('Everything is with your coach.');
   expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.becomes(`document.documentElement.scrollWidth <= 390`, true);
   // One first name, and nothing else of the book.
   const whole = await run<string>(`document.documentElement.innerHTML`);
   for (const word of ['Quillby', 'Corin', 'Ottilie', 'Arching flight']) expect(whole).not.toContain(word);
@@ -255,6 +256,105 @@ test('one file, opened from a disk: counted, its text pasted, taken over once, r
     ),
   ).toEqual([{ kind: 'result', value: 4, by: 'Home (file)' }]);
   rmSync(folder, { recursive: true });
+});
+
+test('every way of counting at home: by the clock, by the watch, into zones, typed; on a day that was not promised too', async () => {
+  await app.query(
+    `update home set kit = '[["racket",1],["ball",20],["chalk",1],["marker",10],["hoop",3],["tape",1],["raised marker",6]]', lamps = 0`,
+  );
+  const juno = String((await one(`select id from player where name like 'Juno%'`)).id);
+  const within = (drill: string) =>
+    `[...document.querySelectorAll('h2')].find((one) => one.textContent === '${drill}').parentElement`;
+  const press = (drill: string, words: string) =>
+    run(
+      `[...${within(drill)}.querySelectorAll('button')].find((one) => one.textContent.includes('${words}')).click()`,
+    );
+  const counted = () =>
+    app.query(
+      `select b.drill_id as drill, e.kind, e.value from touch_event e join block b on b.id = e.block_id
+       where e.player_id = ? and e.device like 'home-%' and e.device not like 'home-demo-%' order by e.id`,
+      [juno],
+    );
+  // The routine of the demo, inside its box of twenty seconds; on a day that was not promised it is asked for.
+  await open(`/players/${juno}/vows`);
+  await page.press('Make a link');
+  await page.sees('For a calendar');
+  const first = await run<string>(`document.querySelector('[data-link] a').href`);
+  await setViewport(browser.driver, 390, 844);
+  await browser.driver.get(first);
+  await page.sees(/Do it anyway|Start 20 seconds/);
+  if ((await page.text()).includes('Do it anyway')) await page.press('Do it anyway');
+  await page.sees('Start 20 seconds');
+  await press('Palm-up bounce', 'Start 20 seconds');
+  await press('Palm-up bounce', 'one more touch');
+  await press('Palm-up bounce', 'one more touch');
+  await page.becomes(waiting, '0');
+  expect((await counted()).map(({ drill, kind }) => `${String(drill)} ${String(kind)}`)).toEqual([
+    'palm-up-bounce touch',
+    'palm-up-bounce touch',
+  ]);
+  await setViewport(browser.driver, 1280, 800);
+
+  await open(`/vows/new?player=${juno}&drill=balls-of-feet-balance`);
+  await page.sees('good ones in all');
+  for (const [part, drill] of [
+    [2, 'Flip to a target'],
+    [3, 'Ground steer'],
+  ] as const) {
+    await page.press('Another part');
+    await page.choose(`Drill, part ${part}`, drill);
+  }
+  await page.setValue('Minutes a day', '15');
+  for (const day of ['Sat', 'Sun']) await page.press(day);
+  await page.becomes(`document.querySelector('[data-days]')?.dataset.days`, '14');
+  await page.press('Make the vow');
+  await page.press('Put a link on it');
+  await page.sees('It is shown here once');
+  const address = await run<string>(`document.querySelector('[data-link] a').href`);
+  await setViewport(browser.driver, 390, 844);
+  await browser.driver.get(address);
+  await page.sees('Juno’s vow');
+  // A hold by the watch.
+  await press('Balls-of-feet balance', 'Start holding');
+  await browser.driver.wait(
+    () =>
+      run<boolean>(
+        `Number(/(\\d+\\.\\d)Stop/.exec(${within('Balls-of-feet balance')}.textContent)?.[1] ?? 0) > 0.5`,
+      ),
+    20_000,
+    'The watch does not run.',
+  );
+  await press('Balls-of-feet balance', 'Stop');
+  // A lap, started and stopped; zones; and a number that was counted aloud.
+  await press('Ground steer', 'Start the watch');
+  await browser.driver.wait(
+    () =>
+      run<boolean>(`Number(/(\\d+\\.\\d)Stop/.exec(${within('Ground steer')}.textContent)?.[1] ?? 0) > 0.5`),
+    20_000,
+    'The watch does not run.',
+  );
+  await press('Ground steer', 'Stop');
+  await run(`${within('Flip to a target')}.querySelector('button[class*="min-h-20"]').click()`);
+  await run(
+    `[...${within('Flip to a target')}.querySelectorAll('button[class*="min-h-20"]')].at(-1).click()`,
+  );
+  await press('Ground steer', 'Type the number');
+  await page.type('Counted', 'ten');
+  await press('Ground steer', 'Keep it');
+  await page.sees('Type a number from 0 to 10000');
+  await page.type('Counted', '12,5');
+  await press('Ground steer', 'Keep it');
+  await page.becomes(waiting, '0');
+  const kinds = (await counted()).slice(2);
+  expect(kinds.map(({ drill, kind }) => `${String(drill)} ${String(kind)}`)).toEqual([
+    'balls-of-feet-balance hold',
+    'ground-steer lap',
+    'flip-to-a-target zone',
+    'flip-to-a-target zone',
+    'ground-steer result',
+  ]);
+  expect(kinds.at(-1)!.value).toBe(12.5);
+  await setViewport(browser.driver, 1280, 800);
 });
 
 test('a coach lets a vow rest, ends it and takes that back, on a narrow screen too', async () => {
