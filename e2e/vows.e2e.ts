@@ -57,9 +57,19 @@ test('a vow from a review: its days stand there while it is typed, and one press
   await page.sees('of 90000 good ones until');
   await page.choose('What for', 'Keep a habit');
   await page.sees('of the same small dose');
+  // The child may choose another step, at a dose of its own.
+  const other = plainBook.step('shadow-forehand', 'by-checkpoint')!;
+  await page.tick(other.title);
+  const own = `[...document.querySelectorAll('fieldset fieldset')].find((one) => one.textContent.startsWith('${other.title}')).querySelectorAll('input')`;
+  await browser.driver.executeScript(
+    `const input = ${own}[1];
+     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(input, '7');
+     input.dispatchEvent(new Event('input', { bubbles: true }));`,
+  );
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Make the vow');
   await page.sees('Put a link on it');
+  await page.sees(`Nessa may choose: ${other.title}`);
   const vow = await one(
     `select id, promise from vow where player_id = ? order by created_at_ms desc limit 1`,
     [nessa],
@@ -67,6 +77,7 @@ test('a vow from a review: its days stand there while it is typed, and one press
   expect(JSON.parse(String(vow.promise))).toMatchObject({
     weekdays: [1, 2, 3, 4, 5, 6, 7],
     aim: { kind: 'habit' },
+    parts: [{ choices: [{ stepId: 'by-checkpoint', dose: { kind: 'reps', reps: 7 } }] }],
   });
   expect(
     (await one(`select count(*) as n from vow_day where vow_id = ? and state = 'asked'`, [String(vow.id)])).n,

@@ -120,6 +120,22 @@ export function Parts({ form, view, book, set }: PartsProps) {
                     );
                   })}
                 </div>
+                {part.choices.map(({ stepId, dose }, i) => (
+                  <fieldset key={stepId} className="mt-2 border-l-4 border-line pl-3">
+                    <legend className="text-sm font-semibold">
+                      {drill?.steps.find(({ id }) => id === stepId)?.title}
+                    </legend>
+                    <DoseFields
+                      dose={dose}
+                      onChange={(next) =>
+                        put(at, {
+                          ...part,
+                          choices: part.choices.map((one, n) => (n === i ? { stepId, dose: next } : one)),
+                        })
+                      }
+                    />
+                  </fieldset>
+                ))}
               </fieldset>
             )}
             {form.parts.length > 1 && (
