@@ -4,7 +4,7 @@ import { addLoads, noLoadSum } from '@/core/dose/load';
 import type { Booked } from '@/core/planning/vow/vow';
 import { plainBook } from '@/drills';
 import { blockOf, timePlan } from '@/session/plan';
-import { dayNumber, isoDay } from '@/session/levels';
+import { dayNumber, isoDay } from '@/core/days';
 import { usualHome, type Home } from '@/session/vow/home';
 import { proposeVow, type VowSetting } from '@/session/vow/propose';
 import { usualDose, type Vow } from '@/session/vow/vow';

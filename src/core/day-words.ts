@@ -17,3 +17,6 @@ export const shortDay = (day: string) => short(ofDay(day), ['weekday', 'day', 'm
 
 /** "Tuesday 24 November". */
 export const longDay = (day: string) => long(ofDay(day), ['weekday', 'day', 'month']);
+
+/** The days of the week, short, from Monday. */
+export const weekdayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;

@@ -1,5 +1,5 @@
 import { plainBook } from '@/drills';
-import { isoDay } from '@/session/levels';
+import { isoDay } from '@/core/days';
 import { familyView } from '@/server/views/family';
 import { needsView } from '@/server/views/needs';
 import { progressView } from '@/server/views/progress';

@@ -9,7 +9,7 @@ import { bookFor } from '@/server/readers/book';
 import { partsOfVow } from '@/server/readers/vows';
 import { storeHome } from '@/server/vows/home-log';
 import { endVow, makeVow, pauseVow, saveHome, thankForVow } from '@/server/vows/vows';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 
 import type { Character } from './people';
 import { must, type At, type DemoOptions, type Member } from './shared';

@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { isKitThing } from '@/drills/kit';
 import { surfaces } from '@/core/place/place';
-import { mostMinutes } from '@/core/planning/vow/plan';
+import { homeMinutes } from '@/core/care/limits';
 import type { VowAim } from '@/core/planning/vow/vow';
 import { mostParts } from '@/session/vow/vow';
 import { daySchema } from './day';
@@ -67,8 +67,8 @@ export const vowSchema = object({
     .typeError('Minutes a day must be a whole number, such as 5.')
     .required('Minutes a day are missing: type how many, such as 5.')
     .integer('Minutes a day must be a whole number.')
-    .min(1, `Minutes a day must be from 1 to ${mostMinutes}: a vow is short, and done.`)
-    .max(mostMinutes, `Minutes a day must be from 1 to ${mostMinutes}: more than that belongs on court.`),
+    .min(1, `Minutes a day must be from 1 to ${homeMinutes}: a vow is short, and done.`)
+    .max(homeMinutes, `Minutes a day must be from 1 to ${homeMinutes}: more than that belongs on court.`),
   growth: number()
     .typeError('Growth must be a share, such as 0.1.')
     .default(0.1)

@@ -3,7 +3,7 @@ import { calendarOf } from '@/formats/calendar';
 import { vowCalendarOf } from '@/formats/vow-calendar';
 import { rests } from '@/core/planning/vow/keeping';
 import { plainDose } from '@/session/vow/card';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import { getPlayer } from '@/data/squad';
 import { allVowsOfPlayer } from '@/data/vows';
 import { sessionsBetween } from '@/data/session';

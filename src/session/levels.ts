@@ -1,3 +1,4 @@
+import { dayNumber } from '@/core/days';
 import { routineStretches, type Dose } from '@/core/dose/dose';
 import { kinds } from '@/core/skill/level/assumptions';
 import { evidenceOf, type DaySums, type Evidence } from '@/core/skill/level/evidence';
@@ -96,12 +97,6 @@ export function attemptsIn(dose: Dose): number {
       return 1;
   }
 }
-
-/** A local ISO day as a number of days. */
-export const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000);
-
-/** The local ISO day of a number of days. */
-export const isoDay = (day: number): string => new Date(day * 86_400_000).toISOString().slice(0, 10);
 
 /** Blocks of one day on the same step are one day's evidence. */
 function dated(step: Step, done: readonly Done[]): Dated[] {

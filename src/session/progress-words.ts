@@ -4,7 +4,7 @@ import type { Transfer } from '@/core/skill/transfer';
 import type { Odds } from '@/core/skill/four-schools';
 import { shortDay } from '@/core/day-words';
 import { counted, percent } from '@/core/words';
-import { isoDay } from './levels';
+import { isoDay } from '@/core/days';
 import { horizonDays, type RowsToExpect, type StepProgress } from './progress';
 
 /*

@@ -24,7 +24,8 @@ import type { Book } from '@/drills/book';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
 import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
-import { atHome, dayNumber, goalOf } from './levels';
+import { dayNumber } from '@/core/days';
+import { atHome, goalOf } from './levels';
 import { shareOf, type Share } from '@/core/skill/beta';
 
 /** A day on the chart, as the best result to expect of it: by its own counts, and by the level with its range. */

@@ -16,6 +16,9 @@ export function sessionCap(age: number, what: Capped): number {
   return byBand.find((band) => age <= band.upTo)![what];
 }
 
+/** All that has a line. */
+export const cappedKinds: readonly Capped[] = ['contacts', 'overheads', 'forearm'];
+
 /** A week holds three times a session's line: ours. */
 export const weekCaps = 3;
 
@@ -24,6 +27,9 @@ export const cappedWords: Readonly<Record<Capped, string>> = {
   overheads: 'overhead actions',
   forearm: 'fast forearm actions',
 };
+
+/** Minutes of all vows of one day at home: ours. */
+export const homeMinutes = 15;
 
 /** Minutes of moving work for one session by age, in which form still holds: ours. */
 export function sessionMinutes(age: number): number {

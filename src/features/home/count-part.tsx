@@ -4,6 +4,8 @@ import { Check, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Tally } from '@/core/counting/tally';
 import { growingRounds, type Dose } from '@/core/dose/dose';
+import { isKept } from '@/core/planning/vow/keeping';
+import { lateTapS } from '@/core/run/round';
 import type { CardPart } from '@/session/vow/card';
 import { doneShare } from '@/session/vow/done-share';
 import { buttonClass } from '@/ui/button-class';
@@ -90,12 +92,12 @@ function Done({ share, count, part }: { share: number; count: Tally; part: CardP
     <div>
       <div className="h-3 overflow-hidden rounded-full bg-chalk" aria-hidden>
         <div
-          className={`h-full ${share >= 0.95 ? 'bg-safe' : 'bg-now'}`}
+          className={`h-full ${isKept(share) ? 'bg-safe' : 'bg-now'}`}
           style={{ width: `${share * 100}%` }}
         />
       </div>
       <p className="pt-1 text-base" role="status">
-        {share >= 0.95 ? 'Your vow for today is kept. ' : ''}
+        {isKept(share) ? 'Your vow for today is kept. ' : ''}
         {said}
       </p>
     </div>
@@ -194,9 +196,6 @@ function Watch({ kind, attempt, onMark }: Marking & { kind: 'hold' | 'lap' }) {
     </button>
   );
 }
-
-/** A tap so long after the end still counts, seconds: a thumb is later than the eye. The court’s own. */
-const lateTapS = 0.8;
 
 /** Counting inside a time box. */
 function Timed({ part, dose, count, round, onMark }: Omit<Props, 'onUndo'>) {

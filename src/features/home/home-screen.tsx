@@ -14,7 +14,9 @@ import type { HomeDay, HomeDayPart, HomeView, HomeVow } from '@/session/vow/home
 import { buttonClass } from '@/ui/button-class';
 import { cx } from '@/ui/class-names';
 import { CountPart } from './count-part';
-import { dayNumberOf } from './days';
+import { dayNumber, isoDay } from '@/core/days';
+import { isKept } from '@/core/planning/vow/keeping';
+import { weekdayOf } from '@/core/planning/vow/vow';
 import { Felt } from './felt';
 import { homeToday, saidOn, usePartTally, type HomeLog } from './use-home';
 
@@ -44,7 +46,7 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
   const [chosen, setChosen] = useState<string | null>(null);
   const [extra, setExtra] = useState<string | null>(null);
   const day = chosen ?? today;
-  const yesterday = new Date((dayNumberOf(today) - 1) * 86_400_000).toISOString().slice(0, 10);
+  const yesterday = isoDay(dayNumber(today) - 1);
   const open = view.vows.flatMap((vow) => {
     const one = vow.days.find((other) => other.day === day);
     if (!one) return [];
@@ -284,11 +286,9 @@ function PartToday({
 
 /** The week so far: which days were asked, begun and kept. */
 function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: string }) {
-  const number = dayNumberOf(today);
-  const monday = number - ((((number + 3) % 7) + 7) % 7);
-  const days = Array.from({ length: 7 }, (_, i) =>
-    new Date((monday + i) * 86_400_000).toISOString().slice(0, 10),
-  );
+  const number = dayNumber(today);
+  const monday = number - weekdayOf(number) + 1;
+  const days = Array.from({ length: 7 }, (_, i) => isoDay(monday + i));
   const shareOf = (day: string): number | null => {
     const shares = view.vows.flatMap((vow) =>
       vow.days
@@ -312,7 +312,7 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
     return shares.length === 0 ? null : shares.reduce((sum, one) => sum + one, 0) / shares.length;
   };
   const shares = days.map(shareOf);
-  const kept = shares.filter((share) => share !== null && share >= 0.95).length;
+  const kept = shares.filter((share) => share !== null && isKept(share)).length;
   return (
     <section aria-label="This week">
       <h2 className="text-xl">This week</h2>
@@ -322,7 +322,7 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
           const word =
             share === null
               ? 'free'
-              : share >= 0.95
+              : isKept(share)
                 ? 'kept'
                 : share > 0
                   ? 'begun'
@@ -333,7 +333,7 @@ function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: str
             <li
               key={day}
               aria-current={day === today ? 'date' : undefined}
-              className={`rounded-md border-2 px-0.5 py-2 ${day === today ? 'border-ink' : 'border-edge'} ${share !== null && share >= 0.95 ? 'bg-safe text-on-now' : ''}`}
+              className={`rounded-md border-2 px-0.5 py-2 ${day === today ? 'border-ink' : 'border-edge'} ${share !== null && isKept(share) ? 'bg-safe text-on-now' : ''}`}
             >
               <span className="block font-semibold">{shortDay(day).slice(0, 3)}</span>
               <span className="block text-xs">{word}</span>

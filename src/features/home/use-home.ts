@@ -3,12 +3,12 @@
 import { useMemo, useState, useSyncExternalStore } from 'react';
 import { tally, type Tally } from '@/core/counting/tally';
 import type { Measure } from '@/core/counting/measure';
+import { dayNumber, isoDay } from '@/core/days';
 import { liveEvents } from '@/core/counting/live';
 import { deviceName, deviceStore, sendTo } from '@/court/device';
 import { noStore } from '@/court/held-back';
 import { RunLog, type LogState } from '@/court/run-log';
 import type { HomeView } from '@/session/vow/home-view';
-import { dayNumberOf } from './days';
 
 /** A child's log at home: the court's own, with its store and its outbox. */
 export interface HomeLog {
@@ -77,9 +77,9 @@ export function saidOn(
 
 /** The day it is here: as many days after the page was made as this device’s calendar says. */
 export function homeToday(view: Pick<HomeView, 'today' | 'madeAtMs'>, nowMs: number): string {
-  const made = dayNumberOf(localDay(view.madeAtMs));
-  const passed = Math.max(0, dayNumberOf(localDay(nowMs)) - made);
-  return isoDayOf(dayNumberOf(view.today) + passed);
+  const made = dayNumber(localDay(view.madeAtMs));
+  const passed = Math.max(0, dayNumber(localDay(nowMs)) - made);
+  return isoDay(dayNumber(view.today) + passed);
 }
 
 const two = (n: number) => String(n).padStart(2, '0');
@@ -88,4 +88,3 @@ export function localDay(atMs: number): string {
   const date = new Date(atMs);
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 }
-const isoDayOf = (day: number): string => new Date(day * 86_400_000).toISOString().slice(0, 10);

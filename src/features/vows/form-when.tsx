@@ -1,11 +1,11 @@
-import { mostMinutes } from '@/core/planning/vow/plan';
+import { homeMinutes } from '@/core/care/limits';
+import { weekdayNames } from '@/core/day-words';
 import type { VowAim } from '@/core/planning/vow/vow';
 import { cx } from '@/ui/class-names';
 import { Field } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
 import type { Form, SetForm } from './form';
 
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 interface WhenProps {
   readonly form: Form;
   readonly set: SetForm;
@@ -54,7 +54,7 @@ export function When({ form, set, errorOf, today }: WhenProps) {
       <fieldset aria-describedby={errorOf('weekdays') ? 'weekdays-error' : undefined}>
         <legend className="font-semibold">Days</legend>
         <div className="mt-1 flex flex-wrap gap-2">
-          {dayNames.map((name, i) => {
+          {weekdayNames.map((name, i) => {
             const on = form.weekdays.includes(i + 1);
             return (
               <button
@@ -85,7 +85,7 @@ export function When({ form, set, errorOf, today }: WhenProps) {
         )}
       </fieldset>
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        <Field label="Minutes a day" hint={`1 to ${mostMinutes}`} error={errorOf('minutes')}>
+        <Field label="Minutes a day" hint={`1 to ${homeMinutes}`} error={errorOf('minutes')}>
           <input
             inputMode="numeric"
             defaultValue={form.minutes}

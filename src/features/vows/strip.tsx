@@ -1,14 +1,15 @@
 import { longDay } from '@/core/day-words';
+import { isKept } from '@/core/planning/vow/keeping';
 import type { StripDay } from '@/server/views/vows';
 import { cx } from '@/ui/class-names';
 
 const wordOf = ({ asked, rests, share }: StripDay): string =>
-  share >= 0.95 ? 'kept' : share > 0 ? 'begun' : rests ? 'rests' : asked ? 'not done' : 'free';
+  isKept(share) ? 'kept' : share > 0 ? 'begun' : rests ? 'rests' : asked ? 'not done' : 'free';
 
 /** Two weeks of a vow: kept days full, begun ones half, asked ones empty, free ones a line. */
 export function Strip({ days, today }: { readonly days: readonly StripDay[]; readonly today: string }) {
-  const kept = days.filter(({ share }) => share >= 0.95).length;
-  const begun = days.filter(({ share }) => share > 0 && share < 0.95).length;
+  const kept = days.filter(({ share }) => isKept(share)).length;
+  const begun = days.filter(({ share }) => share > 0 && !isKept(share)).length;
   return (
     <ol
       className="flex items-end gap-0.5"

@@ -2,6 +2,7 @@
 
 import { ClipboardPaste, Plus } from 'lucide-react';
 import { useState } from 'react';
+import { isKept } from '@/core/planning/vow/keeping';
 import { counted } from '@/core/words';
 import type { VowsView } from '@/server/views/vows';
 import { Button, ButtonLink } from '@/ui/button';
@@ -19,7 +20,7 @@ export function VowsPage({ view }: { readonly view: VowsView }) {
   const takeOver = usePart(loadTakeOver, pasting);
   const running = lines.filter(({ state }) => state === 'runs' || state === 'rests' || state === 'to come');
   const over = lines.filter((line) => !running.includes(line));
-  const keptToday = running.filter(({ strip }) => (strip.at(-1)?.share ?? 0) >= 0.95).length;
+  const keptToday = running.filter(({ strip }) => isKept(strip.at(-1)?.share ?? 0)).length;
   return (
     <>
       <PageHead

@@ -1,7 +1,7 @@
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import type { Executor } from '@/data/database';
 import { horizonDays } from '@/session/progress';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import { dayAfter } from '../days';
 import { plannedBlocks } from './blocks';
 import { promisedAhead } from './vows';

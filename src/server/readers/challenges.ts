@@ -9,7 +9,8 @@ import {
 } from '@/data/challenges';
 import type { Book } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
-import { dayNumber, goalOf } from '@/session/levels';
+import { dayNumber } from '@/core/days';
+import { goalOf } from '@/session/levels';
 import type { Context } from '../context';
 import { bookFor } from './book';
 

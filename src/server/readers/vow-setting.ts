@@ -9,7 +9,7 @@ import { loggedBlocks } from '@/data/log';
 import { evidenceOn, lastDays, triesSince } from '@/data/results';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { vowsOfPlayer } from '@/data/vows';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import { timePlan, type PlanPlayer, type Records } from '@/session/plan';
 import type { VowSetting } from '@/session/vow/propose';
 import type { Vow } from '@/session/vow/vow';

@@ -15,7 +15,7 @@ import {
   type VowRow,
 } from '@/data/vows';
 import { type PlanPlayer, type Records } from '@/session/plan';
-import { dayNumber, isoDay } from '@/session/levels';
+import { dayNumber, isoDay } from '@/core/days';
 import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
 import { usualHome, type Home } from '@/session/vow/home';
 import { dayCost, type Vow } from '@/session/vow/vow';

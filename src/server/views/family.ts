@@ -1,6 +1,6 @@
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Family } from '@/drills/types';
-import { isoDay } from '@/session/levels';
+import { isoDay } from '@/core/days';
 import { attendedSince } from '@/data/session';
 import { touchesByDay } from '@/data/results';
 import { decisionsOfPlayer, getPlayer } from '@/data/squad';

@@ -3,7 +3,7 @@ import { eventsOfBlocks } from '@/data/log';
 import { getPlayer } from '@/data/squad';
 import { vowsOfPlayer } from '@/data/vows';
 import { cardOf, firstName, plainDose } from '@/session/vow/card';
-import { isoDay } from '@/session/levels';
+import { isoDay } from '@/core/days';
 import type { HomeView, HomeVow } from '@/session/vow/home-view';
 import { latestMs, type Context } from '../context';
 import { dayAfter } from '../days';

@@ -3,7 +3,7 @@ import { recentWork } from '@/data/results';
 import { attendedSince, playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import { aimedSince, tapsSince, toldSince } from '@/data/taps';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import { honestyOf } from '@/session/honesty';
 import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
 import type { Context } from '../context';

@@ -12,7 +12,7 @@ import type { Book } from '@/drills';
 import type { Drill, Family, Step } from '@/drills/types';
 import { goalsOf, judgedOn, type Goals } from '@/session/goals';
 import { doneOn, levelOn, oddsOf, schoolsOn, type Skill } from '@/session/judging';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import {
   homeAndCourt,
   progressOn,

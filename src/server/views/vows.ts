@@ -8,7 +8,7 @@ import { getVow, listVows, vowsOfPlayer, wordsFromHome } from '@/data/vows';
 import { bookFor } from '../readers/book';
 import { cardOf, whenInWords, type Card } from '@/session/vow/card';
 import { plainDose } from '@/session/vow/card';
-import { dayNumber, isoDay } from '@/session/levels';
+import { dayNumber, isoDay } from '@/core/days';
 import type { Home } from '@/session/vow/home';
 import type { Vow } from '@/session/vow/vow';
 import type { Book } from '@/drills';

@@ -2,7 +2,7 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { tooMuch } from '@/core/planning/vow/together';
 import { rests } from '@/core/planning/vow/keeping';
 import { shortDay } from '@/core/day-words';
-import { dayNumber, isoDay } from '@/session/levels';
+import { dayNumber, isoDay } from '@/core/days';
 import { proposeVow, type Proposal, type ProposedDay } from '@/session/vow/propose';
 import type { Vow } from '@/session/vow/vow';
 import type { Executor } from '@/data/database';

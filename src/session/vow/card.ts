@@ -1,6 +1,6 @@
 import { measures, type Measure } from '@/core/counting/measure';
 import { growingRounds, type Dose } from '@/core/dose/dose';
-import { shortDay } from '@/core/day-words';
+import { shortDay, weekdayNames } from '@/core/day-words';
 import { counted, doseTimeInWords } from '@/core/words';
 import type { Book } from '@/drills/book';
 import type { Beside, Drill, Step, Zone } from '@/drills/types';
@@ -188,14 +188,12 @@ function cardPart(
   };
 }
 
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-
 /** The days of the week and the last day, as a child reads them. */
 export const whenInWords = (
   { weekdays, atTime }: Pick<Vow, 'weekdays' | 'atTime'>,
   untilDay: string,
 ): string =>
-  `${weekdays.length === 7 ? 'Every day' : weekdays.map((day) => dayNames[day - 1]).join(', ')}${atTime ? ` at ${atTime}` : ''}, until ${shortDay(untilDay)}`;
+  `${weekdays.length === 7 ? 'Every day' : weekdays.map((day) => weekdayNames[day - 1]).join(', ')}${atTime ? ` at ${atTime}` : ''}, until ${shortDay(untilDay)}`;
 
 /** A vow as a card shows it; null where one of its drills or steps is gone. */
 export function cardOf(

@@ -2,7 +2,7 @@ import { foresee } from '@/core/skill/expect/forecast';
 import { normalBelow } from '@/core/skill/expect/normal';
 import { kinds } from '@/core/skill/level/assumptions';
 import { shortDay } from '@/core/day-words';
-import { planVow, type VowPlan } from '@/core/planning/vow/plan';
+import { longestVowDays, planVow, type VowPlan } from '@/core/planning/vow/plan';
 import { weekdayOf, type Booked, type VowLimit } from '@/core/planning/vow/vow';
 import { counted, percent } from '@/core/words';
 import { seededRandom } from '@/core/random';
@@ -14,7 +14,8 @@ import type { PlanPlayer, Records } from '../plan';
 import { recordOf } from '../plan';
 import { rateOn } from '../pace';
 import { attemptsADay, doneOn, levelOn, type Skill } from '../judging';
-import { dayNumber, goalOf, isoDay } from '../levels';
+import { dayNumber, isoDay } from '@/core/days';
+import { goalOf } from '../levels';
 import { goalsOf } from '../goals';
 import { notAtHome, type Home } from './home';
 import { daySizes, type DaySize, type Vow } from './vow';
@@ -91,9 +92,6 @@ export function vowDays(fromDay: string, untilDay: string, weekdays: readonly nu
     if (weekdays.includes(weekdayOf(day))) days.push(day);
   return days;
 }
-
-/** Longest a vow lasts, days: twenty-six weeks. Ours. */
-export const longestVowDays = 182;
 
 /** A vow on its days, with what is in its way. Deterministic. */
 export function proposeVow(vow: Vow, setting: VowSetting): Proposal {

@@ -1,8 +1,7 @@
 import { addLoads, noLoadSum, type LoadSum } from '../../dose/load';
 import { warning, type CareInput, type CarePlayer, type CareWork, type Warning } from '../care';
-import { cappedWords, sessionCap, weekCaps, type Capped } from '../limits';
+import { cappedKinds, cappedWords, sessionCap, weekCaps, type Capped } from '../limits';
 
-const kinds: readonly Capped[] = ['contacts', 'overheads', 'forearm'];
 const nsca =
   '80 to 100 foot contacts a session for beginners: strength-and-conditioning handbooks (NSCA), from memory; smaller for children is ours';
 
@@ -32,7 +31,7 @@ function heaviest(work: readonly CareWork[], playerId: string, what: Capped): Ca
  */
 export function loadCaps({ work, players }: CareInput): Warning[] {
   const sums = loads(work);
-  return kinds.flatMap((what) => {
+  return cappedKinds.flatMap((what) => {
     const worst = players
       .map((player) => overOf(player, sums.get(player.id) ?? noLoadSum, what))
       .reduce<Over | null>((most, next) => (next && next.ratio > (most?.ratio ?? 1) ? next : most), null);

@@ -1,7 +1,7 @@
 import { addLoads, noLoadSum } from '../../dose/load';
 import { inMinutes } from '../../words';
 import { warning, type CareInput, type Warning } from '../care';
-import { drinkEveryS, drinkS, fewTries, oneSided, sessionMinutes, tooHotC } from '../limits';
+import { drinkEveryS, drinkS, fewTries, homeMinutes, oneSided, sessionMinutes, tooHotC } from '../limits';
 
 /** A drink every twenty minutes, sooner in the heat: the mend puts a minute after the block where it is due. */
 export function drinkBreaks({ work, airC, kind }: CareInput): Warning[] {
@@ -52,7 +52,7 @@ export function totalMinutes({ work, players, kind }: CareInput): Warning[] {
     null,
   );
   if (!youngest) return [];
-  const most = kind === 'vow' ? 15 : sessionMinutes(youngest.age);
+  const most = kind === 'vow' ? homeMinutes : sessionMinutes(youngest.age);
   const minutes = work.reduce((sum, one) => sum + one.totalS, 0) / 60;
   if (minutes <= most) return [];
   const longest = work.reduce((so, next) => (next.totalS > so.totalS ? next : so));

@@ -37,7 +37,7 @@ const wholeShare = 0.95;
 /** After so many missed days in a row a smaller vow is offered. */
 const missesToOffer = 3;
 
-export const isKept = ({ share }: DayDone): boolean => share >= wholeShare;
+export const isKept = (share: number): boolean => share >= wholeShare;
 
 export const rests = (pauses: readonly Pause[], day: number): boolean =>
   pauses.some(({ from, until }) => day >= from && (until === null || day <= until));
@@ -54,12 +54,12 @@ export function keepingOf(
   today: number,
 ): Keeping {
   const byDay = new Map(done.map((one) => [one.day, one]));
-  const kept = done.filter(isKept);
+  const kept = done.filter(({ share }) => isKept(share));
   const asked = planned.filter((day) => day <= today && !rests(pauses, day));
   let [run, longestRun, missedNow, missed] = [0, 0, 0, 0];
   for (const day of asked) {
     const one = byDay.get(day);
-    const whole = one !== undefined && isKept(one);
+    const whole = one !== undefined && isKept(one.share);
     if (day === today && !whole) continue;
     run = whole ? run + 1 : 0;
     longestRun = Math.max(longestRun, run);
@@ -72,8 +72,8 @@ export function keepingOf(
   const keptThisWeek = kept.filter(({ day }) => day >= monday && day < monday + 7).length;
   return {
     kept: kept.length,
-    started: done.filter((one) => one.share > 0 && !isKept(one)).length,
-    asked: asked.filter((day) => day < today || (byDay.has(day) && isKept(byDay.get(day)!))).length,
+    started: done.filter((one) => one.share > 0 && !isKept(one.share)).length,
+    asked: asked.filter((day) => day < today || (byDay.has(day) && isKept(byDay.get(day)!.share))).length,
     missed,
     run,
     longestRun,

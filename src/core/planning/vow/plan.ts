@@ -1,4 +1,5 @@
-import { atMost, bestDays, wantedSizes, type Rules } from './schedule';
+import { homeMinutes } from '../../care/limits';
+import { atMost, bestDays, hair, wantedSizes, type Rules } from './schedule';
 import { vowLimits, weekdayOf, type VowAsk, type VowDay, type VowLimit } from './vow';
 
 /** What is in the way of an aim, and the nearest that can be done. */
@@ -26,12 +27,8 @@ export interface VowPlan {
   readonly short: VowShort | null;
 }
 
-/** So many days ahead a later end is looked for: half a year. Ours. */
-const longestDays = 182;
-/** Minutes a day of one vow at most: care’s line for all of them. */
-export const mostMinutes = 15;
-/** What rounding may leave. */
-const hair = 1e-9;
+/** Longest a vow lasts, and how far ahead a later end is looked for, days: twenty-six weeks. Ours. */
+export const longestVowDays = 182;
 
 type Found = Omit<VowPlan, 'rested' | 'short'>;
 
@@ -150,7 +147,8 @@ function laterDay(rules: Rules, days: readonly number[], reps: number): number |
   if (first === undefined || last === undefined) return null;
   const ticked = new Set(days.map(weekdayOf));
   const more = [...days];
-  for (let day = last + 1; day <= first + longestDays; day++) if (ticked.has(weekdayOf(day))) more.push(day);
+  for (let day = last + 1; day <= first + longestVowDays; day++)
+    if (ticked.has(weekdayOf(day))) more.push(day);
   let soonest: number | null = null;
   const starts = startsOf(rules, more).filter(({ most }) => most + hair >= reps);
   for (const { wanted } of starts) {
@@ -164,7 +162,7 @@ function laterDay(rules: Rules, days: readonly number[], reps: number): number |
 
 /** The fewest minutes a day that are enough: more never give less. */
 function longerMinutes(minutes: number, enough: (minutes: number) => boolean): number | null {
-  let [low, high] = [minutes + 1, mostMinutes];
+  let [low, high] = [minutes + 1, homeMinutes];
   if (low > high || !enough(high)) return null;
   while (low < high) {
     const middle = (low + high) >> 1;

@@ -1,12 +1,9 @@
-import { sessionCap, weekCaps, type Capped } from '../../care/limits';
+import { cappedKinds, homeMinutes, sessionCap, weekCaps, type Capped } from '../../care/limits';
 import { nothingBooked, type Booked, type VowAsk, type VowDay, type VowSize } from './vow';
 
-/** Minutes of all vows of one day at home: beyond them care warns (core/care, the same line). */
-export const homeMinutes = 15;
-const kinds: readonly Capped[] = ['contacts', 'overheads', 'forearm'];
 const weekLong = 7;
 /** What rounding may leave over a line. */
-const hair = 1e-9;
+export const hair = 1e-9;
 
 /** What a vow is asked with, and which of its limits count. All of them, unless one is looked at by leaving it out. */
 export type Rules = Pick<
@@ -25,7 +22,7 @@ function fitsTheDay(rules: Rules, day: number, size: VowSize): boolean {
   const there = on(rules, day);
   if (counts(rules, 'minutes') && size.seconds > minutes * 60 + hair) return false;
   if (counts(rules, 'home minutes') && there.homeS + size.seconds > homeMinutes * 60 + hair) return false;
-  for (const what of kinds) {
+  for (const what of cappedKinds) {
     if (!counts(rules, what) || size.load[what] === 0) continue;
     if (there.load[what] + size.load[what] > sessionCap(age, what) + hair) return false;
   }
@@ -110,7 +107,7 @@ function bookedUntil(booked: ReadonlyMap<number, Booked>, what: Capped, end: num
  */
 export function atMost(rules: Rules, days: readonly number[], wanted: Int32Array): number {
   const { sizes, age, booked } = rules;
-  const watched = kinds.filter((what) => counts(rules, what) && sizes.at(-1)!.load[what] > 0);
+  const watched = cappedKinds.filter((what) => counts(rules, what) && sizes.at(-1)!.load[what] > 0);
   const perLoad = watched.map((what) =>
     Math.max(...sizes.map(({ good, load }) => (load[what] > 0 ? good / load[what] : Infinity))),
   );
@@ -149,7 +146,9 @@ export function bestDays(
   until = Infinity,
 ): { readonly days: readonly VowDay[]; readonly good: number; readonly reachedOn: number | null } {
   const { sizes, age, limit, booked } = rules;
-  const watched = kinds.filter((what) => counts(rules, what) && sizes.some(({ load }) => load[what] > 0));
+  const watched = cappedKinds.filter(
+    (what) => counts(rules, what) && sizes.some(({ load }) => load[what] > 0),
+  );
   const apart = limit && counts(rules, 'days apart') ? limit.daysApart : 0;
   if (watched.length === 0 && apart <= 1) {
     const all: VowDay[] = [];

@@ -1,7 +1,6 @@
-import { cappedWords, sessionCap, weekCaps, type Capped } from '../../care/limits';
+import { cappedKinds, cappedWords, homeMinutes, sessionCap, weekCaps, type Capped } from '../../care/limits';
 import { addLoads, type LoadSum } from '../../dose/load';
-import { counted } from '../../words';
-import { homeMinutes } from './schedule';
+import { hair } from './schedule';
 import { nothingBooked, weekdayOf, type Booked } from './vow';
 
 /** One day of one vow. */
@@ -38,9 +37,6 @@ export interface TooMuch {
   /** One sentence. */
   readonly text: string;
 }
-
-const kinds: readonly Capped[] = ['contacts', 'overheads', 'forearm'];
-const hair = 1e-9;
 
 /** Everything a child does at home and on court, week by week, from Monday. */
 export function weekTotals(
@@ -100,7 +96,7 @@ export function tooMuch(
     const minutes = own.reduce((sum, { seconds }) => sum + seconds, 0) / 60;
     if (minutes > homeMinutes + hair)
       say('home minutes', day, 'day', [minutes, homeMinutes], ({ seconds }) => seconds);
-    for (const what of kinds) {
+    for (const what of cappedKinds) {
       const cap = sessionCap(age, what);
       const share = ({ load }: PromisedDay) => load[what];
       const home = own.reduce((sum, one) => sum + share(one), 0);
@@ -131,7 +127,3 @@ function heaviest(days: readonly PromisedDay[], share: (one: PromisedDay) => num
       most = next;
   return most?.one ?? null;
 }
-
-/** All of it in a few words, for a plan: "12 minutes at home on 4 days, 25 in a week". */
-export const weekInWords = ({ homeS, courtS }: WeekTotal): string =>
-  `${counted(Math.round(homeS / 60), 'minute')} at home${courtS > 0 ? `, ${Math.round(courtS / 60)} in sessions` : ''}`;

@@ -2,15 +2,14 @@ import fc from 'fast-check';
 import highsLoader from 'highs';
 import { careFor } from '../../care';
 import type { CareInput } from '../../care/care';
-import { sessionCap, weekCaps, type Capped } from '../../care/limits';
+import { cappedKinds, homeMinutes, sessionCap, weekCaps } from '../../care/limits';
 import { addLoads, noLoadSum, type LoadSum } from '../../dose/load';
 import { keepingOf } from './keeping';
 import { planVow } from './plan';
-import { bestDays, homeMinutes, wantedSizes } from './schedule';
+import { bestDays, wantedSizes } from './schedule';
 import { tooMuch, weekTotals, type PromisedDay } from './together';
 import { nothingBooked, weekdayOf, type Booked, type VowAsk, type VowSize } from './vow';
 
-const kinds: readonly Capped[] = ['contacts', 'overheads', 'forearm'];
 const load = (more: Partial<LoadSum>): LoadSum => ({ ...noLoadSum, ...more });
 
 /** Doses of ten repetitions more each time, at three seconds each. */
@@ -245,7 +244,7 @@ function asProgram(asked: VowAsk, start: number): string {
     alone[i]! < 0 ? [] : [{ day, size: sizes[alone[i]!]!, name: `y${i}` }],
   );
   if (able.length === 0) return '';
-  const lines = kinds.flatMap((what) =>
+  const lines = cappedKinds.flatMap((what) =>
     Array.from({ length: 60 }, (_, i) => 19_990 + i).flatMap((end) => {
       const within = able.filter(({ day, size }) => day <= end && day > end - 7 && size.load[what] > 0);
       if (within.length === 0) return [];

@@ -3,7 +3,7 @@
 import { area, line, scaleLinear, scaleUtc } from 'd3';
 import { numberInWords, resultInWords } from '@/core/counting/measure';
 import type { Step } from '@/drills/types';
-import { isoDay } from '@/session/levels';
+import { isoDay } from '@/core/days';
 import type { StepProgress } from '@/session/progress';
 import { shortDay } from '@/ui/dates';
 import { MarkLine } from '@/ui/drawing/mark-line';

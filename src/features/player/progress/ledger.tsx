@@ -3,7 +3,7 @@
 import { ListChecks } from 'lucide-react';
 import { useState } from 'react';
 import { counted, inThousands } from '@/core/words';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import { ledgerWords } from '@/session/progress-words';
 import type { FocusLedger, ProgressView } from '@/server/views/progress';
 import { Button } from '@/ui/button';

@@ -6,7 +6,7 @@ import { Fragment } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import { explainTarget, schoolNames } from '@/core/explanations/results';
 import { counted, percent } from '@/core/words';
-import { dayNumber } from '@/session/levels';
+import { dayNumber } from '@/core/days';
 import {
   changeWords,
   countsOnWords,
