@@ -167,6 +167,24 @@ describe('making', () => {
       expect(value(await previewVow(box.context, playerId, later)).short).toBeNull();
     }
   });
+
+  test('an end that lies beyond the longest vow is not offered', async () => {
+    // Mondays only, begun on a Tuesday: the 27th Monday lies 188 days after the first day, and 182 are the most.
+    const mondays = { ...form, weekdays: [1], untilDay: '2026-12-21' };
+    const untilOf = async (reps: number) => {
+      const { short } = value(
+        await previewVow(box.context, playerId, { ...mondays, aim: { kind: 'reps', reps } }),
+      );
+      return {
+        text: short!.text,
+        ends: short!.mends.flatMap((m) => (m.kind === 'until' ? [m.untilDay] : [])),
+      };
+    };
+    const { text } = await untilOf(4000);
+    const aMonday = Number(/^(\d+) of 4000/.exec(text)![1]) / 4;
+    expect((await untilOf(Math.round(aMonday * 25.5))).ends).toEqual(['2027-05-24']);
+    expect((await untilOf(Math.round(aMonday * 26.5))).ends).toEqual([]);
+  });
 });
 
 describe('changing', () => {

@@ -219,11 +219,16 @@ function problemsOf(vow: Vow, { book, player, home, today, fromDay, untilDay }: 
   return problems;
 }
 
-function shortOf(vow: Vow, { book, player, untilDay }: VowSetting, plan: VowPlan): Proposal['short'] {
+function shortOf(
+  vow: Vow,
+  { book, player, fromDay, untilDay }: VowSetting,
+  plan: VowPlan,
+): Proposal['short'] {
   const { short } = plan;
   if (!short) return null;
   const mends: VowMend[] = [];
-  if (short.later !== null)
+  // What is offered must be taken: a vow's length counts from its first day, which need not be ticked.
+  if (short.later !== null && short.later - dayNumber(fromDay) <= longestVowDays)
     mends.push({
       kind: 'until',
       untilDay: isoDay(short.later),
