@@ -6,7 +6,8 @@ import { changes, takenBy } from '../../src/drills/changes';
 import { ageBands, type AgeBand, type Drill, type Step } from '../../src/drills/types';
 import { courtPhases } from '../../src/session/court-clock';
 import { goalsOf, markFor } from '../../src/session/goals';
-import { blockOf, timePlan, workOf } from '../../src/session/plan';
+import { blockOf, workOf } from '../../src/session/plan';
+import { timePlan } from '../../src/session/time-plan';
 
 /** One step at one age under one change, with what is wrong about it. */
 export interface GoalCase {

@@ -1,7 +1,8 @@
 import { ageBands } from '@/drills/types';
 import { plainBook } from '@/drills';
 import { courtPhases } from './court-clock';
-import { blockOf, timePlan } from './plan';
+import { blockOf } from './plan';
+import { timePlan } from './time-plan';
 
 const ageOf = { '4-6': 5, '7-9': 8, '10-12': 11, '13-16': 15 } as const;
 

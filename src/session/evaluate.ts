@@ -6,15 +6,8 @@ import { phaseShares, type PhaseShare, type SessionPhaseId } from '@/core/planni
 import type { PlanTime } from '@/core/planning/plan-time';
 import type { Book } from '@/drills/book';
 import { changedLoad } from '@/drills/changes';
-import {
-  fitOfBlock,
-  timePlan,
-  workOf,
-  type Ground,
-  type PlanBlock,
-  type PlanPlayer,
-  type Records,
-} from './plan';
+import { workOf, type PlanBlock, type PlanPlayer, type Records } from './plan';
+import { fitOfBlock, timePlan, type Ground } from './time-plan';
 import type { Drill, Family, Step } from '@/drills/types';
 
 /** Drills that warm a part up, for the care rules to offer. */

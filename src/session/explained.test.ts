@@ -5,7 +5,8 @@ import { doseTime } from '@/core/dose/time';
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import { paceOn, rateOn } from './pace';
-import { blockOf, ownWorkFor, timePlan, workOf, type PlanBlock, type PlanPlayer } from './plan';
+import { blockOf, ownWorkFor, workOf, type PlanBlock, type PlanPlayer } from './plan';
+import { timePlan } from './time-plan';
 
 /* What stands on the screen adds up, by the formula beside it: read back from the words, for every step of the catalogue. */
 const players: readonly PlanPlayer[] = [

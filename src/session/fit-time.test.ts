@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { plainBook } from '@/drills';
 import { fitToBooking, secondsOf, toLength, type TimeSetting } from './fit-time';
 import { newBlock } from './place-block';
-import { timePlan, type PlanBlock, type PlanPlayer } from './plan';
+import { type PlanBlock, type PlanPlayer } from './plan';
+import { timePlan } from './time-plan';
 
 const players: PlanPlayer[] = [
   { id: 'a', age: 9 },

@@ -4,7 +4,8 @@ import { doseInWords, type Dose } from '@/core/dose/dose';
 import { doseFields, doseProblems } from '@/core/dose/limits';
 import { sessionPhases, type SessionPhaseId } from '@/core/planning/phases';
 import { phaseOf } from './evaluate';
-import { openGround, timePlan, type Ground, type PlanBlock, type PlanPlayer, type Records } from './plan';
+import { type PlanBlock, type PlanPlayer, type Records } from './plan';
+import { openGround, timePlan, type Ground } from './time-plan';
 
 /** What a block's time hangs on. */
 export interface TimeSetting {

@@ -3,7 +3,8 @@ import { growingSum } from '@/core/dose/dose';
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import { paceOn } from './pace';
-import { blockOf, timePlan, type PlanPlayer } from './plan';
+import { blockOf, type PlanPlayer } from './plan';
+import { timePlan } from './time-plan';
 
 /*
  * Doses of the catalogue turned into time with a pencil: the sum is written out part by part as it stands in the

@@ -4,17 +4,15 @@ import { atHand } from '@/drills/kit';
 import { paceOn, rateOn } from './pace';
 import {
   blockOf,
-  openGround,
   ownWorkFor,
   recordOf,
   sameShape,
-  timePlan,
   workOf,
-  type Ground,
   type PlanBlock,
   type PlanPlayer,
   type Records,
 } from './plan';
+import { openGround, timePlan, type Ground } from './time-plan';
 import { commonStep, newBlock } from './place-block';
 import { noLoadSum } from '@/core/dose/load';
 import type { Place } from '@/core/place/place';

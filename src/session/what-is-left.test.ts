@@ -4,7 +4,7 @@ import { shortShare } from '@/core/run/late';
 import { asPlanned } from '@/core/counting/conditions';
 import { amountOf } from '@/core/dose/amount';
 import { shortened, workOnCourt } from './on-court';
-import { timePlan } from './plan';
+import { timePlan } from './time-plan';
 import { newBlock } from './place-block';
 import { whatIsLeft } from './what-is-left';
 

@@ -1,7 +1,8 @@
 import { shortShare, type BlockToCome } from '@/core/run/late';
 import type { Book } from '@/drills/book';
 import { shortened } from './on-court';
-import { timePlan, type Ground, type PlanBlock, type PlanPlayer, type Records } from './plan';
+import { type PlanBlock, type PlanPlayer, type Records } from './plan';
+import { timePlan, type Ground } from './time-plan';
 
 /** A block still to come, and how much of its dose is left where it was shortened. */
 export interface Coming {

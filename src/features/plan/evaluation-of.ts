@@ -4,7 +4,8 @@ import { kitAtHand } from '@/drills/kit';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { evaluatePlan, type Evaluation } from '@/session/evaluate';
 import type { TimeSetting } from '@/session/fit-time';
-import type { Ground, PlanBlock } from '@/session/plan';
+import type { PlanBlock } from '@/session/plan';
+import type { Ground } from '@/session/time-plan';
 import type { PlanDoc } from './plan-store';
 
 const nothingBefore = { weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} };

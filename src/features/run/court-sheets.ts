@@ -1,9 +1,11 @@
 /*
- * The sheets of the court: fetched once the screen is alive and can count, and kept for a reload without the server.
+ * The sheets of the court, and what times the rest of its plan: fetched once the screen is alive and can count, and
+ * kept for a reload without the server.
  */
 export { AdjustDialog } from './adjust-panel';
 export { CareSheet } from './care-sheet';
 export { FinishSheet } from './finish-sheet';
+export { leftBy } from './left-by';
 export { MoreDialog } from './more-panel';
 export { SessionHeldBack } from './session-held-back';
 export { TimeSheet } from './time-sheet';

@@ -1,16 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import type { Book } from '@/drills';
-import { kitAtHand } from '@/drills/kit';
 import { liveEvents } from '@/core/counting/live';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
 import { courtChanges } from '@/core/run/court-changes';
 import { bookingEndMs, overrunS, trimOffers, type TrimOffer } from '@/core/run/late';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
-import { whatIsLeft, type WhatIsLeft } from '@/session/what-is-left';
 import { usePageBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
+import type { CourtSheets } from './court-sheets';
 import type { BlockRun } from './use-block';
 
 export interface SessionTime {
@@ -24,25 +22,30 @@ export interface SessionTime {
   readonly trimmed: readonly { readonly blockId: string; readonly kind: 'share' | 'out' }[];
 }
 
-/** The session against its booking: what is left, and what could be trimmed. */
+/**
+ * The session against its booking: what is left, and what could be trimmed.
+ * @param sheets brings what times a plan; until it is there the session counts as not begun
+ */
 export function useSessionTime(
   view: SessionRunView,
   order: readonly RunBlock[],
   run: BlockRun | null,
   log: RunLog,
   nowMs: number,
+  sheets: CourtSheets | null,
 ): SessionTime {
   const book = usePageBook(view.session.coach);
   const states = statesOf(order, log);
-  const [leftOf] = useState(() => remembered(leftBy));
-  const { toCome, afterRunningS } = leftOf(view, book, keyOf(states, run));
+  const [leftOf] = useState(() => remembered(leftIn));
+  const { toCome, afterRunningS } = leftOf(sheets, view, book, keyOf(states, run));
 
   const startedMs = states
     .flatMap(({ events }) => liveEvents(events).filter((event) => event.kind === 'start'))
     .reduce((first, event) => Math.min(first, event.atMs), Infinity);
-  const endMs = Number.isFinite(startedMs)
-    ? bookingEndMs(view.bookedStartMs, view.session.bookedMin, startedMs)
-    : null;
+  const endMs =
+    sheets && Number.isFinite(startedMs)
+      ? bookingEndMs(view.bookedStartMs, view.session.bookedMin, startedMs)
+      : null;
   const totalS = run ? run.phases.reduce((sum, phase) => sum + phase.seconds, 0) : 0;
   const runningLeftS =
     run && run.clock.state !== 'ended' ? Math.max(0, totalS - elapsedS(run.clock, nowMs)) + afterRunningS : 0;
@@ -79,24 +82,8 @@ function keyOf(states: ReturnType<typeof statesOf>, run: BlockRun | null): strin
   ].join(' ');
 }
 
-/** What is left by a key. */
-function leftBy(view: SessionRunView, book: Book, key: string): WhatIsLeft {
-  const blockOf = (id: string) => view.blocks.find((known) => known.id === id)!;
-  const [running = '', ...shares] = key.split(' ');
-  const coming = shares.map((one) => {
-    const [id, share] = one.split(':');
-    return { block: blockOf(id!), share: Number(share) };
-  });
-  const ground = { place: view.care.place, atHand: kitAtHand(view.care.kit) };
-  return whatIsLeft(
-    book,
-    running === '' ? null : blockOf(running),
-    coming,
-    view.players,
-    view.care.records,
-    ground,
-  );
-}
+const leftIn = (sheets: CourtSheets | null, ...asked: Parameters<CourtSheets['leftBy']>) =>
+  sheets?.leftBy(...asked) ?? { toCome: [], afterRunningS: 0 };
 
 /** A function that recomputes its answer only when it is asked something else than before. */
 function remembered<A extends readonly unknown[], R>(work: (...asked: A) => R): (...asked: A) => R {

@@ -1,6 +1,6 @@
 import { beginBlock, shapeOf } from '@/session/begun';
 import { heldUnder } from '@/session/held';
-import { timePlan } from '@/session/plan';
+import { timePlan } from '@/session/time-plan';
 import type { WholeRecord } from '@/session/rebuild';
 import type { Executor } from '@/data/database';
 import { getSession, playersOfSessions, type SessionRow } from '@/data/session';

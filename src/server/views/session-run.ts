@@ -1,7 +1,8 @@
 import type { Book } from '@/drills';
 import { shapeOf } from '@/session/begun';
 import { stepBeside, workOnCourt } from '@/session/on-court';
-import { timePlan, workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
+import { workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
+import { timePlan } from '@/session/time-plan';
 import { asPlanned } from '@/core/counting/conditions';
 import type { Attendance } from '@/core/attendance';
 import type { Place } from '@/core/place/place';

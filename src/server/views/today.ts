@@ -1,7 +1,8 @@
 import { makeBook } from '@/drills';
 import { resultInWords } from '@/core/counting/measure';
 import { goalsOf } from '@/session/goals';
-import { timePlan, workOf } from '@/session/plan';
+import { workOf } from '@/session/plan';
+import { timePlan } from '@/session/time-plan';
 import type { Attendance } from '@/core/attendance';
 import { drawnTime, type DrawnTime } from '@/core/planning/plan-time';
 import {

@@ -3,7 +3,8 @@ import { amountOf } from '@/core/dose/amount';
 import { shortDay } from '@/core/day-words';
 import { groupBy } from '@/core/group-by';
 import { beginBlock, shapeOf, writeBegun } from '@/session/begun';
-import { blockOf, timePlan } from '@/session/plan';
+import { blockOf } from '@/session/plan';
+import { timePlan } from '@/session/time-plan';
 import type { Executor } from '@/data/database';
 import { appendEvents, storedAs } from '@/data/log';
 import {

@@ -6,7 +6,8 @@ import type { VowAim, VowSize } from '@/core/planning/vow/vow';
 import type { Book } from '@/drills/book';
 import { ageBandOf } from '@/drills/age-band';
 import type { Step } from '@/drills/types';
-import { blockOf, timePlan, type PlanPlayer, type Records } from '../plan';
+import { blockOf, type PlanPlayer, type Records } from '../plan';
+import { timePlan } from '../time-plan';
 
 /** A step with its dose, as the child may choose it. */
 export interface VowChoice {
