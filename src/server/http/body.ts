@@ -6,6 +6,8 @@ export const refusal = (
   headers: HeadersInit = {},
 ): Response => Response.json({ problems }, { status, headers });
 
+export const noJson = refused('body', 'body must be JSON: it could not be read. Nothing of it was stored.');
+
 /**
  * Reads a JSON body of at most `maxBytes`, and stops reading as soon as there is more.
  * The declared length is not trusted.
@@ -14,18 +16,23 @@ export async function readJson(
   request: Request,
   maxBytes: number,
 ): Promise<Outcome<unknown> & { status?: number }> {
-  if (!request.headers.get('content-type')?.startsWith('application/json'))
-    return { ...refused('content-type', 'content-type must be application/json.'), status: 415 };
-  const read = await readBytes(request, maxBytes);
+  const read = await readJsonBytes(request, maxBytes);
   if (!read.ok) return read;
   try {
     return done(JSON.parse(Buffer.from(read.value).toString('utf8')) as unknown);
   } catch {
-    return {
-      ...refused('body', 'body must be JSON: it could not be read. Nothing of it was stored.'),
-      status: 400,
-    };
+    return { ...noJson, status: 400 };
   }
+}
+
+/** Reads a body that says it is JSON and leaves the parsing to whoever takes it. */
+export async function readJsonBytes(
+  request: Request,
+  maxBytes: number,
+): Promise<Outcome<Uint8Array> & { status?: number }> {
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    return { ...refused('content-type', 'content-type must be application/json.'), status: 415 };
+  return readBytes(request, maxBytes);
 }
 
 /** Reads a body of at most `maxBytes`, as {@link readJson} does, whatever is in it. */

@@ -3,9 +3,10 @@ import { throughRoute } from '@/server/doors/door';
 import { sayTaken } from '@/server/doors/say-taken';
 import { bundleBytes, bundleFor, isPart } from '@/server/files/bundle';
 import { lookAtBundle, takeOverBundle, type TookOver } from '@/server/files/bring-in';
-import { readJson, refusal } from '@/server/http/body';
+import { noJson, readJsonBytes, refusal } from '@/server/http/body';
 import { Line } from '@/server/http/line';
 import { newsResponse } from '@/server/http/news';
+import { parseApart } from '@/server/http/parse-apart';
 import { fileResponse } from '@/server/http/take';
 
 /** The book as a file, or a part of it: `?part=child&id=…`. All of it is an owner's to take away. */
@@ -52,7 +53,7 @@ export async function POST(request: Request): Promise<Response> {
           ],
           status: 503,
         });
-      const body = await readJson(request, maxBookBytes);
+      const body = await readJsonBytes(request, maxBookBytes);
       if (!body.ok) {
         leave();
         return refusal(body);
@@ -60,13 +61,15 @@ export async function POST(request: Request): Promise<Response> {
       const name = (asked.get('name') ?? 'a file').slice(0, 120);
       return newsResponse<TookOver>(request.signal, async (say, signal) => {
         try {
+          const file = await parseApart(body.value, signal);
+          if (!file) return noJson;
           const watch = { signal, onChecked: (checked: number, of: number) => say({ checked, of }) };
           if (asked.get('look') === '1') {
-            const look = await lookAtBundle(context, body.value, watch);
+            const look = await lookAtBundle(context, file.value, watch);
             return look.ok ? { ok: true, value: { ...look.value, id: null } } : look;
           }
           const replace = asked.get('replace') === '1';
-          const outcome = await takeOverBundle(context, body.value, { replace, name }, watch);
+          const outcome = await takeOverBundle(context, file.value, { replace, name }, watch);
           if (outcome.ok) revalidatePath('/', 'layout');
           return outcome;
         } finally {
