@@ -290,3 +290,33 @@ describe('what would the next step do?', () => {
     await page.sees('has no counted rows at a wall yet');
   });
 });
+
+test('lengths in feet: dials, answers and places are read and typed so, and kept in metres', async () => {
+  await browser.driver.get(`${app.url}/settings`);
+  await page.choose('You read lengths in', 'feet and inches');
+  await browser.driver.get(`${app.url}/benches/wall?player=${ids.nessa}&place=${ids.yard}`);
+  await page.becomes(`/Stand \\d+ ft( \\d+ in)? from the wall/.test(${sentence})`, true);
+  await dial('Distance', '10 ft');
+  await page.becomes(`${sentence}.includes('Stand 10 ft from the wall')`, true);
+  await dial('Distance', 'far');
+  await page.sees(/Distance must be from \d.* to 32 ft 10 in\./);
+
+  await browser.driver.get(`${app.url}/places`);
+  await page.press('Add a place');
+  await page.type('Name', 'Sail loft');
+  await page.type('Length, ft', '40 ft');
+  await page.type('Width, ft', `20'6`);
+  await page.type('Ceiling, ft', '3 ft');
+  await page.press('Save place');
+  await page.sees('Ceiling must be from 4 ft 11 in to 164 ft 1 in.');
+  await page.type('Ceiling, ft', '12 ft');
+  await page.press('Save place');
+  await page.sees('40 ft x 20 ft 6 in');
+  const [loft] = await app.query(`select length_m, width_m, ceiling_m from place where name = 'Sail loft'`);
+  expect(loft).toMatchObject({ length_m: 12.19, width_m: 6.25, ceiling_m: 3.66 });
+  await browser.driver.get(`${app.url}/settings`);
+  await page.choose('You read lengths in', 'metres');
+  await page.becomes(`document.cookie.includes('vowstep-lengths=metres')`, true);
+  await browser.driver.get(`${app.url}/places`);
+  await page.sees('12.19 x 6.25 m');
+});

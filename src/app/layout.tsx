@@ -5,7 +5,9 @@ import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { buildId } from '@/server/build-id';
+import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { Providers } from '@/ui/providers';
+import { UnitsProvider } from '@/ui/units';
 
 export const metadata: Metadata = {
   title: { default: 'Vow Step', template: '%s · Vow Step' },
@@ -18,10 +20,13 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
   const nonce = (await headers()).get('x-nonce') ?? undefined;
+  const lengths = (await lengthsOfRequest()) ?? 'metres';
   return (
     <html lang="en" data-theme={theme} data-build={buildId()} suppressHydrationWarning>
       <body>
-        <Providers nonce={nonce}>{children}</Providers>
+        <Providers nonce={nonce}>
+          <UnitsProvider lengths={lengths}>{children}</UnitsProvider>
+        </Providers>
       </body>
     </html>
   );

@@ -73,11 +73,14 @@ export interface OpenLinkRow {
 
 /** Links that open something at a moment, the newest first. */
 export async function openLinks(db: Executor, nowMs: number): Promise<OpenLinkRow[]> {
-  return db.all<OpenLinkRow>(sql`
+  // By the hour, so that the question stays the same for a while and its answer can be kept.
+  const hourMs = Math.floor(nowMs / 3_600_000) * 3_600_000;
+  const links = await db.all<OpenLinkRow>(sql`
     select l.token_hash as tokenHash, l.scope as scope, l.name as name, s.title as title, s.day as day, p.name as player, l.player_id as playerId,
            l.created_at_ms as createdAtMs, l.expires_at_ms as expiresAtMs, l.uses as uses, l.last_used_at_ms as lastUsedAtMs
     from helper_link l left join session s on s.id = l.session_id left join player p on p.id = l.player_id
-    where l.revoked_at_ms is null and l.expires_at_ms > ${nowMs} order by l.created_at_ms desc limit 200`);
+    where l.revoked_at_ms is null and l.expires_at_ms > ${hourMs} order by l.created_at_ms desc limit 200`);
+  return links.filter(({ expiresAtMs }) => expiresAtMs > nowMs);
 }
 
 /** Revokes one link, at once. */

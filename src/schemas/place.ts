@@ -7,7 +7,7 @@ const emptyIsNull = (value: unknown, original: unknown) =>
 
 const metres = (name: string, example: string, min: number, max: number) =>
   number()
-    .typeError(`${name} must be metres, such as ${example}.`)
+    .typeError(`${name} must be a length, such as ${example} m.`)
     .min(min, `${name} must be from ${min} to ${max} m.`)
     .max(max, `${name} must be from ${min} to ${max} m.`);
 
@@ -27,13 +27,13 @@ export const placeSchema = object({
     .trim()
     .required('Name is empty: type what you call the place.')
     .max(60, 'Name is too long: use at most 60 letters.'),
-  lengthM: metres('Length', '24', 1, 200).required('Length is empty: type metres, such as 24.'),
-  widthM: metres('Width', '7', 1, 200).required('Width is empty: type metres, such as 7.'),
+  lengthM: metres('Length', '24', 1, 200).required('Length is empty: type it, such as 24 m.'),
+  widthM: metres('Width', '7', 1, 200).required('Width is empty: type it, such as 7 m.'),
   ceilingM: metres('Ceiling', '4.2', 1.5, 50).transform(emptyIsNull).nullable().default(null),
   surface: string()
     .oneOf(surfaces, 'Surface must be one of the list.')
     .required('Surface is empty: choose one.'),
-  wallM: metres('Wall', '9', 0, 200).required('Wall is empty: type metres, 0 for none.'),
+  wallM: metres('Wall', '9', 0, 200).required('Wall is empty: type its length, 0 for none.'),
   tables: number()
     .typeError('Tables must be a number, 0 for none.')
     .required('Tables is empty: type a number, 0 for none.')

@@ -83,20 +83,20 @@ export type VowForm = InferType<typeof vowSchema>;
 
 const metres = (name: string, least: number, most: number) =>
   number()
-    .typeError(`${name} must be metres, such as 4.`)
+    .typeError(`${name} must be a length, such as 4 m.`)
     .min(least, `${name} must be from ${least} to ${most} m.`)
     .max(most, `${name} must be from ${least} to ${most} m.`);
 
 /** What a player has at home, as typed in. */
 export const homeSchema = object({
-  lengthM: metres('Length', 0.5, 50).required('Length is empty: type metres, such as 4.'),
-  widthM: metres('Width', 0.5, 50).required('Width is empty: type metres, such as 3.'),
+  lengthM: metres('Length', 0.5, 50).required('Length is empty: type it, such as 4 m.'),
+  widthM: metres('Width', 0.5, 50).required('Width is empty: type it, such as 3 m.'),
   ceilingM: metres('Ceiling', 1.5, 20)
     .transform((value: unknown, original: unknown) => (original === '' || original === null ? null : value))
     .nullable()
     .default(null),
   surface: string().oneOf(surfaces, 'Floor must be one of the list.').required('Floor is empty: choose one.'),
-  wallM: metres('Wall', 0, 50).required('Wall is empty: type metres, 0 for none.'),
+  wallM: metres('Wall', 0, 50).required('Wall is empty: type its length, 0 for none.'),
   tables: number().typeError('Tables must be a number, 0 for none.').integer().min(0).max(5).default(0),
   lamps: boolean().default(false),
   helper: boolean().default(false),

@@ -3,17 +3,23 @@ import { sessionsBetween } from '@/data/session';
 import type { Context } from './context';
 import { dayAfter } from './days';
 import { benchesView } from './views/benches';
+import { challengesView } from './views/challenges';
 import { courtPage } from './views/court-page';
 import { drillsView, drillView } from './views/drills';
+import { filesView } from './views/files';
 import { houseView } from './views/house';
+import { needsView } from './views/needs';
 import { placesView } from './views/places';
 import { playerView } from './views/player';
+import { progressView } from './views/progress';
 import { schoolsView } from './views/schools';
 import { sessionPlanView } from './views/session-plan';
 import { sessionReviewView } from './views/session-review';
 import { sessionsView } from './views/sessions';
+import { settingsView } from './views/settings';
 import { squadView } from './views/squad';
 import { todayView } from './views/today';
+import { playerVowsView, vowsView } from './views/vows';
 
 /** Sessions of so many days around today are what is opened next. Ours. */
 const daysAround = 8;
@@ -40,7 +46,18 @@ export async function warm(context: Context): Promise<void> {
     () => placesView(context),
     () => schoolsView(context),
     () => benchesView(context),
-    ...players.slice(0, mostPlayers).map((player) => () => playerView(context, player.id)),
+    () => vowsView(context),
+    () => needsView(context),
+    () => challengesView(context),
+    () => settingsView(context),
+    () => filesView(context),
+    ...players
+      .slice(0, mostPlayers)
+      .flatMap<() => Promise<unknown>>(({ id }) => [
+        () => playerView(context, id),
+        () => progressView(context, id),
+        () => playerVowsView(context, id),
+      ]),
     ...near.flatMap<() => Promise<unknown>>(({ id, state }) =>
       state === 'finished'
         ? [() => sessionReviewView(context, id)]

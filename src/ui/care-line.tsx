@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Severity, Warning } from '@/core/care/care';
 import { originInWords } from '@/core/origin';
 import { cx } from './class-names';
+import { Said } from './units';
 
 const looks: Readonly<
   Record<Severity, { readonly word: string; readonly look: string; readonly icon: typeof Info }>
@@ -27,7 +28,7 @@ export function CareLine({ warning, children }: { warning: Warning; children?: R
         <Icon aria-hidden size={14} /> {word}
       </span>
       <span className="min-w-0 flex-1">
-        {warning.text}{' '}
+        <Said>{warning.text}</Said>{' '}
         <span className="text-soft">
           ({warning.rule}; {source})
         </span>

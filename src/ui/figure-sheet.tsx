@@ -3,6 +3,7 @@
 import { Popover } from 'radix-ui';
 import type { RefObject } from 'react';
 import type { Explanation } from '@/core/explain';
+import { useUnits } from './units';
 
 interface Props {
   readonly anchor: RefObject<HTMLElement | null>;
@@ -37,12 +38,13 @@ export function FigureSheet({ anchor, shown, onClose }: Props) {
 }
 
 function Sheet({ title, value, formula, inputs, source }: Explanation) {
+  const { say } = useUnits();
   return (
     <div>
       <h2 className="text-lg">
-        {title}: <span className="tabular">{value}</span>
+        {title}: <span className="tabular">{say(value)}</span>
       </h2>
-      <p className="mt-2">{formula}</p>
+      <p className="mt-2">{say(formula)}</p>
       <table className="mt-3 w-full border-t border-line text-left text-sm">
         <caption className="sr-only">What goes into {title}</caption>
         <tbody>
@@ -51,8 +53,8 @@ function Sheet({ title, value, formula, inputs, source }: Explanation) {
               <th scope="row" className="py-1 pr-3 font-semibold">
                 {input.label}
               </th>
-              <td className="tabular py-1 pr-3 font-semibold whitespace-nowrap">{input.value}</td>
-              <td className="py-1 text-soft">{input.from}</td>
+              <td className="tabular py-1 pr-3 font-semibold whitespace-nowrap">{say(input.value)}</td>
+              <td className="py-1 text-soft">{input.from && say(input.from)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,6 +1,7 @@
 import { CircleCheck, CircleSlash, Replace } from 'lucide-react';
 import type { Fit } from '@/core/place/fits';
 import { cx } from './class-names';
+import { Said } from './units';
 
 const icons = { fits: CircleCheck, 'stand-in': Replace, no: CircleSlash } as const;
 const looks = { fits: 'text-safe', 'stand-in': 'text-ink', no: 'text-stop' } as const;
@@ -14,7 +15,9 @@ export function FitLine({ fit, className }: { fit: Fit; className?: string }) {
       data-fit={fit.verdict}
     >
       <Icon aria-hidden size={16} className="mt-0.5 shrink-0" />
-      <span className="first-letter:uppercase">{fit.text}</span>
+      <span className="first-letter:uppercase">
+        <Said>{fit.text}</Said>
+      </span>
     </p>
   );
 }

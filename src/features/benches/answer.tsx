@@ -1,10 +1,16 @@
-import type { ReactNode } from 'react';
+import { Children, type ReactNode } from 'react';
 import type { Explanation } from '@/core/explain';
 import { Figure } from '@/ui/figure';
 import { Sheet } from '@/ui/page-head';
+import { useUnits } from '@/ui/units';
+
+/** Text among other things, its lengths as this coach reads them. */
+const said = (children: ReactNode, say: (text: string) => string): ReactNode =>
+  Children.map(children, (one) => (typeof one === 'string' ? say(one) : one));
 
 /** What comes out, in one sentence; a limit says what stands in the way. */
 export function Sentence({ children, limit = false }: { children: ReactNode; limit?: boolean }) {
+  const { say } = useUnits();
   return (
     <p
       role="status"
@@ -15,7 +21,7 @@ export function Sentence({ children, limit = false }: { children: ReactNode; lim
           : 'font-head text-2xl leading-tight font-bold'
       }
     >
-      {children}
+      {said(children, say)}
     </p>
   );
 }
@@ -31,6 +37,7 @@ export interface Reading {
 
 /** Numbers under the picture. */
 export function Readings({ readings, title }: { readings: readonly Reading[]; title: string }) {
+  const { say } = useUnits();
   return (
     <Sheet aria-label={title}>
       <dl className="grid grid-cols-2 md:grid-cols-3 xl:grid-cols-4">
@@ -39,15 +46,17 @@ export function Readings({ readings, title }: { readings: readonly Reading[]; ti
             <dt className="text-sm text-soft">{label}</dt>
             <dd className="text-lg leading-tight font-semibold">
               {explain ? (
-                <Figure explain={explain} label={`${label}: ${value}`}>
-                  {value}
+                <Figure explain={explain} label={say(`${label}: ${value}`)}>
+                  {say(value)}
                 </Figure>
               ) : (
-                <span className="tabular">{value}</span>
+                <span className="tabular">{say(value)}</span>
               )}
-              {beside && <span className="tabular text-base font-normal text-safe"> · kept: {beside}</span>}
+              {beside && (
+                <span className="tabular text-base font-normal text-safe"> · kept: {say(beside)}</span>
+              )}
             </dd>
-            {note && <dd className="text-sm text-soft">{note}</dd>}
+            {note && <dd className="text-sm text-soft">{say(note)}</dd>}
           </div>
         ))}
       </dl>

@@ -1,6 +1,9 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { feetInWords, metresTypedIn } from '@/core/units';
+import { useUnits } from '@/ui/units';
+import { cx } from '@/ui/class-names';
 
 export interface DialProps {
   readonly label: string;
@@ -14,16 +17,43 @@ export interface DialProps {
   readonly onChange: (value: number) => void;
 }
 
+/** How a dial says and reads its numbers: lengths as this coach reads them, anything else as it is. */
+function useDialUnits(unit: string, step: number) {
+  const { lengths } = useUnits();
+  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
+  const plain = (value: number) => String(Number(value.toFixed(digits)));
+  if (lengths === 'metres' || (unit !== 'm' && unit !== 'cm'))
+    return {
+      said: plain,
+      read: (text: string) => (text.trim() === '' ? null : finite(Number(text.replace(',', '.')))),
+      beside: unit,
+      range: (min: number, max: number) => `${min} to ${max} ${unit}`.trimEnd(),
+    };
+  const perMetre = unit === 'cm' ? 100 : 1;
+  const said = (value: number) => feetInWords(value / perMetre);
+  return {
+    said,
+    read: (text: string) => {
+      const metres = metresTypedIn(text, lengths);
+      return metres === null ? null : Number((metres * perMetre).toFixed(digits + 1));
+    },
+    beside: 'ft',
+    range: (min: number, max: number) => `${said(min)} to ${said(max)}`,
+  };
+}
+const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
 /** A number that can be dragged or typed. What cannot be stays in its field and is said; the last good one is computed with. */
 export function Dial({ label, unit, value, min, max, step, words, onChange }: DialProps) {
   const id = useId();
   // The text belongs to the value it was typed over: another value is another's doing.
   const [own, setTyped] = useState<{ readonly text: string; readonly over: number } | null>(null);
   const typed = own !== null && own.over === value ? own.text : null;
-  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9));
-  const shown = typed ?? String(Number(value.toFixed(digits)));
-  const parsed = Number(shown.replace(',', '.'));
-  const wrong = typed !== null && !(shown.trim() !== '' && parsed >= min && parsed <= max);
+  const { said, read, beside, range } = useDialUnits(unit, step);
+  const shown = typed ?? said(value);
+  const inside = (number: number | null): number is number =>
+    number !== null && number >= min && number <= max;
+  const wrong = typed !== null && !inside(read(typed));
   return (
     <div className="grid grid-cols-[1fr_auto] items-center gap-x-2">
       <span className="text-sm">
@@ -35,28 +65,30 @@ export function Dial({ label, unit, value, min, max, step, words, onChange }: Di
       <span className="flex items-center gap-1 text-sm">
         <input
           id={id}
-          inputMode="decimal"
+          inputMode={beside === 'ft' ? 'text' : 'decimal'}
           autoComplete="off"
           value={shown}
           aria-invalid={wrong || undefined}
           aria-describedby={wrong ? `${id}-wrong` : undefined}
           onChange={(event) => {
             const text = event.target.value;
-            const next = Number(text.replace(',', '.'));
-            const good = text.trim() !== '' && next >= min && next <= max;
-            setTyped({ text, over: good ? next : value });
-            if (good) onChange(next);
+            const next = read(text);
+            setTyped({ text, over: inside(next) ? next : value });
+            if (inside(next)) onChange(next);
           }}
           // What cannot be stays to be seen, with its reason; Escape gives it up.
           onBlur={() => !wrong && setTyped(null)}
           onKeyDown={({ key }) => key === 'Escape' && setTyped(null)}
-          className="tabular min-h-8 touch:min-h-11 w-16 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg"
+          className={cx(
+            'tabular min-h-8 touch:min-h-11 rounded-md border-2 border-edge bg-sheet px-2 text-right aria-[invalid=true]:border-stop aria-[invalid=true]:bg-stop-bg',
+            beside === 'ft' ? 'w-28' : 'w-16',
+          )}
         />
-        <span className="w-9 text-soft">{unit}</span>
+        {beside !== 'ft' && <span className="w-9 text-soft">{beside}</span>}
       </span>
       <input
         type="range"
-        aria-label={`${label}, ${unit}, by dragging`}
+        aria-label={`${label}, ${beside}, by dragging`}
         min={min}
         max={max}
         step={step}
@@ -69,7 +101,7 @@ export function Dial({ label, unit, value, min, max, step, words, onChange }: Di
       />
       {wrong && (
         <p id={`${id}-wrong`} className="col-span-2 text-sm font-semibold text-stop">
-          {label} must be from {min} to {max} {unit}.
+          {label} must be from {range(min, max)}.
         </p>
       )}
     </div>

@@ -14,6 +14,7 @@ import { ErrorNote } from '@/ui/field';
 import { useWholeBook } from '@/ui/whole-book';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { useUnits } from '@/ui/units';
 
 export interface WriteSettingProps {
   readonly view: BenchesView;
@@ -28,6 +29,7 @@ export interface WriteSettingProps {
 
 /** One press writes what the bench found into a block of a plan; it can be taken back. */
 export function WriteSetting({ view, kind, chosen, playerId, setting, what }: WriteSettingProps) {
+  const { say } = useUnits();
   const book = useWholeBook();
   const notice = useNotice();
   const [problem, setProblem] = useState<string | null>(null);
@@ -99,7 +101,7 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
       </div>
       <p className="mt-1 text-soft">
         {now.block.setting
-          ? `There now: ${settingInWords(now.block.setting)}.`
+          ? say(`There now: ${settingInWords(now.block.setting)}.`)
           : `${what} go into the block: its minutes and touches follow.`}
       </p>
       {problem && <ErrorNote>{problem}</ErrorNote>}

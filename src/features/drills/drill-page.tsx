@@ -16,6 +16,7 @@ import { CardButton } from './cards';
 import { DrillActions } from './drill-actions';
 import { SchoolsOf } from './schools-of';
 import { StepForPlayer } from './step-for-player';
+import { Said, useUnits } from '@/ui/units';
 
 const initials = (name: string) =>
   name
@@ -125,14 +126,17 @@ function Aside({ view, drill }: { view: DrillView; drill: Drill }) {
   );
   const fit = fitAt(view.grounds.find((one) => one.id === placeId) ?? null);
   const { space } = drill;
+  const { say } = useUnits();
   const ground = `${space.lengthM} x ${space.widthM} m for ${space.per === 'player' ? 'each' : 'the station'}, ${space.ceilingM} m clear above${space.needs.length > 0 ? `, ${space.needs.join(', ')}` : ''}`;
   return (
     <div className="min-w-0 space-y-3 text-sm">
       <Sheet className="p-3" aria-label="Set-up">
         <h2 className="text-lg">Set-up</h2>
-        <p>{drill.setUp}</p>
+        <p>
+          <Said>{drill.setUp}</Said>
+        </p>
         <dl className="mt-2 grid grid-cols-[5.5rem_1fr] gap-x-2 gap-y-0.5">
-          <Fact name="Space" text={ground} />
+          <Fact name="Space" text={say(ground)} />
           <Fact name="Kit" text={kitInWords(drill)} />
           <Fact
             name="Players"

@@ -19,6 +19,7 @@ import type { DrillView } from '@/server/views/drills';
 import { Figure } from '@/ui/figure';
 import { OfThisStep } from './of-this-step';
 import { StandHere } from './stand-here';
+import { Said } from '@/ui/units';
 
 interface Props {
   readonly view: DrillView;
@@ -35,9 +36,11 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
       <div className="flex flex-wrap items-start justify-between gap-2">
         <div>
           <h2 className="text-xl">
-            {drill.steps.indexOf(step) + 1}. {step.title}
+            {drill.steps.indexOf(step) + 1}. <Said>{step.title}</Said>
           </h2>
-          <p>{step.task}</p>
+          <p>
+            <Said>{step.task}</Said>
+          </p>
           <p className="text-soft">{step.change}</p>
         </div>
         {player && (

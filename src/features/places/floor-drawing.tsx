@@ -1,4 +1,5 @@
 import type { Place } from '@/core/place/place';
+import { useUnits } from '@/ui/units';
 
 const drawingPx = 190;
 /** Metres drawn across: every place is on the same scale, so a hall looks like a hall. */
@@ -7,6 +8,7 @@ const tableM = { length: 2.74, width: 1.525 };
 
 /** A place from above, to scale: the floor, the wall that may be hit, and the tables. */
 export function FloorDrawing({ place }: { place: Place }) {
+  const { say } = useUnits();
   const scale = drawingPx / acrossM;
   const lengthM = Math.min(acrossM, Math.max(place.lengthM, place.widthM));
   const widthM = Math.min(acrossM, Math.min(place.lengthM, place.widthM));
@@ -16,7 +18,7 @@ export function FloorDrawing({ place }: { place: Place }) {
   return (
     <svg
       role="img"
-      aria-label={`${place.name} from above: ${place.lengthM} by ${place.widthM} metres`}
+      aria-label={say(`${place.name} from above: ${place.lengthM} by ${place.widthM} m`)}
       width={drawingPx + 8}
       height={Math.max(70, height + 30)}
       className="shrink-0"
@@ -44,7 +46,8 @@ export function FloorDrawing({ place }: { place: Place }) {
           />
         ))}
         <text x="0" y={height + 15} fontSize="12" fill="var(--soft)">
-          {place.lengthM} x {place.widthM} m{wall > 0 && ', wall above'}
+          {say(`${place.lengthM} x ${place.widthM} m`)}
+          {wall > 0 && ', wall above'}
         </text>
       </g>
     </svg>

@@ -9,7 +9,9 @@ import { placeSchema, type PlaceForm } from '@/schemas/place';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
+import { FormLength } from '@/ui/form-length';
 import { useNotice } from '@/ui/toast';
+import { useUnits } from '@/ui/units';
 
 const empty: PlaceForm = {
   name: '',
@@ -32,6 +34,8 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
     resolver: yupResolver(placeSchema) as never,
     defaultValues: { ...empty, ...known, hazards: [...(place?.hazards ?? [])] },
   });
+  const { unit, say } = useUnits();
+  const said = (message: string | undefined) => message && say(message);
   const { register, formState, setError } = form;
   const { errors, isSubmitting } = formState;
   const save = form.handleSubmit(async (values) => {
@@ -53,19 +57,19 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
       <Field label="Name" error={errors.name?.message} className="col-span-2">
         <input {...register('name')} autoComplete="off" />
       </Field>
-      <Field label="Length, m" error={errors.lengthM?.message}>
-        <input {...register('lengthM')} inputMode="decimal" autoComplete="off" />
+      <Field label={`Length, ${unit}`} error={said(errors.lengthM?.message)}>
+        <FormLength control={form.control} name="lengthM" />
       </Field>
-      <Field label="Width, m" error={errors.widthM?.message}>
-        <input {...register('widthM')} inputMode="decimal" autoComplete="off" />
+      <Field label={`Width, ${unit}`} error={said(errors.widthM?.message)}>
+        <FormLength control={form.control} name="widthM" />
       </Field>
       <Field
-        label="Ceiling, m"
+        label={`Ceiling, ${unit}`}
         hint="Under the lowest beam; empty under the sky."
-        error={errors.ceilingM?.message}
+        error={said(errors.ceilingM?.message)}
         className="col-span-2"
       >
-        <input {...register('ceilingM')} inputMode="decimal" autoComplete="off" />
+        <FormLength control={form.control} name="ceilingM" />
       </Field>
       <Field label="Surface" error={errors.surface?.message} className="col-span-2">
         <select {...register('surface')}>
@@ -75,12 +79,12 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
         </select>
       </Field>
       <Field
-        label="Wall that may be hit, m"
+        label={`Wall that may be hit, ${unit}`}
         hint="0 for none."
-        error={errors.wallM?.message}
+        error={said(errors.wallM?.message)}
         className="col-span-2"
       >
-        <input {...register('wallM')} inputMode="decimal" autoComplete="off" />
+        <FormLength control={form.control} name="wallM" />
       </Field>
       <Field label="Tables" hint="0 for none." error={errors.tables?.message} className="col-span-2">
         <input {...register('tables')} inputMode="numeric" autoComplete="off" />

@@ -17,6 +17,7 @@ import { KitTable } from './kit-table';
 import { PlaceFields } from './place-form';
 import { RemovePlace } from './remove-place';
 import { DrawingToTake } from '@/ui/drawing/to-take';
+import { useUnits } from '@/ui/units';
 
 /** Where you train and with what: every drill is looked at against it. */
 export function Places({ view }: { view: PlacesView }) {
@@ -48,6 +49,7 @@ const group = 4;
 
 function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] }) {
   const [open, setOpen] = useState(false);
+  const { length, say } = useUnits();
   const book = useWholeBook();
   const fits = useMemo(() => {
     const atHand = kitAtHand(kit);
@@ -60,10 +62,10 @@ function PlaceSheet({ place, kit }: { place: KnownPlace; kit: PlacesView['kit'] 
     };
   }, [book, kit, place]);
   const about = [
-    `${place.lengthM} x ${place.widthM} m`,
-    place.ceilingM === null ? 'under the sky' : `${place.ceilingM} m clear`,
+    say(`${place.lengthM} x ${place.widthM} m`),
+    place.ceilingM === null ? 'under the sky' : `${length(place.ceilingM)} clear`,
     place.surface,
-    place.wallM > 0 ? `${place.wallM} m of wall that may be hit` : 'no wall to hit',
+    place.wallM > 0 ? `${length(place.wallM)} of wall that may be hit` : 'no wall to hit',
     place.tables > 0 && `${place.tables} tables`,
     place.quietFrom && `quiet from ${place.quietFrom} to ${place.quietTo}`,
   ].filter(Boolean);

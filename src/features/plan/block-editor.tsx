@@ -33,6 +33,7 @@ import { decidedIn } from './in-view';
 import { LengthForm } from './length-form';
 import { SettingLine } from './setting-line';
 import { LabelledNumber } from './small-number';
+import { Said } from '@/ui/units';
 
 export interface BlockEditorProps {
   readonly view: SessionPlanView;
@@ -149,7 +150,7 @@ export function BlockEditor(props: BlockEditorProps) {
         />
       </div>
       <p className="text-sm">
-        {step.task} <span className="text-soft">{step.change}</span>
+        <Said>{step.task}</Said> <span className="text-soft">{step.change}</span>
       </p>
       <fieldset disabled={held} className="space-y-2.5">
         <SettingLine

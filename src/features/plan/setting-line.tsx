@@ -4,6 +4,7 @@ import type { PlanBlock } from '@/session/plan';
 import type { Drill } from '@/drills/types';
 import { settingInWords } from '@/core/setting';
 import { Button } from '@/ui/button';
+import { Said } from '@/ui/units';
 
 /** How a block is set out by a bench, and the way to the bench that does it; nothing for a step no bench is for. */
 export function SettingLine({
@@ -35,7 +36,7 @@ export function SettingLine({
       <span className="min-w-0 flex-1">
         {setting ? (
           <>
-            <strong>Set out:</strong> {settingInWords(setting)}
+            <strong>Set out:</strong> <Said>{settingInWords(setting)}</Said>
           </>
         ) : (
           'Set out in the drill’s own way.'

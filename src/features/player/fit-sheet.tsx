@@ -1,7 +1,7 @@
 'use client';
 
 import { Ruler } from 'lucide-react';
-import { useState } from 'react';
+import { useState, type ComponentProps } from 'react';
 import { explainFit } from '@/core/explanations/fit';
 import { fitKeys, fitOf, type Fitted } from '@/core/fit/fit';
 import { heightOf } from '@/core/fit/growth';
@@ -13,11 +13,14 @@ import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Figure } from '@/ui/figure';
+import { LengthInput } from '@/ui/length-input';
+import { useUnits } from '@/ui/units';
 
 /** The measures of a set-up for one child, each with its range and source; the coach may put their own. */
 export function FitSheet({ view }: { view: PlayerView }) {
   const [open, setOpen] = useState(false);
   const { facts } = view;
+  const { say } = useUnits();
   const height = heightOf(facts.age, facts.heightCm);
   const centimetres = (metres: number) => Math.round(metres * 100);
   return (
@@ -29,11 +32,11 @@ export function FitSheet({ view }: { view: PlayerView }) {
         open={open}
         onOpenChange={setOpen}
         title={`Fit to ${facts.name}`}
-        intro={
+        intro={say(
           height.measured
             ? `Worked out from ${centimetres(height.valueM)} cm, as measured.`
-            : `Height is not measured: ${centimetres(height.valueM)} cm is usual at ${facts.age} years, two in three are from ${centimetres(height.lowM)} to ${centimetres(height.highM)} cm (WHO growth references, from memory).`
-        }
+            : `Height is not measured: ${centimetres(height.valueM)} cm is usual at ${facts.age} years, two in three are from ${centimetres(height.lowM)} to ${centimetres(height.highM)} cm (WHO growth references, from memory).`,
+        )}
       >
         <FitTable view={view} />
       </Dialog>
@@ -87,6 +90,8 @@ function FitRow({ view, fitted }: { view: PlayerView; fitted: Fitted }) {
   const [text, setText] = useState(before);
   const [problem, setProblem] = useState<string | null>(null);
   const { facts } = view;
+  const { say, unit } = useUnits();
+  const isLength = fitted.unit === 'm';
   const save = async () => {
     if (text.trim() === before) return;
     const value = text.trim() === '' ? null : text.trim().replace(',', '.');
@@ -100,27 +105,28 @@ function FitRow({ view, fitted }: { view: PlayerView; fitted: Fitted }) {
       </th>
       <td>
         <Figure
-          label={`${fitted.label}: ${fitted.suggested} ${fitted.unit}`}
+          label={say(`${fitted.label}: ${fitted.suggested} ${fitted.unit}`)}
           explain={() => explainFit(fitted, facts)}
         >
-          {fitted.suggested} {fitted.unit}
+          {say(`${fitted.suggested} ${fitted.unit}`)}
         </Figure>
       </td>
       <td className="tabular text-sm">
-        {fitted.low} to {fitted.high}
+        {isLength && unit === 'ft'
+          ? say(`${fitted.low} to ${fitted.high} m`)
+          : `${fitted.low} to ${fitted.high}`}
       </td>
       <td className="text-sm text-soft">
         {originInWords({ origin: fitted.origin })}
         {fitted.origin === 'ours' && ', change it here'}
       </td>
       <td>
-        <input
-          aria-label={`Your own ${fitted.label}, ${fitted.unit}`}
+        <FitInput
+          isLength={isLength}
+          aria-label={`Your own ${fitted.label}, ${isLength ? unit : fitted.unit}`}
           value={text}
-          inputMode="decimal"
-          autoComplete="off"
           aria-invalid={problem ? true : undefined}
-          onChange={(event) => setText(event.target.value)}
+          onChange={setText}
           onBlur={() => void save()}
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur();
@@ -130,5 +136,23 @@ function FitRow({ view, fitted }: { view: PlayerView; fitted: Fitted }) {
         {problem && <span className="block text-sm font-semibold text-stop">{problem}</span>}
       </td>
     </tr>
+  );
+}
+
+interface FitInputProps extends Omit<ComponentProps<'input'>, 'value' | 'onChange'> {
+  readonly isLength: boolean;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+}
+
+function FitInput({ isLength, onChange, ...rest }: FitInputProps) {
+  if (isLength) return <LengthInput {...rest} onChange={onChange} />;
+  return (
+    <input
+      {...rest}
+      inputMode="decimal"
+      autoComplete="off"
+      onChange={(event) => onChange(event.target.value)}
+    />
   );
 }

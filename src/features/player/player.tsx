@@ -16,18 +16,20 @@ import { PlayerNotes } from './player-notes';
 import { PlayerTabs } from './player-tabs';
 import { Standing } from './standing';
 import { DrawingToTake } from '@/ui/drawing/to-take';
+import { useUnits } from '@/ui/units';
 
 const verdictWords: Record<string, string> = { up: 'Up', hold: 'Stay', back: 'Back' };
 
 /** One player: who they are, where they stand, and how a drill's results have moved. */
 export function PlayerPage({ view }: { view: PlayerView }) {
   const { facts, form, chart } = view;
+  const { say } = useUnits();
   const book = useWholeBook();
   const about = [
     `${facts.age} years`,
     facts.sport,
     `${facts.hand}-handed`,
-    form.heightCm && `${form.heightCm} cm`,
+    form.heightCm && say(`${form.heightCm} cm`),
     form.racketIn && `${form.racketIn} in racket`,
   ];
   return (

@@ -4,6 +4,7 @@ import { settingOnCourt } from '@/core/setting';
 import { partInWords } from '@/core/run/sides';
 import { BlockClockFace, type BlockClockFaceProps } from './block-clock-face';
 import type { BlockRun } from './use-block';
+import { useUnits } from '@/ui/units';
 
 interface Props extends Pick<BlockClockFaceProps, 'changeoverS' | 'lateS' | 'onOpen'> {
   readonly run: BlockRun;
@@ -17,6 +18,7 @@ interface Props extends Pick<BlockClockFaceProps, 'changeoverS' | 'lateS' | 'onO
 
 /** What is done now, in two lines, and the clock. */
 export function CourtHead({ run, number, of, out, changeoverS, lateS, onOpen, children }: Props) {
+  const { say } = useUnits();
   const { block, drill, step, shared } = run;
   const bounceRule = block.scoring?.bounceRule ?? drill.bounceRule;
   return (
@@ -31,7 +33,7 @@ export function CourtHead({ run, number, of, out, changeoverS, lateS, onOpen, ch
         <p className="leading-tight text-soft sm:text-lg">
           {out && 'Left out · '}
           {doseInWords(shared.dose)}
-          {block.setting && ` · ${settingOnCourt(block.setting)}`}
+          {block.setting && ` · ${say(settingOnCourt(block.setting))}`}
           {shared.changes.length > 0 && ` · ${shared.changes.join(', ')}`}
           {step.target && bounceRule && ` · ${bounceRule}`} · “{step.cue}”
         </p>

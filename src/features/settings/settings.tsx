@@ -7,6 +7,7 @@ import { Copies } from './copies';
 import { CopyNow } from './copy-now';
 import { Fact } from './fact';
 import { FirstDayChoice } from './first-day';
+import { LengthsChoice } from './lengths';
 import { holdsInWords } from './holds-in-words';
 import { Links } from './links';
 import { SignedInAs } from './signed-in';
@@ -62,6 +63,7 @@ export function Settings({ view }: { readonly view: SettingsView }) {
               : where coaches differ, and what holds here.
             </p>
             <FirstDayChoice firstDay={view.firstDay} />
+            <LengthsChoice />
             <details className="mt-2">
               <summary className="min-h-11 cursor-pointer py-2 font-semibold">
                 Licences of what ships ({view.licences.length})

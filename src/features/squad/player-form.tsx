@@ -10,6 +10,8 @@ import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
 import { useNotice } from '@/ui/toast';
+import { FormLength } from '@/ui/form-length';
+import { useUnits } from '@/ui/units';
 
 const empty: PlayerForm = {
   name: '',
@@ -34,11 +36,13 @@ interface Props {
 /** A player's own facts. Only the name, year of birth, sport and hand are asked for. */
 export function PlayerFields({ year, player, onDone }: Props) {
   const notice = useNotice();
-  const { register, handleSubmit, setError, setFocus, reset, formState } = useForm<PlayerForm>({
+  const { lengths, say } = useUnits();
+  const { control, register, handleSubmit, setError, setFocus, reset, formState } = useForm<PlayerForm>({
     resolver: yupResolver(playerSchema(year)) as never,
     defaultValues: player?.form ?? empty,
   });
   const { errors, isSubmitting } = formState;
+  const said = (message: string | undefined) => message && say(message);
 
   const [doubt, setDoubt] = useState<string | null>(null);
   const saveAs = async (form: PlayerForm, { sure = false, another = false }) => {
@@ -105,8 +109,11 @@ export function PlayerFields({ year, player, onDone }: Props) {
         </select>
       </Field>
       <div className="grid grid-cols-2 gap-3">
-        <Field label="Height, cm" error={errors.heightCm?.message}>
-          <input {...register('heightCm')} inputMode="numeric" autoComplete="off" />
+        <Field
+          label={lengths === 'feet' ? 'Height, ft' : 'Height, cm'}
+          error={said(errors.heightCm?.message)}
+        >
+          <FormLength control={control} name="heightCm" keptIn="cm" />
         </Field>
         <Field label="Racket, in" error={errors.racketIn?.message}>
           <input {...register('racketIn')} inputMode="decimal" autoComplete="off" />

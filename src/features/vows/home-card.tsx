@@ -12,6 +12,8 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote, Field } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
+import { Said, useUnits } from '@/ui/units';
+import { LengthInput } from '@/ui/length-input';
 
 interface Props {
   readonly playerId: string;
@@ -42,7 +44,7 @@ export function HomeCard({ playerId, home, said, onSaved }: Props) {
       </h2>
       <p className="text-sm">
         {said ? '' : 'Nobody has said, so this is taken: '}
-        {homeWords(home)}.
+        <Said>{`${homeWords(home)}.`}</Said>
       </p>
       <p className="text-sm text-soft">{home.kit.map(([item, count]) => `${count} × ${item}`).join(', ')}</p>
       <Button className="mt-2" onClick={() => setOpen(true)}>
@@ -87,7 +89,11 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
   const [helper, setHelper] = useState(home.helper);
   const [kit, setKit] = useState<Readonly<Record<string, number>>>(() => Object.fromEntries(home.kit));
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const errorOf = (field: string) => problems.find((one) => one.field === field)?.message;
+  const { unit, say } = useUnits();
+  const errorOf = (field: string) => {
+    const message = problems.find((one) => one.field === field)?.message;
+    return message && say(message);
+  };
   const field = (name: keyof Typed, label: string, hint?: string, type = 'text') => (
     <Field label={label} hint={hint} error={errorOf(name)}>
       <input
@@ -96,6 +102,11 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
         value={typed[name]}
         onChange={(event) => setTyped({ ...typed, [name]: event.target.value })}
       />
+    </Field>
+  );
+  const length = (name: keyof Typed, label: string, hint?: string) => (
+    <Field label={`${label}, ${unit}`} hint={hint} error={errorOf(name)}>
+      <LengthInput value={typed[name]} onChange={(metres) => setTyped({ ...typed, [name]: metres })} />
     </Field>
   );
   const send = async (event: FormEvent) => {
@@ -118,10 +129,10 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
         <ErrorNote key={message}>{message}</ErrorNote>
       ))}
       <div className="grid grid-cols-2 gap-3">
-        {field('lengthM', 'Length, m')}
-        {field('widthM', 'Width, m')}
-        {field('ceilingM', 'Ceiling, m', 'Open under the sky.')}
-        {field('wallM', 'Wall to hit, m', '0 for none.')}
+        {length('lengthM', 'Length')}
+        {length('widthM', 'Width')}
+        {length('ceilingM', 'Ceiling', 'Open under the sky.')}
+        {length('wallM', 'Wall to hit', '0 for none.')}
         <Field label="Floor">
           <select value={surface} onChange={(event) => setSurface(event.target.value as Surface)}>
             {surfaces.map((one) => (

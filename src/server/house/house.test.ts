@@ -53,7 +53,7 @@ describe('places', () => {
   });
   test.each([
     [{ name: ' ' }, 'name: Name is empty'],
-    [{ lengthM: 'long' }, 'lengthM: Length must be metres'],
+    [{ lengthM: 'long' }, 'lengthM: Length must be a length'],
     [{ lengthM: 0 }, 'lengthM: Length must be from 1 to 200 m.'],
     [{ ceilingM: 1 }, 'ceilingM: Ceiling must be from 1.5 to 50 m.'],
     [{ surface: 'lava' }, 'surface: Surface must be one of the list.'],

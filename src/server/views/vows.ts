@@ -184,20 +184,22 @@ export async function vowsView(context: Context): Promise<VowsView> {
         a.name.localeCompare(b.name),
     );
   const busy = new Set(kept.filter((one) => runs(one, today)).map(({ playerId }) => playerId));
-  const over: { playerId: string; name: string; text: string }[] = [];
-  for (const [playerId, own] of groupBy(kept, (one) => one.playerId)) {
-    const running = own.filter((one) => runs(one, today));
-    const row = squad.find(({ id }) => id === playerId);
-    if (running.length === 0 || !row) continue;
-    const player = playerFacts(row, today);
-    const all = await togetherOf(context, book, player, running, days);
-    over.push(...all.over.slice(0, 2).map((text) => ({ playerId, name: player.name, text })));
-  }
+  // All children at once: where the database is far away, what they ask goes there together.
+  const over = await Promise.all(
+    [...groupBy(kept, (one) => one.playerId)].map(async ([playerId, own]) => {
+      const running = own.filter((one) => runs(one, today));
+      const row = squad.find(({ id }) => id === playerId);
+      if (running.length === 0 || !row) return [];
+      const player = playerFacts(row, today);
+      const all = await togetherOf(context, book, player, running, days);
+      return all.over.slice(0, 2).map((text) => ({ playerId, name: player.name, text }));
+    }),
+  );
   return {
     today,
     lines,
     without: squad.filter(({ id }) => !busy.has(id)).map(playerName),
-    tooMuch: over,
+    tooMuch: over.flat(),
   };
 }
 

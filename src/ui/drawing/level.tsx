@@ -1,3 +1,4 @@
+import { Said } from '../units';
 interface LevelProps {
   readonly from: number;
   readonly to: number;
@@ -15,7 +16,7 @@ export function Level({ from, to, y, words, width = 4, colour = 'var(--ink)' }: 
       <line x1={from} x2={to} y1={y} y2={y} stroke={colour} strokeWidth={width} />
       {words && (
         <text x={to} y={y + 18} textAnchor="end" fontSize="13" fill="var(--ink)">
-          {words}
+          <Said>{words}</Said>
         </text>
       )}
     </g>

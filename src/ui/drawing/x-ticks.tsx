@@ -1,3 +1,4 @@
+import { Marked } from '../units';
 interface XTicksProps {
   /** A linear scale of D3. */
   readonly x: { (value: number): number; ticks(count: number): number[] };
@@ -24,7 +25,7 @@ export function XTicks({ x, ticks, at, words, mark }: XTicksProps) {
         />
       )}
       <text x={x(tick)} y={at} textAnchor="middle" fontSize="12" fill="var(--soft)">
-        {words(tick)}
+        <Marked>{words(tick)}</Marked>
       </text>
     </g>
   ));

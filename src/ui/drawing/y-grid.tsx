@@ -1,3 +1,4 @@
+import { Marked } from '../units';
 interface YGridProps {
   /** A linear scale of D3. */
   readonly y: { (value: number): number; ticks(count: number): number[] };
@@ -16,7 +17,7 @@ export function YGrid({ y, ticks, from, to, gap = 8, words }: YGridProps) {
     <g key={tick}>
       <line x1={from} x2={to} y1={y(tick)} y2={y(tick)} stroke="var(--line)" strokeWidth="0.7" />
       <text x={from - gap} y={y(tick) + 4} textAnchor="end" fontSize="12" fill="var(--soft)">
-        {words(tick)}
+        <Marked>{words(tick)}</Marked>
       </text>
     </g>
   ));

@@ -5,6 +5,7 @@ import { tableSize } from '@/core/ballistics/surfaces';
 import { Body } from '@/ui/drawing/body';
 import { Ground } from '@/ui/drawing/level';
 import { XTicks } from '@/ui/drawing/x-ticks';
+import { useUnits } from '@/ui/units';
 
 const [width, height] = [860, 320];
 const margin = { left: 46, right: 20 };
@@ -29,6 +30,7 @@ export function FeedDrawing({ place, one, path, map, bodyM }: Drawn) {
     .domain([0, far])
     .range([margin.left, margin.left + far * perM]);
   const y = (m: number) => sideFloor - m * tall;
+  const { say } = useUnits();
   const widest = Math.max(1, ...map.feeds.map((each) => Math.abs(each.landSideM)));
   const acrossScale = Math.min(perM, mapHalf / widest);
   const across = (m: number) => mapMiddle + m * acrossScale;
@@ -40,7 +42,9 @@ export function FeedDrawing({ place, one, path, map, bodyM }: Drawn) {
   return (
     <svg
       role="img"
-      aria-label={`The feed from the side, and from above where a hundred balls land: ${map.meanM.toFixed(1)} m from the machine, give or take ${map.spreadM.toFixed(1)} m along and ${map.spreadSideM.toFixed(1)} m across.`}
+      aria-label={say(
+        `The feed from the side, and from above where a hundred balls land: ${map.meanM.toFixed(1)} m from the machine, give or take ${map.spreadM.toFixed(1)} m along and ${map.spreadSideM.toFixed(1)} m across.`,
+      )}
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >

@@ -2,6 +2,7 @@ import { XTicks } from '@/ui/drawing/x-ticks';
 import { scaleLinear } from 'd3';
 import { netHeightAt, type Court } from '@/core/ballistics/net/courts';
 import type { ContactPoint, Ray } from '@/core/ballistics/net/over';
+import { useUnits } from '@/ui/units';
 
 const [width, height] = [860, 330];
 
@@ -42,10 +43,13 @@ export function CourtDrawing({ court, contact, straight, flown }: Drawn) {
     return `M${[...outer, ...inner].join('L')}Z`;
   };
   const wide = court.widthM / 2;
+  const { say } = useUnits();
   return (
     <svg
       role="img"
-      aria-label={`The ${court.label} from above, to scale; the net is ${netHeightAt(court, 0).toFixed(2)} m high in the middle. Shaded: what can be hit of the far side.`}
+      aria-label={say(
+        `The ${court.label} from above, to scale; the net is ${netHeightAt(court, 0).toFixed(2)} m high in the middle. Shaded: what can be hit of the far side.`,
+      )}
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
@@ -100,7 +104,7 @@ export function CourtDrawing({ court, contact, straight, flown }: Drawn) {
         fontWeight="700"
         fill="var(--ink)"
       >
-        {contact.heightM.toFixed(2)} m high
+        {say(`${contact.heightM.toFixed(2)} m`)} high
       </text>
     </svg>
   );

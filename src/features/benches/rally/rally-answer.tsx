@@ -13,6 +13,7 @@ import { Sheet } from '@/ui/page-head';
 import { Readings, Sentence } from '../answer';
 import { EndBars, LengthChart } from './length-chart';
 import { DrawingToTake } from '@/ui/drawing/to-take';
+import { Said } from '@/ui/units';
 
 /** What the rallies say: the sentence, how sure it is, the picture, and the numbers. */
 export function RallyAnswerView({
@@ -30,7 +31,7 @@ export function RallyAnswerView({
     <>
       <Sentence>{rallySentence(name, answer)}</Sentence>
       <p className={`text-sm ${fit.littleData ? 'font-semibold text-care' : 'text-soft'}`}>
-        {asked}. {sureness(answer)}
+        <Said>{`${asked}. ${sureness(answer)}`}</Said>
       </p>
       <div className="grid items-start gap-3 lg:grid-cols-[minmax(0,1fr)_16rem]">
         <Sheet className="p-2" aria-label="How long rallies are">

@@ -6,6 +6,7 @@ import { Body } from '@/ui/drawing/body';
 import { Ground, Level } from '@/ui/drawing/level';
 import { XTicks } from '@/ui/drawing/x-ticks';
 import { YGrid } from '@/ui/drawing/y-grid';
+import { useUnits } from '@/ui/units';
 
 /** A ball that goes up and comes down, to be drawn. Heights over the floor in metres. */
 export interface DrawnToss {
@@ -59,12 +60,15 @@ export function TossDrawing({
     (point) => x(point.atS),
     (point) => y(point.m),
   )(points)!;
+  const { say } = useUnits();
   const radius = Math.max(4, (balls[ball].diameterM.value / 2) * scale);
   const handX = bodyX + bodyM * scale * 0.22;
   return (
     <svg
       role="img"
-      aria-label={`From the hand at ${fromM.toFixed(2)} m the ball rises ${heightM.toFixed(2)} m and is back after ${seconds[0]!.toFixed(2)} s.`}
+      aria-label={say(
+        `From the hand at ${fromM.toFixed(2)} m the ball rises ${heightM.toFixed(2)} m and is back after ${seconds[0]!.toFixed(2)} s.`,
+      )}
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
@@ -109,7 +113,7 @@ export function TossDrawing({
       />
       <circle cx={handX} cy={y(topM)} r={radius} fill="var(--now)" stroke="var(--ink)" strokeWidth="1.5" />
       <text x={handX + 14} y={y(fromM + heightM / 2)} fontSize="13" fontWeight="700" fill="var(--ink)">
-        {heightM < 1 ? `${Math.round(100 * heightM)} cm` : `${heightM.toFixed(2)} m`}
+        {say(heightM < 1 ? `${Math.round(100 * heightM)} cm` : `${heightM.toFixed(2)} m`)}
       </text>
       <path d={curve} fill="none" stroke="var(--now)" strokeWidth="3" />
       {marks.map(({ atS, text }) => (

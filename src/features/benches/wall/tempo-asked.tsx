@@ -6,6 +6,7 @@ import type { WallSetup } from '@/core/ballistics/wall/setup';
 import { inMetres } from '@/core/explanations/wall';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/page-head';
+import { Said } from '@/ui/units';
 
 /** The other way round: a wanted tempo, and the mark or the distance that gives it. */
 export function TempoAsked({ setup, onSetup }: { setup: WallSetup; onSetup: (setup: WallSetup) => void }) {
@@ -77,7 +78,7 @@ export function TempoAsked({ setup, onSetup }: { setup: WallSetup; onSetup: (set
       </div>
       {said && (
         <p role="status" className="mt-1 font-semibold">
-          {said}
+          <Said>{said}</Said>
         </p>
       )}
     </Sheet>

@@ -13,6 +13,7 @@ import { WallDrawing, type DrawnRally } from './wall-drawing';
 import { wallReadings } from './wall-readings';
 import { WriteWall } from './write-wall';
 import { DrawingToTake } from '@/ui/drawing/to-take';
+import { Said } from '@/ui/units';
 
 interface AnswerProps {
   readonly view: BenchesView;
@@ -47,7 +48,11 @@ export function WallAnswerView({
       ) : (
         <Sentence limit>{wallRefusal(setup, answer, mends)}</Sentence>
       )}
-      {note && <p className="rounded-md bg-care-bg px-3 py-1 font-semibold text-care">{note}</p>}
+      {note && (
+        <p className="rounded-md bg-care-bg px-3 py-1 font-semibold text-care">
+          <Said>{note}</Said>
+        </p>
+      )}
       <WriteWall view={view} start={start} rally={rally} playerId={child.id} />
       <Sheet className="px-2 pt-1" aria-label="Side view">
         <DrawingToTake name="wall">
@@ -60,8 +65,9 @@ export function WallAnswerView({
             {kept && (
               <>
                 {' '}
-                · <span className="font-bold text-safe">━</span> kept: {inMetres(kept.setup.distanceM)}, mark{' '}
-                {inMetres(kept.setup.targetM)}, {kept.setup.ball}
+                · <span className="font-bold text-safe">━</span> kept:{' '}
+                <Said>{`${inMetres(kept.setup.distanceM)}, mark ${inMetres(kept.setup.targetM)}`}</Said>,{' '}
+                {kept.setup.ball}
               </>
             )}
           </span>

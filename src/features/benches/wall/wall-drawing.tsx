@@ -9,6 +9,7 @@ import { Body } from '@/ui/drawing/body';
 import { Ground, Level } from '@/ui/drawing/level';
 import { XTicks } from '@/ui/drawing/x-ticks';
 import { YGrid } from '@/ui/drawing/y-grid';
+import { Said, useUnits } from '@/ui/units';
 
 const [width, height] = [860, 268];
 const margin = { left: 62, right: 24, top: 10, bottom: 26 };
@@ -52,6 +53,7 @@ export function WallDrawing({
   const y = scaleLinear()
     .domain([0, top])
     .range([floor, floor - top * scale]);
+  const { say } = useUnits();
   const right = x(far);
   const wallTop = Math.min(setup.wallTopM, top);
   const said = rally
@@ -60,7 +62,7 @@ export function WallDrawing({
   return (
     <svg
       role="img"
-      aria-label={`Side view to scale. ${said}`}
+      aria-label={say(`Side view to scale. ${said}`)}
       viewBox={`0 0 ${width} ${height}`}
       className="w-full"
     >
@@ -162,7 +164,7 @@ function Rally({
           />
           <Level from={x(0) - 12} to={x(0) + 16} y={y(setup.targetM)} colour={colour} />
           <text x={x(0) + 20} y={y(setup.targetM) - 6} fontSize="13" fontWeight="700" fill="var(--ink)">
-            mark {setup.targetM.toFixed(2)} m
+            mark <Said>{`${setup.targetM.toFixed(2)} m`}</Said>
           </text>
         </>
       )}
@@ -186,7 +188,7 @@ function Rally({
           strokeWidth="4"
           paintOrder="stroke"
         >
-          bounce {solution.bounceM.toFixed(2)} m
+          bounce <Said>{`${solution.bounceM.toFixed(2)} m`}</Said>
         </text>
       )}
       {setup.shot === 'down' && (

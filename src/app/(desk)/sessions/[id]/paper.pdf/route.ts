@@ -1,6 +1,8 @@
+import { allInLengths } from '@/core/units';
 import { paperDocument } from '@/features/paper/paper-doc';
 import { paperParts } from '@/features/paper/paper-parts';
 import { throughRoute } from '@/server/doors/door';
+import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { pdfBytes } from '@/server/pdf';
 import { bookFor } from '@/server/readers/book';
 import { sessionPlanView } from '@/server/views/session-plan';
@@ -11,7 +13,8 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
     const view = await sessionPlanView(context, (await params).id);
     if (!view) return new Response('This session is not on record (any more).', { status: 404 });
     const { title, day, coach } = view.session;
-    const bytes = await pdfBytes(paperDocument(paperParts(view, await bookFor(context.db, coach))));
+    const sheet = paperDocument(paperParts(view, await bookFor(context.db, coach)));
+    const bytes = await pdfBytes(allInLengths(sheet, (await lengthsOfRequest()) ?? 'metres'));
     const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
     return new Response(bytes as BodyInit, {
       headers: {

@@ -1,6 +1,8 @@
+import { allInLengths } from '@/core/units';
 import { cardDocument } from '@/features/vows/card-doc';
 import { cardSizes, type CardSize } from '@/features/vows/card-sheet';
 import { throughRoute } from '@/server/doors/door';
+import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { pdfBytes } from '@/server/pdf';
 import { cardView } from '@/server/views/vows';
 
@@ -18,7 +20,8 @@ export async function POST(
     const form = new URLSearchParams((await request.text()).slice(0, 2000));
     const size = cardSizes.find((one) => one === form.get('size')) ?? ('A6' satisfies CardSize);
     const asked = form.get('link') ?? '';
-    const bytes = await pdfBytes(cardDocument(view.card, size, vowLink.test(asked) ? asked : null));
+    const card = allInLengths(view.card, (await lengthsOfRequest()) ?? 'metres');
+    const bytes = await pdfBytes(cardDocument(card, size, vowLink.test(asked) ? asked : null));
     return new Response(bytes as BodyInit, {
       headers: {
         'content-type': 'application/pdf',
