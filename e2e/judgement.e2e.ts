@@ -104,6 +104,11 @@ test('who needs you: one press puts a ladder into the next plan; a word on count
   await page.becomes(counting, ['Corin Oakhaven', 'Teo Windlestraw']);
   await page.press('Undo');
   await page.becomes(counting, ['Corin Oakhaven', 'Corin Oakhaven', 'Teo Windlestraw']);
+  // What is to be corrected is one press away: the session that has most of it.
+  await page.press('Correct ');
+  await page.becomes(`/^\\/sessions\\/\\w{26}\\/counts$/.test(location.pathname)`, true);
+  await page.sees('Corin Oakhaven');
+  await open('/squad/needs');
   const blocks = async () => Number((await one(`select count(*) as n from block`)).n);
   const before = await blocks();
   await page.press('Into ');
@@ -128,6 +133,11 @@ test('a level-ground challenge with two ages is made, run and read from its boar
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Make it');
   await page.sees('to be expected.');
+  // The rules by age are worked out: the smaller one has the shorter time.
+  await page.becomes(
+    `[...document.querySelectorAll('[data-age-rules] > div')].map((row) => row.innerText.replace(/\\s+/g, ' '))`,
+    ['5 years 2 × 25 s, 25 s rest', '14 years 4 × 25 s, 25 s rest'],
+  );
   const line = (name: string) => `document.querySelector('[data-line^="${name}"]').innerText`;
   const expected = async (name: string) =>
     Number(/About ([\d.]+)/.exec(await browser.driver.executeScript<string>(`return ${line(name)}`))![1]);

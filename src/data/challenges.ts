@@ -42,14 +42,19 @@ export async function setChallengeRemoved(
 export async function challengers(
   db: Executor,
   id: string,
-): Promise<(ChallengePlayerRow & { readonly name: string; readonly birthYear: number })[]> {
+): Promise<
+  (ChallengePlayerRow & Pick<typeof player.$inferSelect, 'name' | 'birthYear' | 'sport' | 'stage'>)[]
+> {
   const rows = await db
-    .select({ own: challengePlayer, name: player.name, birthYear: player.birthYear })
+    .select({
+      own: challengePlayer,
+      who: { name: player.name, birthYear: player.birthYear, sport: player.sport, stage: player.stage },
+    })
     .from(challengePlayer)
     .innerJoin(player, eq(player.id, challengePlayer.playerId))
     .where(and(eq(challengePlayer.challengeId, id), isNull(player.erasedAtMs)))
     .orderBy(asc(player.name));
-  return rows.map(({ own, name, birthYear }) => ({ ...own, name, birthYear }));
+  return rows.map(({ own, who }) => ({ ...own, ...who }));
 }
 
 export async function insertResult(db: Executor, row: typeof challengeResult.$inferInsert): Promise<void> {

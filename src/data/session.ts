@@ -203,6 +203,25 @@ export async function sessionsOfPlayer(db: Executor, playerId: string, limit: nu
   return rows.map((row) => row.session);
 }
 
+export interface SessionOfBlock {
+  readonly id: string;
+  readonly title: string;
+  readonly day: string;
+}
+
+/** Which session blocks belong to; blocks that are not there (any more) are left out. */
+export async function sessionsOfBlocks(
+  db: Executor,
+  blockIds: readonly string[],
+): Promise<readonly (SessionOfBlock & { readonly blockId: string })[]> {
+  if (blockIds.length === 0) return [];
+  return db
+    .select({ blockId: block.id, id: session.id, title: session.title, day: session.day })
+    .from(block)
+    .innerJoin(session, eq(session.id, block.sessionId))
+    .where(and(inArray(block.id, [...blockIds]), isNull(session.removedAtMs)));
+}
+
 /** Player ids of sessions, in their order on the list. */
 export async function playersOfSessions(
   db: Executor,

@@ -22,15 +22,15 @@ export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> 
   );
 }
 
-/** Rows told from home since a day, with the row that was asked for: player, result, aim. */
+/** Rows told from home since a day, with the row that was asked for: player, result, aim, block. */
 export async function aimedSince(
   db: Executor,
   sinceDay: string,
-): Promise<readonly (readonly [playerId: string, result: number, aim: number])[]> {
-  return jsonRows<[string, number, number]>(
+): Promise<readonly (readonly [playerId: string, result: number, aim: number, blockId: string])[]> {
+  return jsonRows<[string, number, number, string]>(
     db,
-    sql`p, r, aim`,
-    sql`select a.player_id as p, a.result as r, b.dose ->> '$.target' as aim
+    sql`p, r, aim, b`,
+    sql`select a.player_id as p, a.result as r, b.dose ->> '$.target' as aim, a.block_id as b
         from attempt a join block b on b.id = a.block_id
         where a.day >= ${sinceDay} and a.home = 1 and a.reported = 1 and a.result is not null
           and b.dose ->> '$.kind' = 'row'`,
@@ -41,11 +41,11 @@ export async function aimedSince(
 export async function toldSince(
   db: Executor,
   sinceDay: string,
-): Promise<readonly (readonly [playerId: string, result: number])[]> {
-  return jsonRows<[string, number]>(
+): Promise<readonly (readonly [playerId: string, result: number, blockId: string])[]> {
+  return jsonRows<[string, number, string]>(
     db,
-    sql`p, r`,
-    sql`select a.player_id as p, a.result as r from attempt a join block b on b.id = a.block_id
+    sql`p, r, b`,
+    sql`select a.player_id as p, a.result as r, a.block_id as b from attempt a join block b on b.id = a.block_id
         where a.day >= ${sinceDay} and a.reported = 1 and a.result is not null
           and not (a.home = 1 and a.result = coalesce(b.dose ->> '$.target', -1))`,
   );

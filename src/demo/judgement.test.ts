@@ -95,6 +95,11 @@ test('who needs you: the two who fudge are found, nobody else is, and every sent
   const nameOf = (id: string) => view.players.find((player) => player.id === id)!.name;
   const found = needs.filter(({ kind }) => kind === 'counting').map(({ playerId }) => nameOf(playerId));
   expect([...new Set(found)].sort()).toEqual(['Corin Oakhaven', 'Teo Windlestraw']);
+  // Each leads to the sessions where it was: on court they can be corrected.
+  for (const { doubt, blockIds = [] } of needs.filter(({ kind }) => kind === 'counting')) {
+    expect([doubt, blockIds.length]).toEqual([doubt, 3]);
+    for (const id of blockIds) expect(view.sessions[id]).toHaveProperty('title');
+  }
   expect(needs.some(({ kind }) => kind === 'ready to move')).toBe(true);
   for (const { sentence } of needs) expect(sentence).toMatch(/\d.*\.$/);
   for (const { drillIds } of Object.values(view.next)) expect(drillIds.length).toBeGreaterThan(3);

@@ -383,3 +383,52 @@ test('a book of before vows: what was counted was on court, its links still open
   expect((await vowsView(context)).lines).toMatchObject([{ name: 'Ada', state: 'runs' }]);
   db.$client.close();
 });
+
+test('a book of before hands: what was done with the other one is known again from its log, the rest is left', async () => {
+  const db = await openDatabase(`file:${path.join(folder, 'hands.db')}`);
+  await migrate(db, { migrationsFolder: firstMigrations(folder, 12) });
+  const dose = { kind: 'row', target: 20, capS: 120 };
+  const other = id(5);
+  const begun = (changes: string[]) =>
+    JSON.stringify({
+      ...{ drillId: 'palm-up-bounce', stepId: 'row-20', dose, changes, stations: 1, setting: null },
+      ...{ scoring: { zones: {}, bounceRule: null }, turns: 1, turnS: 60, atOnce: 1 },
+      players: [{ playerId: player, stepId: 'row-20', amount: 15, out: false, target: 18, ball: null }],
+    });
+  for (const row of [
+    sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2016, 'tennis', 'right', 0)`,
+    sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${session}, 'Old', '2026-11-20', '16:30', 30, 'finished', 0)`,
+    sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
+  ])
+    await db.run(row);
+  for (const [at, blockId] of [block, other].entries()) {
+    const changes = at === 0 ? ['other hand'] : [];
+    for (const row of [
+      sql`insert into block (id, session_id, position, drill_id, step_id, dose, changes) values (${blockId}, ${session}, ${at}, 'palm-up-bounce', 'row-20', ${JSON.stringify(dose)}, ${JSON.stringify(changes)})`,
+      sql`insert into block_player (block_id, player_id, stale) values (${blockId}, ${player}, 0)`,
+      sql`insert into attempt (block_id, player_id, number, drill_id, step_id, day, result, touches, drops, started_ms, touching_ms)
+          values (${blockId}, ${player}, 1, 'palm-up-bounce', 'row-20', '2026-11-20', 2, 2, 0, 600, 600)`,
+      sql`insert into touch_event (id, block_id, player_id, kind, attempt, text, at_ms, mono_ms, device)
+          values (${id(20 + at)}, ${blockId}, null, 'begun', 1, ${begun(changes)}, 0, 0, 'old')`,
+      ...[1, 2].map(
+        (n) => sql`insert into touch_event (id, block_id, player_id, kind, attempt, at_ms, mono_ms, device)
+                   values (${id(30 + 2 * at + n)}, ${blockId}, ${player}, 'touch', 1, ${n * 600}, ${n * 600}, 'old')`,
+      ),
+    ])
+      await db.run(row);
+  }
+  await migrateDatabase(db);
+  expect(await db.all(sql`select block_id as id, stale from block_player order by stale desc`)).toEqual([
+    { id: block, stale: 1 },
+    { id: other, stale: 0 },
+  ]);
+  await upgradeRecords(db);
+  await refreshAttempts(db);
+  expect(
+    await db.all(sql`select block_id as id, other_hand as hand from attempt order by hand desc`),
+  ).toEqual([
+    { id: block, hand: 1 },
+    { id: other, hand: 0 },
+  ]);
+  db.$client.close();
+});

@@ -1,9 +1,19 @@
 import { bestAt } from '@/core/skill/expect/mark';
-import { findings, homeFarAbove, type Finding, type Tapped, type Told } from '@/core/skill/honest';
+import {
+  doubledIn,
+  fasterIn,
+  findings,
+  homeFarAbove,
+  pausesIn,
+  type Doubt,
+  type Finding,
+  type Tapped,
+} from '@/core/skill/honest';
 import type { Level } from '@/core/skill/level/squad';
 import { measures } from '@/core/counting/measure';
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
 import type { Tap } from '@/core/counting/tap';
+import { groupBy } from '@/core/group-by';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import { dayOf, levelOn, type Skill } from './judging';
@@ -33,14 +43,56 @@ const lowestM = 0.05;
 const ballTime = ({ family }: Drill): number =>
   family === 'touch' ? tapping('yellow', 'strings', lowestM).periodS : 0;
 
+/** What is found, and the blocks that have most of it. */
+export interface Found extends Finding {
+  /** At most three, the one with most first; none where it lies in no single block. */
+  readonly blockIds: readonly string[];
+}
+const mostBlocks = 3;
+
+/** A count told, what was aimed at where that is known, and the block it is of. */
+interface ToldIn {
+  readonly result: number;
+  readonly aim: number;
+  readonly blockId: string;
+}
+
+/** The blocks in which most of a doubt was found. */
+function blocksOf(
+  doubt: Doubt,
+  tapped: ReadonlyMap<string, Tapped>,
+  counts: readonly ToldIn[],
+  aims: readonly ToldIn[],
+): string[] {
+  const tappedBy = (of: (one: Tapped) => number) =>
+    [...tapped].map(([blockId, one]) => [blockId, of(one)] as const);
+  const toldBy = (told: readonly ToldIn[], doubtful: (one: ToldIn) => boolean) =>
+    [...groupBy(told, (one) => one.blockId)].map(
+      ([blockId, own]) => [blockId, own.filter(doubtful).length] as const,
+    );
+  const found = {
+    doubled: () => tappedBy(doubledIn),
+    'passed drops': () => tappedBy(pausesIn),
+    'faster than the ball': () => tappedBy(fasterIn),
+    'round numbers': () => toldBy(counts, ({ result }) => result % 5 === 0),
+    'always the aim': () => toldBy(aims, ({ result, aim }) => result === aim),
+    'home far above court': () => [],
+  }[doubt]();
+  return found
+    .filter(([, n]) => n > 0)
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, mostBlocks)
+    .map(([blockId]) => blockId);
+}
+
 /** What is found in how players' touches were tapped, and in what they told, by player. */
 export function honestyOf(
   book: Book,
   taps: readonly Tap[],
-  told: readonly (readonly [playerId: string, result: number])[],
-  aimed: readonly (readonly [playerId: string, result: number, aim: number])[] = [],
+  told: readonly (readonly [playerId: string, result: number, blockId: string])[],
+  aimed: readonly (readonly [playerId: string, result: number, aim: number, blockId: string])[] = [],
   skill: Skill = { done: [], levels: [] },
-): Map<string, Finding[]> {
+): Map<string, Found[]> {
   const tapped = new Map<
     string,
     Map<string, { gaps: number[]; drops: number; dropCostS: number; ballS: number }>
@@ -74,17 +126,29 @@ export function honestyOf(
       block.gaps.push((monoMs - before[6]) / 1000);
     before = tap;
   }
-  const counts = new Map<string, number[]>();
-  for (const [playerId, result] of told) counts.set(playerId, [...(counts.get(playerId) ?? []), result]);
-  const aims = new Map<string, Told[]>();
-  for (const [playerId, result, aim] of aimed)
-    aims.set(playerId, [...(aims.get(playerId) ?? []), { result, aim }]);
-  const found = new Map<string, Finding[]>();
+  const counts = groupBy(
+    told.map(([playerId, result, blockId]) => ({ playerId, result, aim: NaN, blockId })),
+    (one) => one.playerId,
+  );
+  const aims = groupBy(
+    aimed.map(([playerId, result, aim, blockId]) => ({ playerId, result, aim, blockId })),
+    (one) => one.playerId,
+  );
+  const found = new Map<string, Found[]>();
   for (const playerId of new Set([...tapped.keys(), ...counts.keys(), ...aims.keys()])) {
-    const own: Tapped[] = [...(tapped.get(playerId)?.values() ?? [])];
-    // A dose ends at its aim on court: only vows say what was aimed at beside what was told.
-    const ofCounts = findings(own, counts.get(playerId) ?? [], aims.get(playerId) ?? []);
-    found.set(playerId, [...ofCounts, ...homeAboveCourt(book, skill, playerId)]);
+    const blocks: ReadonlyMap<string, Tapped> = tapped.get(playerId) ?? new Map<string, Tapped>();
+    const [ownCounts, ownAims] = [counts.get(playerId) ?? [], aims.get(playerId) ?? []];
+    const ofCounts = findings(
+      [...blocks.values()],
+      ownCounts.map(({ result }) => result),
+      // A dose ends at its aim on court: only vows say what was aimed at beside what was told.
+      ownAims,
+    );
+    const all = [...ofCounts, ...homeAboveCourt(book, skill, playerId)];
+    found.set(
+      playerId,
+      all.map((one) => ({ ...one, blockIds: blocksOf(one.doubt, blocks, ownCounts, ownAims) })),
+    );
   }
   return found;
 }

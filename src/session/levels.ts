@@ -37,9 +37,27 @@ export const mostEach = ({ zones }: Pick<Step, 'zones'>): number => Math.max(1, 
 /** What was done at home is kept apart under this name. */
 export const atHome = 'at home';
 
-/** Under which name a change of ball, feed, ease or place is kept apart; '' where there is none. */
-export const conditionOf = (feed: string | null, ball: string | null, eased: boolean, home = false): string =>
-  [feed && `${feed} feed`, ball && `${ball} ball`, eased && 'made easier', home && atHome]
+/** What was done with the other hand is kept apart under this name. */
+export const withOtherHand = 'other hand';
+
+/** What was different from the step as it is. */
+export interface Circumstances {
+  readonly feed: string | null;
+  readonly ball: string | null;
+  readonly eased: boolean;
+  readonly home: boolean;
+  readonly otherHand: boolean;
+}
+
+/** Under which name a change of ball, feed, ease, hand or place is kept apart; '' where there is none. */
+export const conditionOf = ({ feed, ball, eased, home, otherHand }: Circumstances): string =>
+  [
+    feed && `${feed} feed`,
+    ball && `${ball} ball`,
+    eased && 'made easier',
+    otherHand && withOtherHand,
+    home && atHome,
+  ]
     .filter(Boolean)
     .join(', ');
 

@@ -26,6 +26,8 @@ export interface Need {
   readonly drillId: string | null;
   /** What was found in the counts, where it is about them. */
   readonly doubt?: Doubt;
+  /** The blocks that have most of it. */
+  readonly blockIds?: readonly string[];
 }
 
 /** A ladder as far as needs are read from it. */
@@ -49,7 +51,7 @@ export interface NeedPlayer {
   readonly families: Readonly<Record<string, number>>;
   /** Days since the last counts; null where there were none. */
   readonly daysAway: number | null;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly (Finding & { readonly blockIds: readonly string[] })[];
 }
 
 /** Under so much of the middle of the squad, a player gets few touches. Ours. */
@@ -133,6 +135,7 @@ function needsOfOne(player: NeedPlayer, middle: number): Need[] {
       sentence: findingInWords(finding),
       drillId: null,
       doubt: finding.doubt,
+      blockIds: finding.blockIds,
     });
   return needs;
 }

@@ -1,6 +1,6 @@
 import { asPlanned } from '@/core/counting/conditions';
 import { plainBook } from '@/drills/index';
-import { easedOnCourt, stepBeside, workOnCourt } from './on-court';
+import { easedOnCourt, otherHandOnCourt, stepBeside, workOnCourt } from './on-court';
 import { blockOf } from './plan';
 import { callsOf, usualTempo } from './sound';
 
@@ -44,6 +44,13 @@ test('spices and easings put on act on the dose, and a planned one can be taken 
   expect(under({ on: ['other hand'] }).dose).not.toEqual(block.dose);
   const eased = { ...block, changes: ['fewer'] };
   expect(workOnCourt(plainBook, eased, ten, { ...asPlanned, off: ['fewer'] })!.dose).toEqual(block.dose);
+});
+
+test('the other hand counts apart, planned or put on, until it is taken off', () => {
+  expect(otherHandOnCourt(['other hand'], asPlanned)).toBe(true);
+  expect(otherHandOnCourt([], { ...asPlanned, on: ['other hand'] })).toBe(true);
+  expect(otherHandOnCourt(['other hand'], { ...asPlanned, off: ['other hand'] })).toBe(false);
+  expect(otherHandOnCourt([], asPlanned)).toBe(false);
 });
 
 test('what stands for the step: not what was made easier', () => {

@@ -74,6 +74,10 @@ export function stepBeside(drill: Drill, step: Step, way: 'up' | 'back'): Step |
   return way === 'up' ? drill.steps.slice(at + 1).find(fits) : drill.steps.slice(0, at).findLast(fits);
 }
 
+/** Is an attempt made with the other hand? */
+export const otherHandOnCourt = (planned: readonly string[], conditions: Conditions): boolean =>
+  changesUnder(planned, conditions).includes('other hand');
+
 /** Does an attempt stand for its step? Not under an easing, and not with a softer ball than the player's own. */
 export const easedOnCourt = (planned: readonly string[], conditions: Conditions): boolean =>
   isEased(changesUnder(planned, conditions)) || conditions.softerBall;

@@ -1,5 +1,5 @@
 import { alone } from '@/core/skill/level/evidence';
-import { assumptions, kinds } from '@/core/skill/level/assumptions';
+import { assumptions } from '@/core/skill/level/assumptions';
 import { later, ofTheDay, smoothed } from '@/core/skill/level/follow';
 import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
@@ -19,14 +19,11 @@ import {
 } from '@/core/skill/expect/rows';
 import { measures } from '@/core/counting/measure';
 import { seededRandom } from '@/core/random';
-import { surenesses, transfer, type Held, type Transfer } from '@/core/skill/transfer';
-import type { Book } from '@/drills/book';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
 import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
 import { dayNumber } from '@/core/days';
 import { atHome, goalOf } from './levels';
-import { shareOf, type Share } from '@/core/skill/beta';
 
 /** A day on the chart, as the best result to expect of it: by its own counts, and by the level with its range. */
 export interface ChartDay {
@@ -210,62 +207,3 @@ const pointsOf = (level: Level) =>
     const { mean, variance } = alone(evidence);
     return { day, mean, variance: variance + assumptions[level.kind].form ** 2 };
   });
-
-/** What holds on a known, a random and a live ball, over all that is counted touch by touch. */
-export function transferOf(book: Book, skill: Skill, playerId: string): Transfer {
-  const held: Held[] = [];
-  for (const one of skill.done) {
-    if (one.playerId !== playerId) continue;
-    const drill = book.drill(one.drillId, playerId);
-    const step = book.step(one.drillId, one.stepId, playerId);
-    if (!drill || !step || kinds[step.measure] !== 'chance' || step.measure === 'hold') continue;
-    // Loosening and feet have no ball that comes.
-    if (drill.family === 'loosen' || drill.family === 'feet') continue;
-    const changed = surenesses.find((feed) => one.condition.startsWith(`${feed} feed`));
-    held.push({
-      sureness: changed ?? drill.feed.predictability,
-      hits: one.touches,
-      tries: one.touches + one.drops,
-    });
-  }
-  return transfer(held);
-}
-
-/** What holds on court and at home, on the steps that were done in both places. */
-export interface HomeAndCourt {
-  readonly court: Share;
-  readonly home: Share;
-  /** One sentence where the ranges lie apart; null where they do not. */
-  readonly gap: string | null;
-}
-
-/** What is counted touch by touch on court and at home, side by side; null while a step was not done in both. */
-export function homeAndCourt(book: Book, skill: Skill, playerId: string): HomeAndCourt | null {
-  const own = skill.done.filter((one) => {
-    const step = book.step(one.drillId, one.stepId, playerId);
-    return one.playerId === playerId && step && kinds[step.measure] === 'chance' && step.measure !== 'hold';
-  });
-  const steps = (condition: string) =>
-    new Set(
-      own.filter((one) => one.condition === condition).map(({ drillId, stepId }) => `${drillId} ${stepId}`),
-    );
-  const [there, here] = [steps(''), steps(atHome)];
-  const both = own.filter(({ drillId, stepId }) => {
-    const key = `${drillId} ${stepId}`;
-    return there.has(key) && here.has(key);
-  });
-  const shareIn = (condition: string): Share => {
-    const of = both.filter((one) => one.condition === condition);
-    const hits = of.reduce((sum, one) => sum + one.touches, 0);
-    return shareOf(hits, hits + of.reduce((sum, one) => sum + one.drops, 0));
-  };
-  if (both.length === 0) return null;
-  const [court, home] = [shareIn(''), shareIn(atHome)];
-  const gap =
-    home.low > court.high
-      ? 'More holds at home than on court: it is not yet there when others look on.'
-      : court.low > home.high
-        ? 'More holds on court than at home: look at room, ball and light there.'
-        : null;
-  return { court, home, gap };
-}

@@ -4,7 +4,7 @@ import { tally, type Attempt } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
 import type { Begun } from './begun';
 import { ladderFor, type Held, type HeldStep } from './held';
-import { easedOnCourt } from './on-court';
+import { easedOnCourt, otherHandOnCourt } from './on-court';
 
 /** A record that says all that results are made of. */
 export type WholeRecord = Begun & { readonly held: Held };
@@ -28,6 +28,7 @@ export interface HeldAttempt extends Pick<
   readonly ball: string | null;
   /** Made at home, for a vow. */
   readonly home: boolean;
+  readonly otherHand: boolean;
 }
 
 /**
@@ -58,6 +59,7 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
         feed: conditions.feed,
         ball: conditions.ball,
         home: record.held.home === true,
+        otherHand: otherHandOnCourt(record.changes, conditions),
       };
     });
   });

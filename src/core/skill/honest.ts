@@ -49,41 +49,55 @@ export interface Tapped {
   readonly ballS: number;
 }
 
+/** Taps of one block that are closer together than a finger. */
+export const doubledIn = ({ gaps }: Tapped): number => gaps.filter((gap) => gap < fingerS).length;
+
+const sumOf = (all: readonly Tapped[], of: (one: Tapped) => number): number =>
+  all.reduce((sum, one) => sum + of(one), 0);
+
 /** Taps closer together than a finger: each touch counted twice now and then. */
 export function doubled(all: readonly Tapped[]): Finding | null {
   const gaps = all.flatMap((one) => one.gaps);
-  const n = gaps.filter((gap) => gap < fingerS).length;
+  const n = sumOf(all, doubledIn);
   const chance = n === 0 ? 1 : atLeast(n, gaps.length, leastOfGaps / 2);
   return n >= leastFound && n / gaps.length > leastOfGaps && chance < seldom
     ? { doubt: 'doubled', n, of: gaps.length, chance }
     : null;
 }
 
+/** Gaps a finger and a ball can make, the shortest first; none where they are too few to know what is usual. */
+function realGaps({ gaps, dropCostS }: Tapped): number[] {
+  const real = gaps.filter((gap) => gap >= fingerS).sort((a, b) => a - b);
+  return real.length < 8 || dropCostS < 0.5 ? [] : real;
+}
+
+/** Pauses in the rows of one block that are as long as fetching the ball takes. */
+export function pausesIn(one: Tapped): number {
+  const real = realGaps(one);
+  const usual = real[Math.floor(real.length / 2)] ?? 0;
+  return real.filter((gap) => gap > Math.max(usual + 0.7 * one.dropCostS, 1.8 * usual)).length;
+}
+
 /** Rows that go on over a pause as long as a drop takes: the ball was fetched, and no drop was counted. */
 export function passedDrops(all: readonly Tapped[]): Finding | null {
-  let [n, of, drops] = [0, 0, 0];
-  for (const { gaps, drops: own, dropCostS } of all) {
-    const real = gaps.filter((gap) => gap >= fingerS).sort((a, b) => a - b);
-    if (real.length < 8 || dropCostS < 0.5) continue;
-    const usual = real[Math.floor(real.length / 2)]!;
-    n += real.filter((gap) => gap > Math.max(usual + 0.7 * dropCostS, 1.8 * usual)).length;
-    of += real.length;
-    drops += own;
-  }
+  const readable = all.filter((one) => realGaps(one).length > 0);
+  const n = sumOf(readable, pausesIn);
+  const of = sumOf(readable, (one) => realGaps(one).length);
+  const drops = sumOf(readable, (one) => one.drops);
   const chance = n === 0 ? 1 : atLeast(n, of, honestPause);
   return n >= leastFound && n > 0.5 * drops && chance < seldom
     ? { doubt: 'passed drops', n, of, chance }
     : null;
 }
 
+/** Touches of one block that came faster than its ball can bounce. */
+export const fasterIn = ({ gaps, ballS }: Tapped): number =>
+  gaps.filter((gap) => gap >= fingerS && gap < ballS).length;
+
 /** Touches faster than the ball can bounce: they were not all of them the ball's. */
 export function fasterThanTheBall(all: readonly Tapped[]): Finding | null {
-  let [n, of] = [0, 0];
-  for (const { gaps, ballS } of all) {
-    if (ballS <= 0) continue;
-    n += gaps.filter((gap) => gap >= fingerS && gap < ballS).length;
-    of += gaps.length;
-  }
+  const n = sumOf(all, fasterIn);
+  const of = sumOf(all, ({ gaps, ballS }) => (ballS > 0 ? gaps.length : 0));
   const chance = n === 0 ? 1 : atLeast(n, of, leastOfGaps);
   return n >= leastFound && n / of > 3 * leastOfGaps && chance < seldom
     ? { doubt: 'faster than the ball', n, of, chance }

@@ -1,3 +1,4 @@
+import { inTen } from './beside';
 import { shareOf, type Share } from './beta';
 
 /** How surely the ball comes, from the easiest to the hardest. */
@@ -21,11 +22,6 @@ export interface Transfer {
 
 /** Fewer tries than this say too little to name a gap. Ours. */
 const enough = 30;
-
-const inTen = (share: number): string => {
-  const n = Math.round(share * 10);
-  return n === 10 && share < 1 ? 'nearly 10 of 10' : `${n} of 10`;
-};
 
 /**
  * How much of what holds on a sure ball holds on an unsure one. Practice in random order looks worse and lasts better

@@ -334,6 +334,8 @@ export const attempt = sqliteTable(
     ball: text('ball'),
     /** Made at home, for a vow. */
     home: integer('home', { mode: 'boolean' }).notNull().default(false),
+    /** Made with the other hand. */
+    otherHand: integer('other_hand', { mode: 'boolean' }).notNull().default(false),
   },
   (t) => [
     primaryKey({ columns: [t.blockId, t.playerId, t.number] }),

@@ -20,8 +20,9 @@ import { shortDay } from '@/ui/dates';
 import { Field } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { Said } from '@/ui/units';
 import { Clubs } from './clubs';
-import { cardWords, daysLeftWords, kindWords } from './words';
+import { agesInWords, cardWords, daysLeftWords, kindWords } from './words';
 
 /** The board of a challenge: progress for everybody, sums that are exact, attempts left. */
 export function BoardPage({ view }: { readonly view: BoardView }) {
@@ -85,6 +86,19 @@ export function BoardPage({ view }: { readonly view: BoardView }) {
                 {line}
               </p>
             ))}
+            <dl className="mt-2 text-sm" data-age-rules>
+              {view.ageRules.map((rule) => (
+                <div
+                  key={`${rule.fromAge} ${rule.words}`}
+                  className="flex justify-between gap-3 border-t border-line py-1"
+                >
+                  <dt className="font-semibold whitespace-nowrap">{agesInWords(rule)}</dt>
+                  <dd className="text-right">
+                    <Said>{rule.words}</Said>
+                  </dd>
+                </div>
+              ))}
+            </dl>
           </Sheet>
           <Clubs view={view} />
           <Sheet aria-label="Type a result in" className="p-4 print:hidden">

@@ -117,7 +117,7 @@ export function ChallengeFields({ squad, today, onDone }: Props) {
       </Field>
       <Field
         label="Rules on the card"
-        hint="Ball, distance by age, first bounce or any."
+        hint="Ball, shots and distance by age stand on the card by themselves; this is for what else holds."
         error={errors.rules?.message}
       >
         <input {...register('rules')} autoComplete="off" />

@@ -1,6 +1,7 @@
 import type { ChallengeKind } from '@/core/skill/challenge';
 import { counted, inThousands } from '@/core/words';
 import type { ChallengeFacts } from '@/server/views/challenges';
+import type { AgeRule } from '@/session/challenge-rules';
 import { shortDay } from '@/ui/dates';
 
 /** The kinds of challenge, as a coach calls them. */
@@ -14,8 +15,9 @@ export const kindWords: Readonly<Record<ChallengeKind, readonly [title: string, 
   ],
 };
 
-/** What stands on the card of a challenge. */
+/** What stands on the card of a challenge, the rules by age after it. */
 export function cardWords({
+  bounceRule,
   drill,
   step,
   rules,
@@ -36,6 +38,7 @@ export function cardWords({
             ? `${inThousands(goal)} in a row, the two in turn.`
             : `${inThousands(goal)} touches together.`,
         ]),
+    ...(bounceRule === null ? [] : [`${bounceRule[0]!.toUpperCase()}${bounceRule.slice(1)}.`]),
     ...(rules === '' ? [] : [rules]),
   ];
 }
@@ -44,3 +47,7 @@ export function cardWords({
 export function daysLeftWords({ daysLeft }: Pick<ChallengeFacts, 'daysLeft'>): string {
   return daysLeft === 0 ? 'over' : daysLeft === 1 ? 'last day' : `${daysLeft} days left`;
 }
+
+/** The ages a rule is for: "5 years", "7 to 9 years". */
+export const agesInWords = ({ fromAge, toAge }: Pick<AgeRule, 'fromAge' | 'toAge'>): string =>
+  fromAge === toAge ? `${fromAge} years` : `${fromAge} to ${toAge} years`;

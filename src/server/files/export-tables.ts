@@ -86,13 +86,14 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           'Seconds',
           'Eased',
           'At home',
+          'Other hand',
           'Said aloud',
           'Corrected',
         ],
         (from) =>
           jsonRows<[string, string, string, string, string, ...Cell[]]>(
             db,
-            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, home, reported, fixed`,
+            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, home, other_hand, reported, fixed`,
             sql`select a.*, s.title as title, p.name as name, a.touching_ms / 1000.0 as seconds
                 from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id join player p on p.id = a.player_id
                 order by a.day, a.block_id, a.player_id, a.number limit ${atOnce} offset ${from}`,

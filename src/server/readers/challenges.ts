@@ -8,7 +8,9 @@ import {
   type ChallengeRow,
 } from '@/data/challenges';
 import type { Book } from '@/drills';
+import type { BounceRule } from '@/drills/types';
 import { ageBandOf } from '@/drills/age-band';
+import { rulesByAge, type AgeRule } from '@/session/challenge-rules';
 import { dayNumber } from '@/core/days';
 import { goalOf } from '@/session/levels';
 import type { Context } from '../context';
@@ -35,6 +37,8 @@ export interface ChallengeFacts extends Pick<
   readonly removed: boolean;
   /** Days until it ends, that one included; 0 when it is over. */
   readonly daysLeft: number;
+  /** Which bounce counts, where the drill says so. */
+  readonly bounceRule: BounceRule | null;
 }
 
 export function factsOf(book: Book, row: ChallengeRow, today: string): ChallengeFacts | null {
@@ -47,9 +51,27 @@ export function factsOf(book: Book, row: ChallengeRow, today: string): Challenge
     drill: drill.title,
     step: step.title,
     measure: step.measure,
+    bounceRule: drill.bounceRule ?? null,
     removed: row.removedAtMs !== null,
     daysLeft: Math.max(0, dayNumber(untilDay) - dayNumber(today < fromDay ? fromDay : today) + 1),
   };
+}
+
+/** As old as somebody was when a challenge began. */
+const ageAtStart = ({ fromDay }: Pick<ChallengeFacts, 'fromDay'>, birthYear: number): number =>
+  Number(fromDay.slice(0, 4)) - birthYear;
+
+/** The rules of a challenge by the ages that are in it. */
+export function ageRulesOf(
+  book: Book,
+  facts: ChallengeFacts,
+  all: Awaited<ReturnType<typeof challengers>>,
+): AgeRule[] {
+  return rulesByAge(
+    book.drill(facts.drillId)!,
+    book.step(facts.drillId, facts.stepId)!,
+    all.map(({ birthYear, sport, stage }) => ({ age: ageAtStart(facts, birthYear), sport, stage })),
+  );
 }
 
 /** The board as it stands: what was counted on court on its days, and what was typed in. */
@@ -64,7 +86,7 @@ export async function boardFor(context: Context, book: Book, facts: ChallengeFac
   const step = book.step(facts.drillId, facts.stepId)!;
   const lines = all.map<Challenger>(({ playerId, birthYear, best, level, variance }) => {
     // As old as they were when it began: everybody under the dose of their own age.
-    const band = ageBandOf(Number(facts.fromDay.slice(0, 4)) - birthYear);
+    const band = ageBandOf(ageAtStart(facts, birthYear));
     const own = court.filter(([who]) => who === playerId);
     const told =
       kind === 'pairs' ? [] : typed.filter((one) => one.playerId === playerId).map(({ result }) => result);

@@ -12,10 +12,22 @@ import { recentSince } from '../days';
 import { bookContents } from './book';
 
 function doneOf(row: DoneRow, weightOf: (playerId: string, day: string) => number): Done {
-  const [playerId, drillId, stepId, day, feed, ball, eased, home, dose, amount, ...sums] = row;
+  const [playerId, drillId, stepId, day, feed, ball, eased, home, otherHand, dose, amount, ...sums] = row;
   const [results, sum, logSum, squares, free, touches, drops, dropped] = sums;
   return {
-    ...{ playerId, drillId, stepId, day, condition: conditionOf(feed, ball, eased === 1, home === 1) },
+    ...{
+      playerId,
+      drillId,
+      stepId,
+      day,
+      condition: conditionOf({
+        feed,
+        ball,
+        eased: eased === 1,
+        home: home === 1,
+        otherHand: otherHand === 1,
+      }),
+    },
     dose: withAmount(JSON.parse(dose) as Dose, amount),
     weight: weightOf(playerId, day),
     ...{ results, sum, logSum, squares, free, touches, drops, dropped },

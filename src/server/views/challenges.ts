@@ -9,10 +9,12 @@ import {
 import { groupBy } from '@/core/group-by';
 import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
+import type { AgeRule } from '@/session/challenge-rules';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
 import {
+  ageRulesOf,
   boardFor,
   factsOf,
   standingChallenges,
@@ -32,6 +34,8 @@ export interface ChallengesView {
 export interface BoardView {
   readonly challenge: ChallengeFacts;
   readonly board: Board;
+  /** What holds for which ages. */
+  readonly ageRules: readonly AgeRule[];
   /** Of a challenge of pairs; none elsewhere. */
   readonly pairs: readonly PairLine[];
   readonly names: Readonly<Record<string, string>>;
@@ -101,6 +105,7 @@ export async function boardView(context: Context, id: string): Promise<BoardView
     challenge: facts,
     board: facts.ranked ? { ...board, lines: ranked } : board,
     names,
+    ageRules: ageRulesOf(book, facts, all),
     pairs: facts.ranked ? [...pairs].sort((a, b) => b.result - a.result) : pairs,
     clubs: clubsOf(facts.kind, board, typed, pairs),
     typed: typed.flatMap(({ id: resultId, playerId, partnerId, result, day }) =>

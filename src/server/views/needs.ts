@@ -1,6 +1,12 @@
 import { countWords } from '@/data/ledger';
 import { recentWork } from '@/data/results';
-import { attendedSince, playersOfSessions, sessionsBetween } from '@/data/session';
+import {
+  attendedSince,
+  playersOfSessions,
+  sessionsBetween,
+  sessionsOfBlocks,
+  type SessionOfBlock,
+} from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import { aimedSince, tapsSince, toldSince } from '@/data/taps';
 import { dayNumber } from '@/core/days';
@@ -30,6 +36,8 @@ export interface NeedsView {
   readonly needs: readonly Need[];
   /** The next planned session each player comes to. */
   readonly next: Readonly<Record<string, NextSession>>;
+  /** The sessions of the blocks that needs name, by block. */
+  readonly sessions: Readonly<Record<string, SessionOfBlock>>;
 }
 
 /** Sessions are looked for so many days ahead. Ours. */
@@ -102,5 +110,10 @@ export async function needsView(context: Context): Promise<NeedsView> {
     const drillIds = blocks.filter(({ sessionId }) => sessionId === id).map(({ drillId }) => drillId);
     for (const playerId of comingTo.get(id) ?? []) next[playerId] ??= { id, title, day, drillIds };
   }
-  return { players, needs: needsOf(from), next };
+  const needs = needsOf(from);
+  const named = [...new Set(needs.flatMap(({ blockIds = [] }) => blockIds))];
+  const sessions = Object.fromEntries(
+    (await sessionsOfBlocks(db, named)).map(({ blockId, ...session }) => [blockId, session]),
+  );
+  return { players, needs, next, sessions };
 }

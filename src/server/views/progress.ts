@@ -13,13 +13,8 @@ import type { Drill, Family, Step } from '@/drills/types';
 import { goalsOf, judgedOn, type Goals } from '@/session/goals';
 import { doneOn, levelOn, oddsOf, schoolsOn, type Skill } from '@/session/judging';
 import { dayNumber } from '@/core/days';
-import {
-  homeAndCourt,
-  progressOn,
-  transferOf,
-  type HomeAndCourt,
-  type StepProgress,
-} from '@/session/progress';
+import { progressOn, type StepProgress } from '@/session/progress';
+import { comparisonsOf, transferOf, type Comparison } from '@/session/transfer';
 import type { Context } from '../context';
 import { dayAfter, recentSince } from '../days';
 import { resultsReady } from '../log/results';
@@ -69,8 +64,7 @@ export interface ProgressView {
   /** The drill that is shown whole. */
   readonly shown: string | null;
   readonly transfer: Transfer;
-  /** What holds at home and on court, on the same steps; null where they have not both been done. */
-  readonly places: HomeAndCourt | null;
+  readonly comparisons: readonly Comparison[];
   readonly weeks: readonly WeekOfTouches[];
 }
 
@@ -201,7 +195,7 @@ export async function progressView(
     ladders,
     shown: shown?.drillId ?? null,
     transfer: transferOf(book, skill, id),
-    places: homeAndCourt(book, skill, id),
+    comparisons: comparisonsOf(book, skill, id),
     weeks,
     foci: await ledgersOf(context, book, skill, id),
   };

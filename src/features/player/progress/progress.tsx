@@ -107,28 +107,25 @@ export function ProgressPage({ view }: { readonly view: ProgressView }) {
                     </li>
                   ))}
                 </ul>
-                {view.places && (
-                  <>
-                    <h2 className="mt-2 text-lg">Court and home</h2>
-                    <p className="text-sm">
-                      {view.places.gap ??
-                        'About as much holds at home as on court, on the steps done in both.'}
-                    </p>
+                {view.comparisons.map(({ title, words, sides }) => (
+                  <Fragment key={title}>
+                    <h2 className="mt-2 text-lg">{title}</h2>
+                    <p className="text-sm">{words}</p>
                     <ul className="mt-1 text-sm">
-                      {(['court', 'home'] as const).map((where) => (
-                        <li key={where} className="flex justify-between border-t border-line py-1">
-                          <span className="font-semibold">{where === 'court' ? 'on court' : 'at home'}</span>
+                      {sides.map(({ name, share }) => (
+                        <li key={name} className="flex justify-between border-t border-line py-1">
+                          <span className="font-semibold">{name}</span>
                           <span>
-                            {percent(view.places![where].value)}{' '}
+                            {percent(share.value)}{' '}
                             <span className="text-soft">
-                              ({percent(view.places![where].low)} to {percent(view.places![where].high)})
+                              ({percent(share.low)} to {percent(share.high)})
                             </span>
                           </span>
                         </li>
                       ))}
                     </ul>
-                  </>
-                )}
+                  </Fragment>
+                ))}
               </Sheet>
               <Sheet className="p-3" aria-label="Touches by week">
                 <h2 className="text-lg">Touches by week</h2>

@@ -121,7 +121,7 @@ function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView
         </ButtonLink>
       )}
       {need.doubt ? (
-        <CountingWords need={need} name={player.name} />
+        <CountingWords need={need} name={player.name} sessions={view.sessions} />
       ) : drillId && next ? (
         <PutIntoNext drillId={drillId} next={next} name={player.name} />
       ) : (
@@ -174,7 +174,18 @@ function PutIntoNext({
 }
 
 /** The coach's word on a count: nothing is changed without it. */
-function CountingWords({ need, name }: { readonly need: Need; readonly name: string }) {
+function CountingWords({
+  need,
+  name,
+  sessions,
+}: {
+  readonly need: Need;
+  readonly name: string;
+  readonly sessions: NeedsView['sessions'];
+}) {
+  const where = new Map(
+    (need.blockIds ?? []).flatMap((id) => (sessions[id] ? [[sessions[id].id, sessions[id]] as const] : [])),
+  );
   const notice = useNotice();
   const say = async (word: 'right' | 'half') => {
     const outcome = await ask(() => sayCountingAction(need.playerId, { doubt: need.doubt, word }));
@@ -193,9 +204,28 @@ function CountingWords({ need, name }: { readonly need: Need; readonly name: str
       <Button className="px-2 text-sm" onClick={() => void say('right')}>
         Counted right
       </Button>
-      <ButtonLink look="plain" href="/sessions" className="px-2 text-sm">
-        Correct it
-      </ButtonLink>
+      {[...where.values()].map(({ id, title, day }, at) => (
+        <ButtonLink
+          key={id}
+          look="plain"
+          href={`/sessions/${id}/counts`}
+          prefetch={false}
+          className="px-2 text-sm"
+          aria-label={`Correct ${title} of ${shortDay(day)}`}
+        >
+          {at === 0 ? `Correct ${shortDay(day)}` : shortDay(day)}
+        </ButtonLink>
+      ))}
+      {where.size === 0 && (
+        <ButtonLink
+          look="plain"
+          href={`/players/${need.playerId}/vows`}
+          prefetch={false}
+          className="px-2 text-sm"
+        >
+          Look at what came from home
+        </ButtonLink>
+      )}
       <Button className="px-2 text-sm" onClick={() => void say('half')}>
         Count it half
       </Button>
