@@ -22,5 +22,7 @@ export default {
     '^d3$': '<rootDir>/node_modules/d3/dist/d3.js',
     '^@/(.*)$': '<rootDir>/src/$1',
   },
+  // On two cores Jest would keep one of them for itself.
+  maxWorkers: 2,
   testTimeout: 20000,
 };

@@ -58,7 +58,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const [typing, setTyping] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const now = useNow(court.clock, false);
-  const time = useSessionTime(view, blocks, run, log, now, sheets);
+  const time = useSessionTime(view, blocks, run, log, now, sheets?.leftBy ?? null);
   const sheetProps = (which: Sheet) => ({
     open: sheet === which,
     onOpenChange: (open: boolean) => setSheet(open ? which : null),

@@ -8,7 +8,7 @@ import { bookingEndMs, overrunS, trimOffers, type TrimOffer } from '@/core/run/l
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { usePageBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
-import type { CourtSheets } from './court-sheets';
+import type { leftBy } from './left-by';
 import type { BlockRun } from './use-block';
 
 export interface SessionTime {
@@ -24,7 +24,7 @@ export interface SessionTime {
 
 /**
  * The session against its booking: what is left, and what could be trimmed.
- * @param sheets brings what times a plan; until it is there the session counts as not begun
+ * @param timing times the rest of a plan; until it is there the session counts as not begun
  */
 export function useSessionTime(
   view: SessionRunView,
@@ -32,18 +32,18 @@ export function useSessionTime(
   run: BlockRun | null,
   log: RunLog,
   nowMs: number,
-  sheets: CourtSheets | null,
+  timing: typeof leftBy | null,
 ): SessionTime {
   const book = usePageBook(view.session.coach);
   const states = statesOf(order, log);
   const [leftOf] = useState(() => remembered(leftIn));
-  const { toCome, afterRunningS } = leftOf(sheets, view, book, keyOf(states, run));
+  const { toCome, afterRunningS } = leftOf(timing, view, book, keyOf(states, run));
 
   const startedMs = states
     .flatMap(({ events }) => liveEvents(events).filter((event) => event.kind === 'start'))
     .reduce((first, event) => Math.min(first, event.atMs), Infinity);
   const endMs =
-    sheets && Number.isFinite(startedMs)
+    timing && Number.isFinite(startedMs)
       ? bookingEndMs(view.bookedStartMs, view.session.bookedMin, startedMs)
       : null;
   const totalS = run ? run.phases.reduce((sum, phase) => sum + phase.seconds, 0) : 0;
@@ -82,8 +82,8 @@ function keyOf(states: ReturnType<typeof statesOf>, run: BlockRun | null): strin
   ].join(' ');
 }
 
-const leftIn = (sheets: CourtSheets | null, ...asked: Parameters<CourtSheets['leftBy']>) =>
-  sheets?.leftBy(...asked) ?? { toCome: [], afterRunningS: 0 };
+const leftIn = (timing: typeof leftBy | null, ...asked: Parameters<typeof leftBy>) =>
+  timing?.(...asked) ?? { toCome: [], afterRunningS: 0 };
 
 /** A function that recomputes its answer only when it is asked something else than before. */
 function remembered<A extends readonly unknown[], R>(work: (...asked: A) => R): (...asked: A) => R {
