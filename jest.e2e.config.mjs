@@ -6,7 +6,9 @@ const browserTests = {
   roots: ['<rootDir>/e2e'],
   setupFilesAfterEnv: ['<rootDir>/e2e/lib/patience.ts'],
 };
+// What holds for the whole run, not for a project of it.
 delete browserTests.testTimeout;
+delete browserTests.maxWorkers;
 
 /** What is done on court is done once more over the hall's network: on a host name that browsers do not take for secure. */
 const courtside = ['court', 'measures', 'keyboard', 'away', 'plan-changes'];

@@ -46,6 +46,13 @@ test('each page has a nonce of its own, and nothing unsafe in scripts or frames'
   expect(ask('localhost').headers.get('x-content-type-options')).toBe('nosniff');
 });
 
+test('the session builder’s worker alone may compile WebAssembly, and no page may', () => {
+  const policy = (path: string) => ask('localhost', path).headers.get('content-security-policy')!;
+  expect(policy('/solver/builder.js')).toContain("script-src 'self' 'wasm-unsafe-eval'");
+  for (const path of ['/', '/sessions/x/plan', '/solver/highs.js', '/calls/rest.wav', '/solver/builder.jsx'])
+    expect(policy(path)).not.toContain('wasm');
+});
+
 /** Paths that only begin like a file, and files that are none of ours. */
 const holes = [
   '/calls/x',

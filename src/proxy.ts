@@ -4,7 +4,12 @@ import { hostAllowed, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
 const files =
-  /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|home\/[\w-]+\.(?:js|css|woff2)|icon\.svg|favicon\.ico|sw\.js)$/;
+  /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|home\/[\w-]+\.(?:js|css|woff2)|solver\/[\w-]+\.(?:js|wasm)|icon\.svg|favicon\.ico|sw\.js)$/;
+
+/** The worker that builds sessions: it alone compiles WebAssembly, and asks for nothing but its solver. */
+const solverWorker = '/solver/builder.js';
+const solverPolicy =
+  "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'; frame-ancestors 'none'";
 
 const dev = process.env.NODE_ENV === 'development';
 
@@ -84,7 +89,7 @@ export function proxy(request: NextRequest): NextResponse {
   if (!decodable(pathname)) return refusal(400, 'This address is written wrongly: a % stands alone in it.');
   if (files.test(pathname))
     return reads
-      ? secured(NextResponse.next(), policy())
+      ? secured(NextResponse.next(), pathname === solverWorker ? solverPolicy : policy())
       : refusal(405, 'This is a file: it can only be read.', { allow: 'GET, HEAD' });
   if (pathname.startsWith('/api/')) {
     const response = secured(NextResponse.next(), "default-src 'none'; frame-ancestors 'none'");

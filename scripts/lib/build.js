@@ -3,6 +3,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { bin, root, run } from './run.js';
 import { buildServiceWorker, serviceWorkerIsThere } from './service-worker.js';
+import { buildSolver, solverIsThere } from './solver.js';
 import { buildVowHome, vowHomeIsThere } from './vow-home.js';
 
 const inputs = [
@@ -10,6 +11,7 @@ const inputs = [
   'drizzle',
   'public/calls',
   'scripts/lib/service-worker.js',
+  'scripts/lib/solver.js',
   'scripts/lib/vow-home.js',
   'package-lock.json',
   'package.json',
@@ -45,11 +47,12 @@ export function hashOf(places) {
 /** Builds for production when anything that goes into the build has changed. */
 export async function ensureBuild({ quiet = false } = {}) {
   const wanted = hashOf(inputs);
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && serviceWorkerIsThere() && vowHomeIsThere())
-    return;
+  const isThere = serviceWorkerIsThere() && vowHomeIsThere() && solverIsThere();
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === wanted && isThere) return;
   console.error('Building…');
   await run(bin('next'), ['build'], { quiet, out: 2 });
   await buildServiceWorker();
   await buildVowHome();
+  await buildSolver();
   writeFileSync(mark, wanted);
 }

@@ -58,6 +58,10 @@ export const kitThings: readonly KitThing[] = [
 const kinds = new Map(kitThings.map((thing) => [thing.name, thing.kind]));
 export const isKitThing = (name: string): boolean => kinds.has(name);
 
+/** What nobody has to carry: it is there, or everybody has their own. */
+export const isEverywhere = (name: string): boolean => kinds.get(name) !== 'kit' || ownThings.has(name);
+const ownThings: ReadonlySet<string> = new Set(['ball', 'racket', 'table tennis ball', 'table tennis bat']);
+
 /** Enough of a household thing for any group: ours. */
 const enough = 30;
 

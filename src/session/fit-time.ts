@@ -79,6 +79,38 @@ function withDose(block: PlanBlock, dose: Dose): PlanBlock {
   return { ...block, dose, own };
 }
 
+/** What a size is counted by: rounds, sets, holds, shots, the length of a growing row, or the cap of a row in steps. */
+function sizeOf(dose: Dose): number {
+  switch (dose.kind) {
+    case 'reps':
+      return dose.sets;
+    case 'hold':
+      return dose.holds;
+    case 'timed':
+    case 'course':
+    case 'routine':
+      return dose.rounds;
+    case 'growing':
+      return dose.to;
+    case 'shots':
+      return dose.shots;
+    case 'row':
+      return dose.capS;
+  }
+}
+
+/** The block with about so many times its work: more or fewer rounds, sets, holds or baskets, or another cap. */
+export function atShare(block: PlanBlock, share: number): PlanBlock {
+  const wanted = sizeOf(block.dose) * share;
+  const target = block.dose.kind === 'row' ? block.dose.target : null;
+  const all = sizesOf(block.dose).filter(
+    (dose) => doseProblems(dose).length === 0 && (dose.kind !== 'row' || dose.target === target),
+  );
+  const off = (dose: Dose) => Math.abs(sizeOf(dose) - wanted);
+  const best = all.reduce<Dose>((so, next) => (off(next) < off(so) ? next : so), block.dose);
+  return best === block.dose ? block : withDose(block, best);
+}
+
 /** Seconds of one block in its place: the last one has no changeover and no break. */
 export function secondsOf(setting: TimeSetting, block: PlanBlock, last: boolean): number {
   const { book, players, records, ground = openGround } = setting;

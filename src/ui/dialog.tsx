@@ -3,6 +3,7 @@
 import { X } from 'lucide-react';
 import { Dialog as Radix } from 'radix-ui';
 import { useRef, type ReactNode } from 'react';
+import { cx } from './class-names';
 
 export interface DialogProps {
   readonly open: boolean;
@@ -11,11 +12,21 @@ export interface DialogProps {
   readonly intro?: string;
   /** False where fields are only one thing among others: a sheet of switches should not call up a keyboard. */
   readonly startsAtField?: boolean;
+  /** For what is looked at side by side. */
+  readonly wide?: boolean;
   readonly children: ReactNode;
 }
 
 /** A sheet laid over the page for one task. */
-export function Dialog({ open, onOpenChange, title, intro, startsAtField = true, children }: DialogProps) {
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  intro,
+  startsAtField = true,
+  wide = false,
+  children,
+}: DialogProps) {
   // Opened by any button, not by a trigger of the library's: where the focus was is where it goes back to.
   const before = useRef<Element | null>(null);
   return (
@@ -38,7 +49,10 @@ export function Dialog({ open, onOpenChange, title, intro, startsAtField = true,
             first.focus();
           }}
           {...(intro ? {} : { 'aria-describedby': undefined })}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[94vh] w-[min(44rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-6"
+          className={cx(
+            'fixed top-1/2 left-1/2 z-50 max-h-[94vh] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-md border-2 border-ink bg-paper p-6',
+            wide ? 'w-[min(76rem,96vw)]' : 'w-[min(44rem,94vw)]',
+          )}
         >
           <div className="mb-4 flex items-start justify-between gap-4">
             <div>

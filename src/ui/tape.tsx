@@ -33,14 +33,14 @@ export function TapeScale({ lengthS, bookedS }: { lengthS: number; bookedS: numb
     (minute) => minute * 60 > bookedS || minute * 60 < bookedS - lengthS * 0.1,
   );
   return (
-    <div aria-hidden className="tabular relative h-6 text-xs text-soft">
+    <div aria-hidden className="tabular @container relative h-6 text-xs text-soft">
       {ticks.map((minute) => (
         <span
           key={minute}
-          // On a phone the edge's own label is as long as a third of the tape.
+          // On a narrow tape the edge’s own label is as long as a third of it.
           className={cx(
             'absolute top-0 border-l-2 border-edge pl-1',
-            minute * 60 > bookedS - lengthS * 0.34 && minute * 60 < bookedS && 'hidden sm:block',
+            minute * 60 > bookedS - lengthS * 0.34 && minute * 60 < bookedS && 'hidden @min-[40rem]:block',
           )}
           style={{ left: `${(6000 * minute) / lengthS}%` }}
         >

@@ -39,3 +39,15 @@ export function isQuiet(place: Place, time: string): boolean {
   if (quietFrom === null || quietTo === null) return false;
   return quietFrom <= quietTo ? time >= quietFrom && time < quietTo : time >= quietFrom || time < quietTo;
 }
+
+/** Are any of so many minutes from a local start, "HH:MM", inside the quiet hours? */
+export function isQuietIn(place: Place, start: string, minutes: number): boolean {
+  const [hours = 0, past = 0] = start.split(':').map(Number);
+  const clock = (at: number) => {
+    const of = (at + 24 * 60) % (24 * 60);
+    return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
+  };
+  return Array.from({ length: Math.max(1, Math.ceil(minutes)) }, (_, n) => hours * 60 + past + n).some((at) =>
+    isQuiet(place, clock(at)),
+  );
+}

@@ -16,6 +16,8 @@ export interface Transfer {
   readonly shares: readonly (Held & { readonly share: Share })[];
   /** The gap in words, where it is one; null where it is none, or too little is known. */
   readonly gap: string | null;
+  /** The kind of ball the gap asks for; null where there is none. */
+  readonly train: Sureness | null;
   /** What to count next, where a kind of feed has too little; null where all have enough. */
   readonly missing: Sureness | null;
 }
@@ -38,11 +40,14 @@ export function transfer(held: readonly Held[]): Transfer {
   });
   const known = shares.filter(({ tries }) => tries >= enough);
   let gap: string | null = null;
+  let train: Sureness | null = null;
   for (const [i, easy] of known.entries())
     for (const hard of known.slice(i + 1))
       // A gap is named only where the ranges lie apart.
-      if (gap === null && hard.share.high < easy.share.low)
+      if (gap === null && hard.share.high < easy.share.low) {
+        train = hard.sureness;
         gap = `Holds on a ${easy.sureness} ball ${inTen(easy.share.value)}, on a ${hard.sureness} one ${inTen(hard.share.value)}: train ${hard.sureness}.`;
+      }
   const missing = surenesses.find((one) => !known.some(({ sureness }) => sureness === one)) ?? null;
-  return { shares, gap, missing };
+  return { shares, gap, train, missing };
 }

@@ -2,7 +2,7 @@ import { noLoadSum } from '@/core/dose/load';
 import type { Book } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { evaluatePlan, type Evaluation } from '@/session/evaluate';
+import { evaluatePlan, type CarefulPlayer, type Evaluation } from '@/session/evaluate';
 import type { TimeSetting } from '@/session/fit-time';
 import type { PlanBlock } from '@/session/plan';
 import type { Ground } from '@/session/time-plan';
@@ -27,6 +27,13 @@ const groundOf = (view: SessionPlanView, placeId: string | null): Ground => ({
   atHand: kitAtHand(view.kit),
 });
 
+/** Who comes, as the care rules know them. */
+export const carefulPlayers = (view: SessionPlanView, playerIds: readonly string[]): CarefulPlayer[] =>
+  playerIds.flatMap((id) => {
+    const player = view.absent.includes(id) ? undefined : view.squad.find((one) => one.id === id);
+    return player ? [{ ...player, ...(view.history[id] ?? nothingBefore) }] : [];
+  });
+
 /** What a plan comes to: times, fit, care, shares. The plan screen and its paper ask here. */
 export function evaluationOf(
   view: SessionPlanView,
@@ -37,10 +44,7 @@ export function evaluationOf(
   },
 ): Evaluation {
   const { blocks, playerIds, bookedMin, startTime, airC, placeId } = doc;
-  const players = playerIds.flatMap((id) => {
-    const player = view.absent.includes(id) ? undefined : view.squad.find((one) => one.id === id);
-    return player ? [{ ...player, ...(view.history[id] ?? nothingBefore) }] : [];
-  });
+  const players = carefulPlayers(view, playerIds);
   return evaluatePlan(blocks, {
     ...{ book, players, bookedMin, startTime, airC },
     records: view.records,

@@ -19,6 +19,7 @@ import { PageHead, Sheet } from '@/ui/page-head';
 import { BlockEditor } from './block-editor';
 import { BlockList } from './block-list';
 import { Booking } from './booking';
+import { Build } from './build/build';
 import { Conflict } from './conflict';
 import { DrillPicker } from './drill-picker';
 import { CarePanel } from './care-panel';
@@ -166,18 +167,33 @@ export function Plan({ view }: { view: SessionPlanView }) {
           </span>{' '}
           <PlanRoom time={time} titles={titles} />
         </p>
-        {doc.blocks.length > 0 && (
-          <FitBooking
-            setting={setting}
-            blocks={doc.blocks}
-            titles={titleOf}
-            bookedMin={doc.bookedMin}
-            totalS={time.totalS}
-            held={view.held}
-            evaluate={evaluate}
-            onFit={(blocks) => store.change((plan) => ({ ...plan, blocks: [...blocks] }))}
-          />
-        )}
+        <span className="flex flex-wrap gap-2">
+          {whole && (
+            <Build
+              view={view}
+              doc={doc}
+              book={book}
+              evaluate={evaluate}
+              onTake={(blocks) => {
+                store.change((plan) => ({ ...plan, blocks: [...blocks] }));
+                setChosen(blocks[0]?.id ?? null);
+              }}
+              onAdd={(block) => store.change((plan) => ({ ...plan, blocks: [...plan.blocks, block] }))}
+            />
+          )}
+          {doc.blocks.length > 0 && (
+            <FitBooking
+              setting={setting}
+              blocks={doc.blocks}
+              titles={titleOf}
+              bookedMin={doc.bookedMin}
+              totalS={time.totalS}
+              held={view.held}
+              evaluate={evaluate}
+              onFit={(blocks) => store.change((plan) => ({ ...plan, blocks: [...blocks] }))}
+            />
+          )}
+        </span>
         <p aria-hidden className="flex items-center gap-3 text-sm text-soft">
           <Key look="hatch-setup" text="set-up" />
           <Key look="bg-sheet" text="work" />

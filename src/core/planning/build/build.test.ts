@@ -10,7 +10,15 @@ const option = (id: string, more: Partial<BuildOption> = {}): BuildOption => ({
   ...{ things: [], warms: [], asks: [], cost: 0, ...more },
 });
 const asked = (options: readonly BuildOption[], more: Partial<BuildAsk> = {}): BuildAsk => ({
-  ...{ children: 2, options, seconds: 1200, shares: [0.2, 0.8], most: [null, null], caps: [[100, 100]] },
+  ...{
+    children: 2,
+    options,
+    seconds: 1200,
+    shares: [0.2, 0.8],
+    most: [null, null],
+    caps: [[100, 100]],
+    mostBlocks: 9,
+  },
   ...{ locked: [], must: [], limits: [], weights: usualWeights, ...more },
 });
 
@@ -46,7 +54,7 @@ const questions = fc
       })),
     );
     return {
-      ...{ children: 3, options, seconds, shares: [0.2, 0.5, 0.3], most: [null, 2, 1] },
+      ...{ children: 3, options, seconds, shares: [0.2, 0.5, 0.3], most: [null, 2, 1], mostBlocks: 5 },
       ...{ caps: [[100, 80, 60]], locked: [], must: must ? ['0'] : [], limits: [], weights: usualWeights },
     };
   });
@@ -59,8 +67,8 @@ test('what a choice is worth adds up by hand', () => {
   ]);
   const { total, served } = worthOf(ask, ask.options);
   expect(served).toEqual([0.5, 0.7]);
-  // Mean 0.6, least 0.5 at a half, the second of a family 0.3 + 0.12, phases 1.5 × 0.6, two things, one cost.
-  expect(total).toBeCloseTo(0.6 + 0.5 * 0.5 + 0.42 - 1.5 * 0.6 - 2 * 0.02 - 0.03, 9);
+  // Mean 0.6, least 0.5 at a half, the second of a family 0.3 + 0.12, phases 1.5 × 0.6, two blocks, two things, one cost.
+  expect(total).toBeCloseTo(0.6 + 0.5 * 0.5 + 0.42 - 1.5 * 0.6 - 2 * 0.5 - 2 * 0.02 - 0.03, 9);
 });
 
 test('variety falls off', () =>
@@ -70,6 +78,7 @@ test('variety falls off', () =>
 
 test.each([
   ['time', asked([option('a', { seconds: 1300 })]), [0]],
+  ['blocks', asked([option('a'), option('b')], { mostBlocks: 1 }), [0, 1]],
   ['twice', asked([option('a'), option('b', { drill: 'a' })]), [0, 1]],
   ['locked', asked([option('a'), option('b')], { locked: ['b'] }), [0]],
   ['must', asked([option('a'), option('b')], { must: ['b'] }), [0]],

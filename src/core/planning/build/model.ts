@@ -30,9 +30,11 @@ export interface BuildAsk {
   readonly shares: readonly number[];
   /** How many blocks a phase may have; null for as many as there is room for. */
   readonly most: readonly (number | null)[];
+  /** How many blocks there may be in all. */
+  readonly mostBlocks: number;
   /** What each child may still do, by capped kind and child. */
   readonly caps: readonly (readonly number[])[];
-  /** Options that stay, and drills that have to be in at some size. */
+  /** Options that stay, and drills that have to be in at some size: each has at least one option. */
   readonly locked: readonly string[];
   readonly must: readonly string[];
   /** Of some options at most so many: what care forbids together, or what another proposal has. */
@@ -51,6 +53,8 @@ export interface Weights {
   readonly variety: readonly [number, number, number, number];
   /** All of the session in the wrong phases costs this: time is shared out as coaches share it. */
   readonly phase: number;
+  /** One more block: it is told, shown and settled into, and only then practised. */
+  readonly block: number;
   /** One more kind of thing to carry. */
   readonly thing: number;
 }
@@ -59,6 +63,7 @@ export const usualWeights: Weights = {
   fair: 0.5,
   variety: [0.3, 0.12, 0, -0.12],
   phase: 1.5,
+  block: 0.5,
   thing: 0.02,
 };
 
@@ -81,6 +86,7 @@ export function varietyOf(count: number, { variety }: Weights): number {
 export function brokenBy(ask: BuildAsk, chosen: readonly BuildOption[]): string | null {
   const ids = new Set(chosen.map(({ id }) => id));
   if (chosen.reduce((sum, { seconds }) => sum + seconds, 0) > ask.seconds) return 'time';
+  if (chosen.length > ask.mostBlocks) return 'blocks';
   if (new Set(chosen.map(({ drill }) => drill)).size < chosen.length) return 'twice';
   if (ask.locked.some((id) => !ids.has(id))) return 'locked';
   if (ask.must.some((drill) => !chosen.some((one) => one.drill === drill))) return 'must';
@@ -118,6 +124,13 @@ export function worthOf(ask: BuildAsk, chosen: readonly BuildOption[]) {
   const cost = chosen.reduce((sum, one) => sum + one.cost, 0);
   return {
     served,
-    total: mean + weights.fair * least + variety - weights.phase * off - weights.thing * things - cost,
+    total:
+      mean +
+      weights.fair * least +
+      variety -
+      weights.phase * off -
+      weights.block * chosen.length -
+      weights.thing * things -
+      cost,
   };
 }

@@ -22,7 +22,7 @@ export function asProgram(ask: BuildAsk): string {
   const things = [...new Set(options.flatMap((one) => one.things))];
 
   const goal: [number, string][] = all.map(([one, at]) => [
-    one.good.reduce((sum, value) => sum + value, 0) / Math.max(1, children) - one.cost,
+    one.good.reduce((sum, value) => sum + value, 0) / Math.max(1, children) - one.cost - weights.block,
     x(at),
   ]);
   if (children > 0) goal.push([weights.fair, 'm']);
@@ -40,6 +40,11 @@ export function asProgram(ask: BuildAsk): string {
     all.map(([one, at]) => [one.seconds, x(at)] as const),
     '<=',
     seconds,
+  );
+  row(
+    all.map(([, at]) => [1, x(at)] as const),
+    '<=',
+    ask.mostBlocks,
   );
   for (const drill of new Set(options.map((one) => one.drill))) {
     const own = all.filter(([one]) => one.drill === drill).map(([, at]) => [1, x(at)] as const);

@@ -1,13 +1,23 @@
 import { warmsFor, type BuildAsk, type BuildOption } from './model';
 
+// Looked up once: where globals are slow to reach (a test's own world), this is most of the time.
+const { abs, max, min } = Math;
+const none = Number.NEGATIVE_INFINITY;
+const endless = Number.POSITIVE_INFINITY;
+
 /**
  * A choice that is changed a piece at a time, with its worth at hand: what a move would bring is told without building the
  * choice anew. It agrees with {@link worthOf} and {@link brokenBy}, which are written to be read.
  */
 export class BuildState {
   readonly #ask: BuildAsk;
-  /** By option: mean worth less cost, what it carries, and whether care looks at it. */
+  /** By option: mean worth less cost, worth by child one after the other, time, phase, what it carries, and whether care looks at it. */
   readonly #plain: Float64Array;
+  readonly #good: Float64Array;
+  /** The most an option brings anybody. */
+  readonly #bestGood: Float64Array;
+  readonly #takes: Float64Array;
+  readonly #phase: Int32Array;
   readonly #things: readonly (readonly number[])[];
   readonly #loaded: readonly boolean[];
   readonly #family: Int32Array;
@@ -22,8 +32,17 @@ export class BuildState {
   readonly #familyCount: Int32Array;
   readonly #carried: Int32Array;
   readonly #load: readonly Float64Array[];
+  /** The limits an option counts for, and how many of each are in. */
+  readonly #limitsOf: readonly (readonly number[])[];
+  readonly #inLimit: Int32Array;
   #seconds = 0;
+  #count = 0;
+  /** Parts of the worth as they stand: means less costs, variety, phases off their shares, and kinds of things carried. */
   #sum = 0;
+  #variety = 0;
+  #off: number;
+  #thingCount = 0;
+  #least = 0;
 
   constructor(ask: BuildAsk) {
     const { options, children } = ask;
@@ -37,8 +56,14 @@ export class BuildState {
     this.#ask = ask;
     this.#plain = Float64Array.from(
       options,
-      ({ good, cost }) => good.reduce((sum, one) => sum + one, 0) / Math.max(1, children) - cost,
+      ({ good, cost }) =>
+        good.reduce((sum, one) => sum + one, 0) / max(1, children) - cost - ask.weights.block,
     );
+    this.#good = Float64Array.from(options.flatMap(({ good }) => good));
+    this.#bestGood = Float64Array.from(options, ({ good }) => max(0, ...good));
+    this.#takes = Float64Array.from(options, ({ seconds }) => seconds);
+    this.#phase = Int32Array.from(options, ({ phase }) => phase);
+    this.#off = ask.shares.reduce((sum, share) => sum + share, 0);
     this.#things = options.map(({ things }) => [...new Set(things)].map(thingAt));
     this.#loaded = options.map(({ loads }) => loads.some((own) => own.some((load) => load > 0)));
     this.#family = Int32Array.from(options, ({ family }) => familyAt(family));
@@ -52,6 +77,9 @@ export class BuildState {
     this.#familyCount = new Int32Array(new Set(this.#family).size);
     this.#carried = new Int32Array(new Set(options.flatMap(({ things }) => things)).size);
     this.#load = ask.caps.map(() => new Float64Array(children));
+    const members = ask.limits.map(({ ids }) => new Set(ids));
+    this.#limitsOf = options.map(({ id }) => [...members.keys()].filter((at) => members[at]!.has(id)));
+    this.#inLimit = new Int32Array(ask.limits.length);
   }
 
   /** Places of the options that are in, in the order of the list. */
@@ -72,27 +100,26 @@ export class BuildState {
    * not hold.
    * @param enough a worth that would not do: nothing dear is looked at below it
    */
-  with(out: number, into: number, enough = -Infinity): number {
-    const { options, seconds, most, caps } = this.#ask;
+  with(out: number, into: number, enough = none): number {
+    const { options, seconds, most, mostBlocks, caps } = this.#ask;
     if (
       out >= 0 &&
       (this.#locked[out] || (this.#must[out] && (into < 0 || this.#drill[into] !== this.#drill[out])))
     )
-      return -Infinity;
+      return none;
     if (into >= 0) {
       const rival = this.rivalOf(into);
-      if (rival >= 0 && rival !== out) return -Infinity;
+      if (rival >= 0 && rival !== out) return none;
       const { phase } = options[into]!;
       const limit = most[phase];
       const leaving = out >= 0 && options[out]!.phase === phase ? 1 : 0;
       if (limit !== null && limit !== undefined && this.#phaseCount[phase]! + 1 - leaving > limit)
-        return -Infinity;
+        return none;
     }
-    const spent =
-      this.#seconds + (into < 0 ? 0 : options[into]!.seconds) - (out < 0 ? 0 : options[out]!.seconds);
-    if (spent > seconds) return -Infinity;
-    const worth = this.#worth(out, into);
-    if (worth <= enough) return -Infinity;
+    const spent = this.#seconds + (into < 0 ? 0 : this.#takes[into]!) - (out < 0 ? 0 : this.#takes[out]!);
+    if (spent > seconds || (out < 0 && into >= 0 && this.#count >= mostBlocks)) return none;
+    const worth = this.#worth(out, into, enough);
+    if (worth <= enough) return none;
     if (into >= 0 && this.#loaded[into])
       for (const [kind, own] of caps.entries())
         for (const [child, cap] of own.entries()) {
@@ -100,9 +127,9 @@ export class BuildState {
             this.#load[kind]![child]! +
             options[into]!.loads[kind]![child]! -
             (out < 0 ? 0 : options[out]!.loads[kind]![child]!);
-          if (load > cap + 1e-6) return -Infinity;
+          if (load > cap + 1e-6) return none;
         }
-    return this.#isWarm(out, into) && !this.#isBarred(out, into) ? worth : -Infinity;
+    return this.#isWarm(out, into) && !this.#isBarred(out, into) ? worth : none;
   }
 
   /** Puts one option out and another in (-1 for none). */
@@ -116,49 +143,93 @@ export class BuildState {
     const { good, seconds, phase, loads } = this.#ask.options[at]!;
     this.#taken[this.#drill[at]!] = sign > 0 ? at : -1;
     for (const [child, one] of good.entries()) this.#served[child]! += sign * one;
+    this.#off += this.#offBy(phase, sign * seconds);
     this.#seconds += sign * seconds;
+    this.#count += sign;
     this.#phaseS[phase]! += sign * seconds;
     this.#phaseCount[phase]! += sign;
-    this.#familyCount[this.#family[at]!]! += sign;
-    for (const thing of this.#things[at]!) this.#carried[thing]! += sign;
+    const family = this.#family[at]!;
+    const before = this.#familyCount[family]!;
+    this.#variety += sign > 0 ? this.#nth(before) : -this.#nth(before - 1);
+    this.#familyCount[family] = before + sign;
+    for (const thing of this.#things[at]!) {
+      this.#thingCount -= this.#carried[thing]! > 0 ? 1 : 0;
+      this.#carried[thing]! += sign;
+      this.#thingCount += this.#carried[thing]! > 0 ? 1 : 0;
+    }
     if (this.#loaded[at])
       for (const [kind, own] of loads.entries())
         for (const [child, load] of own.entries()) this.#load[kind]![child]! += sign * load;
+    for (const limit of this.#limitsOf[at]!) this.#inLimit[limit]! += sign;
     this.#sum += sign * this.#plain[at]!;
+    this.#least = this.#leastAfter(-1, -1);
   }
 
-  #worth(out: number, into: number): number {
-    const { options, children, seconds, shares, weights } = this.#ask;
-    const gone = out < 0 ? null : options[out]!;
-    const come = into < 0 ? null : options[into]!;
-    const plain = this.#sum + (into < 0 ? 0 : this.#plain[into]!) - (out < 0 ? 0 : this.#plain[out]!);
-    let least = children === 0 ? 0 : Infinity;
+  #worth(out: number, into: number, enough = none): number {
+    const { weights } = this.#ask;
+    let worth = this.#sum + this.#variety - weights.phase * this.#off;
+    let comes = -1;
+    let goes = -1;
+    let inPhase = -1;
+    let inS = 0;
+    let most = this.#least;
+    if (into >= 0) {
+      worth += this.#plain[into]!;
+      comes = this.#family[into]!;
+      inPhase = this.#phase[into]!;
+      inS = this.#takes[into]!;
+      most += this.#bestGood[into]!;
+    }
+    if (out >= 0) {
+      worth -= this.#plain[out]!;
+      goes = this.#family[out]!;
+      const outPhase = this.#phase[out]!;
+      if (outPhase === inPhase) inS -= this.#takes[out]!;
+      else worth -= weights.phase * this.#offBy(outPhase, -this.#takes[out]!);
+    }
+    if (inPhase >= 0) worth -= weights.phase * this.#offBy(inPhase, inS);
+    if (comes !== goes) {
+      if (comes >= 0) worth += this.#nth(this.#familyCount[comes]!);
+      if (goes >= 0) worth -= this.#nth(this.#familyCount[goes]! - 1);
+    }
+    worth -= weights.thing * this.#thingsAfter(out, into);
+    // Nobody can be served better than the least of now and the most it brings anybody: that alone rules most moves out.
+    if (worth + weights.fair * most <= enough) return none;
+    return worth + weights.fair * this.#leastAfter(out, into);
+  }
+
+  #leastAfter(out: number, into: number): number {
+    const { children } = this.#ask;
+    if (children === 0) return 0;
+    const from = out * children;
+    const to = into * children;
+    let least = endless;
     for (let child = 0; child < children; child++) {
-      const served = this.#served[child]! + (come ? come.good[child]! : 0) - (gone ? gone.good[child]! : 0);
+      let served = this.#served[child]!;
+      if (into >= 0) served += this.#good[to + child]!;
+      if (out >= 0) served -= this.#good[from + child]!;
       if (served < least) least = served;
     }
-    let variety = 0;
-    for (let family = 0; family < this.#familyCount.length; family++) {
-      const count =
-        this.#familyCount[family]! +
-        (into >= 0 && this.#family[into] === family ? 1 : 0) -
-        (out >= 0 && this.#family[out] === family ? 1 : 0);
-      for (let n = 0; n < count; n++) variety += weights.variety[Math.min(n, 3)]!;
-    }
-    let off = 0;
-    for (let phase = 0; phase < shares.length; phase++) {
-      const spent =
-        this.#phaseS[phase]! +
-        (come?.phase === phase ? come.seconds : 0) -
-        (gone?.phase === phase ? gone.seconds : 0);
-      off += Math.abs(spent / seconds - shares[phase]!);
-    }
-    let things = 0;
-    for (let thing = 0; thing < this.#carried.length; thing++) {
-      const here = this.#carried[thing]! - (out >= 0 && this.#things[out]!.includes(thing) ? 1 : 0);
-      if (here > 0 || (into >= 0 && this.#things[into]!.includes(thing))) things += 1;
-    }
-    return plain + weights.fair * least + variety - weights.phase * off - weights.thing * things;
+    return least;
+  }
+
+  #thingsAfter(out: number, into: number): number {
+    let things = this.#thingCount;
+    if (into >= 0) for (const thing of this.#things[into]!) if (this.#carried[thing] === 0) things += 1;
+    if (out >= 0)
+      for (const thing of this.#things[out]!)
+        if (this.#carried[thing] === 1 && !(into >= 0 && this.#things[into]!.includes(thing))) things -= 1;
+    return things;
+  }
+
+  /** What one more drill of a family is worth that has so many. */
+  #nth = (count: number): number => this.#ask.weights.variety[min(count, 3)]!;
+
+  /** How much further off its share a phase would be with so many seconds more. */
+  #offBy(phase: number, more: number): number {
+    const { seconds, shares } = this.#ask;
+    const [spent, share] = [this.#phaseS[phase]!, shares[phase]!];
+    return abs((spent + more) / seconds - share) - abs(spent / seconds - share);
   }
 
   /** The options there would be after a move. */
@@ -180,12 +251,11 @@ export class BuildState {
   }
 
   #isBarred(out: number, into: number): boolean {
-    const { limits, options } = this.#ask;
-    if (limits.length === 0 || into < 0) return false;
-    const { id } = options[into]!;
-    const after = this.#after(out, into);
-    return limits.some(
-      ({ ids, most }) => ids.includes(id) && after.filter((one) => ids.includes(one.id)).length > most,
-    );
+    if (into < 0) return false;
+    for (const limit of this.#limitsOf[into]!) {
+      const leaves = out >= 0 && this.#limitsOf[out]!.includes(limit) ? 1 : 0;
+      if (this.#inLimit[limit]! + 1 - leaves > this.#ask.limits[limit]!.most) return true;
+    }
+    return false;
   }
 }

@@ -1,0 +1,236 @@
+'use client';
+
+import { RefreshCw, Square, X } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { ulid } from 'ulid';
+import type { Book } from '@/drills';
+import type { SessionPlanView } from '@/server/views/session-plan';
+import type { Evaluation } from '@/session/evaluate';
+import { evenDials, type Dials } from '@/session/build/options';
+import type { BuildJob } from '@/session/build/job';
+import type { PlanBlock } from '@/session/plan';
+import { retestOf } from '@/session/retest';
+import { Button } from '@/ui/button';
+import { ErrorNote } from '@/ui/error-note';
+import { useHouse } from '@/ui/house';
+import { carefulPlayers } from '../evaluation-of';
+import type { PlanDoc } from '../plan-store';
+import { ProposalCard } from './proposal-card';
+import { useBuild } from './use-build';
+import { proofWords } from './words';
+
+export interface BuildFormProps {
+  readonly view: SessionPlanView;
+  readonly doc: PlanDoc;
+  readonly book: Book;
+  readonly evaluate: (blocks: readonly PlanBlock[]) => Evaluation;
+  /** Takes the blocks of a proposal into the plan, in place of those that may go. */
+  readonly onTake: (blocks: readonly PlanBlock[]) => void;
+  readonly onAdd: (block: PlanBlock) => void;
+  readonly onDone: () => void;
+}
+
+const dialWords: readonly (readonly [keyof Dials, string])[] = [
+  ['touches', 'More touches'],
+  ['fresh', 'More of what is new'],
+  ['calm', 'Calmer'],
+];
+const names = ['One way', 'Another way'];
+
+/** The same blocks for a plan: those that are new get names of their own. */
+const forPlan = (blocks: readonly PlanBlock[], kept: ReadonlySet<string>): PlanBlock[] =>
+  blocks.map((block) => (kept.has(block.id) ? block : { ...block, id: ulid() }));
+
+/** Asks for a session, shows two ways on the tape, and takes one or parts of one. */
+export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: BuildFormProps) {
+  const { contents } = useHouse();
+  const { state, run, stop } = useBuild();
+  const [must, setMust] = useState<readonly string[]>([]);
+  const [banned, setBanned] = useState<readonly string[]>([]);
+  const [dials, setDials] = useState<Dials>(evenDials);
+  const [kept, setKept] = useState<readonly PlanBlock[]>(() =>
+    doc.blocks.filter(({ id }) => view.held.includes(id)),
+  );
+  const players = useMemo(() => carefulPlayers(view, doc.playerIds), [view, doc.playerIds]);
+  const { bookedMin, startTime, airC, placeId, coach } = doc;
+
+  const job = useMemo<Omit<BuildJob, 'facts'>>(() => {
+    const last = view.last && retestOf(book, view.last.blocks);
+    return {
+      ...{ contents, coach, players, records: view.records, bookedMin, startTime, airC, seed: 1 },
+      place: view.grounds.find((one) => one.id === placeId) ?? null,
+      kit: view.kit,
+      standing: view.places.map(([playerId, drillId, stepId]) => [playerId, drillId, stepId] as const),
+      wish: { must, banned, dials, kept, retest: kept.some(({ retest }) => retest) ? null : (last ?? null) },
+    };
+  }, [view, book, contents, coach, players, bookedMin, startTime, airC, placeId, must, banned, dials, kept]);
+  // Every change is built at once: what was there stays until something better is.
+  useEffect(() => {
+    if (players.length > 0) void run(job);
+  }, [job, players, run]);
+
+  const keptIds = new Set(kept.map(({ id }) => id));
+  const proposals = useMemo(() => ('proposals' in state ? state.proposals : []), [state]);
+  const evaluations = useMemo(() => proposals.map(({ blocks }) => evaluate(blocks)), [proposals, evaluate]);
+  const titleOf = (drillId: string) => book.drill(drillId)?.title ?? '';
+  const going = state.kind === 'building';
+  const stopped = state.kind === 'built' && state.stopped;
+
+  const keep = (block: PlanBlock) =>
+    setKept((before) =>
+      before.some(({ id }) => id === block.id)
+        ? before.filter(({ id }) => id !== block.id || view.held.includes(id))
+        : [...before, { ...block, id: doc.blocks.some(({ id }) => id === block.id) ? block.id : ulid() }],
+    );
+  const ban = (drillId: string) => {
+    setMust((before) => before.filter((one) => one !== drillId));
+    setKept((before) => before.filter((one) => one.drillId !== drillId || view.held.includes(one.id)));
+    setBanned((before) => [...new Set([...before, drillId])]);
+  };
+  const take = (blocks: readonly PlanBlock[]) => {
+    const fresh = forPlan(blocks, keptIds);
+    // What was held stays where it was: first.
+    onTake([
+      ...doc.blocks.filter(({ id }) => view.held.includes(id)),
+      ...fresh.filter(({ id }) => !view.held.includes(id)),
+    ]);
+    onDone();
+  };
+
+  if (players.length === 0)
+    return <ErrorNote>Nobody is coming yet: tick who comes, under “Who comes”, and build then.</ErrorNote>;
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <DrillChoice
+          label="Has to be in"
+          book={book}
+          not={[...must, ...kept.map(({ drillId }) => drillId)]}
+          onChoose={(drillId) => {
+            setBanned(banned.filter((one) => one !== drillId));
+            setMust([...must, drillId]);
+          }}
+        />
+        <DrillChoice label="Not today" book={book} not={banned} onChoose={ban} />
+        <fieldset className="flex flex-wrap gap-x-4">
+          <legend className="sr-only">What should count more</legend>
+          {dialWords.map(([dial, words]) => (
+            <label key={dial} className="inline-flex min-h-11 items-center gap-2 font-semibold">
+              <input
+                type="checkbox"
+                checked={dials[dial]}
+                onChange={() => setDials({ ...dials, [dial]: !dials[dial] })}
+                className="size-5 accent-[var(--now)]"
+              />
+              {words}
+            </label>
+          ))}
+        </fieldset>
+        <span className="ml-auto">
+          {going ? (
+            <Button onClick={stop}>
+              <Square aria-hidden size={16} /> {proposals.length > 0 ? 'That will do' : 'Stop'}
+            </Button>
+          ) : (
+            <Button onClick={() => void run(job)}>
+              <RefreshCw aria-hidden size={16} /> Build again
+            </Button>
+          )}
+        </span>
+      </div>
+      <div className="flex flex-wrap gap-2">
+        {kept.map((block) => (
+          <Chosen
+            key={block.id}
+            text={`Kept: ${titleOf(block.drillId)}`}
+            onRemove={view.held.includes(block.id) ? null : () => keep(block)}
+          />
+        ))}
+        {must.map((drillId) => (
+          <Chosen
+            key={drillId}
+            text={`In: ${titleOf(drillId)}`}
+            onRemove={() => setMust(must.filter((one) => one !== drillId))}
+          />
+        ))}
+        {banned.map((drillId) => (
+          <Chosen
+            key={drillId}
+            text={`Not: ${titleOf(drillId)}`}
+            onRemove={() => setBanned(banned.filter((one) => one !== drillId))}
+          />
+        ))}
+      </div>
+      {state.kind === 'failed' && <ErrorNote>{state.message}</ErrorNote>}
+      {state.kind === 'nothing' && <ErrorNote>{state.why}</ErrorNote>}
+      {going && proposals.length === 0 && <p role="status">Building…</p>}
+      <div className="grid items-start gap-3 lg:grid-cols-2">
+        {proposals.map((proposal, at) => (
+          <ProposalCard
+            key={names[at]}
+            name={names[at]!}
+            proof={proofWords(proposal.proof, { first: at === 0, going, stopped })}
+            proposal={proposal}
+            evaluation={evaluations[at]!}
+            book={book}
+            bookedMin={bookedMin}
+            kept={keptIds}
+            onTake={() => take(proposal.blocks)}
+            onAdd={(block) => onAdd(keptIds.has(block.id) ? block : { ...block, id: ulid() })}
+            onKeep={keep}
+            onBan={ban}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly book: Book;
+  readonly not: readonly string[];
+  readonly onChoose: (drillId: string) => void;
+}
+
+function DrillChoice({ label, book, not, onChoose }: ChoiceProps) {
+  return (
+    <label className="font-semibold">
+      {label}{' '}
+      <select
+        value=""
+        onChange={({ target }) => target.value !== '' && onChoose(target.value)}
+        className="ml-1 min-h-11 max-w-44 rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+      >
+        <option value="">choose a drill</option>
+        {book.drills
+          .filter(({ id }) => !not.includes(id))
+          .map(({ id, title }) => (
+            <option key={id} value={id}>
+              {title}
+            </option>
+          ))}
+      </select>
+    </label>
+  );
+}
+
+function Chosen({ text, onRemove }: { readonly text: string; readonly onRemove: (() => void) | null }) {
+  return (
+    <span className="inline-flex min-h-11 items-center gap-1 rounded-md bg-chalk pl-3 text-sm font-semibold">
+      {text}
+      {onRemove ? (
+        <button
+          type="button"
+          onClick={onRemove}
+          aria-label={`Take off: ${text}`}
+          className="inline-flex min-h-11 min-w-11 items-center justify-center rounded-md hover:bg-line"
+        >
+          <X aria-hidden size={16} />
+        </button>
+      ) : (
+        <span className="pr-3" />
+      )}
+    </span>
+  );
+}

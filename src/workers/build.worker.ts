@@ -1,0 +1,41 @@
+import { worthOf, type BuildAsk } from '@/core/planning/build/model';
+import { asProgram } from '@/core/planning/build/program';
+import { answerBuild, type BuildJob, type BuildNews, type Solver } from '@/session/build/job';
+import type { Highs } from 'highs';
+
+/** What the worker says. */
+export type BuilderNews = BuildNews | { readonly kind: 'failed'; readonly message: string };
+
+/* A thin shell round the builder, in a worker of its own that may compile WebAssembly: it is cancelled by being ended. */
+const scope = self as unknown as {
+  postMessage: (news: BuilderNews) => void;
+  importScripts: (address: string) => void;
+  /** What the solver's script leaves behind. */
+  Module: (options: { locateFile: () => string }) => Promise<Highs>;
+};
+
+/** A question nobody can wait for is given up after so long, seconds. Ours. */
+const mostS = 60;
+
+async function load(): Promise<Solver> {
+  scope.importScripts('/solver/highs.js');
+  const highs = await scope.Module({ locateFile: () => '/solver/highs.wasm' });
+  return (ask: BuildAsk, tolerance: number) => {
+    const { Status, Columns } = highs.solve(asProgram(ask), {
+      ...{ mip_rel_gap: 0, mip_abs_gap: Math.max(1e-6, tolerance), time_limit: mostS },
+    });
+    if (Status === 'Infeasible') return null;
+    const columns = Columns as Record<string, { Primal?: number }>;
+    const chosen = ask.options.filter((_, at) => Math.round(columns[`x${at}`]?.Primal ?? 0) === 1);
+    return {
+      built: { ids: chosen.map(({ id }) => id), worth: worthOf(ask, chosen).total },
+      proven: Status === 'Optimal',
+    };
+  };
+}
+
+addEventListener('message', ({ data }: MessageEvent<BuildJob>) => {
+  answerBuild(data, (news) => scope.postMessage(news), load).catch((error: unknown) =>
+    scope.postMessage({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+  );
+});
