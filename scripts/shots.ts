@@ -37,7 +37,6 @@ async function view(name: string, path: string, words: string | RegExp): Promise
 }
 
 await view('today', '/', 'Coming up');
-await view('sessions', '/sessions', 'Plans to come');
 await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
 await view('progress', `/players/${nessa}/progress?drill=clap-and-catch`, 'What is next');
@@ -77,6 +76,13 @@ await view('paper', `/sessions/${tennis}/paper`, 'To ask at the end');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
+await driver.get(`${app.url}/sessions/${tennis}/plan`);
+await page.press('Build');
+await page.becomes(
+  `[...document.querySelectorAll('[data-proposal]')].map((one) => one.dataset.proposal).join()`,
+  'proven,proven',
+);
+await shot('build');
 
 // Courtside: to the palm-up bounce, and a few touches for everybody.
 await driver.get(`${app.url}/sessions/${tennis}/run`);

@@ -8,7 +8,7 @@ import { PageHead } from '@/ui/page-head';
 import { Tape } from '@/ui/tape';
 import { paperParts } from './paper-parts';
 import { PrintButton } from './print-button';
-import { useUnits } from '@/ui/units';
+import { Said } from '@/ui/units';
 
 /** Boxes to count in beside a name: as many tries as fit on a line. */
 const boxes = 5;
@@ -76,7 +76,6 @@ function OnPaper({
   notes: readonly string[] | undefined;
 }) {
   const { drill } = block;
-  const { say } = useUnits();
   return (
     <li
       className="break-inside-avoid rounded-md border-2 border-ink p-2 text-sm print:px-2 print:py-1 print:leading-tight"
@@ -84,7 +83,7 @@ function OnPaper({
     >
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-lg print:text-base">
-          {number}. {drill.title}: {say(block.step)}
+          {number}. {drill.title}: <Said>{block.step}</Said>
         </h2>
         <p className="tabular font-semibold">
           from {clockTime(block.fromS)} · {clockTime(block.totalS)} min · {block.dose}
@@ -92,13 +91,19 @@ function OnPaper({
       </div>
       <div className="grid gap-x-4 gap-y-1 md:grid-cols-2 print:grid-cols-2">
         <div>
-          <p>{say(block.task)}</p>
+          <p>
+            <Said>{block.task}</Said>
+          </p>
           <p className="text-soft">
-            {say(drill.setUp)} {drill.kit.map(({ count, item }) => `${count} × ${item}`).join(', ')}
+            <Said>{drill.setUp}</Said> {drill.kit.map(({ count, item }) => `${count} × ${item}`).join(', ')}
           </p>
           <p className="font-bold">“{block.cue}”</p>
           <p>{drill.checkpoints.join(' · ')}</p>
-          {block.care.length > 0 && <p className="font-semibold">Care: {say(block.care.join(' '))}</p>}
+          {block.care.length > 0 && (
+            <p className="font-semibold">
+              Care: <Said>{block.care.join(' ')}</Said>
+            </p>
+          )}
           <Written texts={notes} />
         </div>
         {block.together ? (

@@ -8,24 +8,23 @@ import type { Everything as All } from '@/server/views/everything';
 import { buttonClass, ButtonLink } from '@/ui/button';
 import { dayAt, shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
-import { useUnits } from '@/ui/units';
+import { Said } from '@/ui/units';
 
 const verdicts: Readonly<Record<string, string>> = { up: 'a step up', hold: 'stay', back: 'a step back' };
 
 /** Everything the book holds about one child, to be read and printed by their family. */
 export function Everything({ view, book }: { readonly view: All; readonly book: Book }) {
-  const { say } = useUnits();
   const { player, focuses, fit, schools, places, sessions, attempts, decisions, notes, events } = view;
   const { ledgers, counting, challenges, results } = view;
   const titleOf = (drillId: string) => book.drill(drillId, player.id)?.title ?? drillId;
   const stepOf = (drillId: string, stepId: string) => book.step(drillId, stepId, player.id);
-  const facts: readonly (readonly [string, string | number | null])[] = [
+  const facts: readonly (readonly [string, ReactNode])[] = [
     ['Name', player.name],
     ['Born in', player.birthYear],
     ['Plays', player.sport],
     ['Hand', player.hand],
     ['Ball stage', player.stage],
-    ['Height', player.heightCm && say(`${player.heightCm} cm`)],
+    ['Height', player.heightCm && <Said key="height">{`${player.heightCm} cm`}</Said>],
     ['Racket', player.racketIn && `${player.racketIn} in`],
     ['Care note', player.careNote],
   ];
