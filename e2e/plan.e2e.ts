@@ -354,6 +354,20 @@ describe('the builder', () => {
     await page.press('Redo');
     await page.becomes(plan, wanted.length);
     await page.becomes(saved, 'Saved');
+
+    // Built on: what is planned can stay, and one block of another way comes to it.
+    await page.press('Build');
+    await page.becomes(proofs, 'proven,proven');
+    const chip = `document.querySelector('[role=dialog] fieldset button')`;
+    await browser.driver.executeScript(`${chip}.click()`);
+    await page.becomes(`${chip}.getAttribute('aria-pressed')`, 'true');
+    await page.becomes(`${built(0)}.includes('${wanted[0]}') && ${proofs} === 'proven,proven'`, true);
+    await browser.driver.executeScript(
+      `document.querySelectorAll('[data-proposal]')[1].querySelector('[aria-label^="Only "]').click()`,
+    );
+    await page.press('Close');
+    await page.becomes(plan, wanted.length + 1);
+    await page.becomes(saved, 'Saved');
     await page.press('Run');
     await page.sees('Start block');
   });

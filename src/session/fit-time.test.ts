@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { plainBook } from '@/drills';
-import { fitToBooking, secondsOf, toLength, type TimeSetting } from './fit-time';
+import { atShare, fitToBooking, secondsOf, toLength, type TimeSetting } from './fit-time';
 import { newBlock } from './place-block';
 import { type PlanBlock, type PlanPlayer } from './plan';
 import { timePlan } from './time-plan';
@@ -17,6 +17,28 @@ const totalS = (blocks: readonly PlanBlock[]) => timePlan(plainBook, blocks, pla
 const whole = (['loosen', 'feet', 'touch', 'stroke'] as const).map((family) =>
   block(plainBook.drills.find((drill) => drill.family === family)!.id),
 );
+
+describe('a share of a block', () => {
+  test('is so many times its rounds, sets, shots or cap; one time is the block itself', () => {
+    for (const drill of plainBook.drills) {
+      const usual = block(drill.id);
+      expect(atShare(usual, 1)).toBe(usual);
+      const [less, more] = [atShare(usual, 0.6), atShare(usual, 2)].map((one) =>
+        secondsOf(setting, one, false),
+      );
+      const now = secondsOf(setting, usual, false);
+      expect(less).toBeLessThanOrEqual(now + 1e-9);
+      expect(more).toBeGreaterThanOrEqual(now - 1e-9);
+    }
+  });
+  test('by hand: three sets doubled are six, and each child does them', () => {
+    const reps = plainBook.drills.find((drill) => drill.steps[0]!.doses['7-9'].kind === 'reps')!;
+    const usual = block(reps.id);
+    const { dose } = atShare(usual, 2);
+    if (usual.dose.kind !== 'reps' || dose.kind !== 'reps') throw new Error('no reps');
+    expect(dose).toEqual({ ...usual.dose, sets: 2 * usual.dose.sets });
+  });
+});
 
 describe('a length for one block', () => {
   const timed = plainBook.drills.find((drill) => drill.steps[0]!.doses['10-12'].kind === 'timed')!;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { fitsHere } from './fits';
 import type { KitNeed, Needs, Space } from './needs';
-import { isQuiet, type Place } from './place';
+import { isQuiet, isQuietIn, type Place } from './place';
 
 const hall: Place = {
   name: 'Hall',
@@ -150,4 +150,22 @@ test.each([
 ])('quiet from %s to %s: at %s %p', (quietFrom, quietTo, time, quiet) => {
   expect(isQuiet({ ...hall, quietFrom, quietTo }, time)).toBe(quiet);
   expect(isQuiet(hall, time)).toBe(false);
+});
+
+test.each([
+  ['before', '11:30', 60, false],
+  ['into them', '12:30', 60, true],
+  ['inside', '13:30', 15, true],
+  ['from their end', '15:00', 60, false],
+  ['over midnight', '23:30', 60, false],
+])('a session %s: quiet hours from 13:00 to 15:00', (_when, start, minutes, quiet) =>
+  expect(isQuietIn({ ...hall, quietFrom: '13:00', quietTo: '15:00' }, start, minutes)).toBe(quiet),
+);
+
+test('quiet hours may run past midnight, and a place without any is never quiet', () => {
+  const night = { ...hall, quietFrom: '22:00', quietTo: '07:00' };
+  expect(isQuietIn(night, '21:30', 60)).toBe(true);
+  expect(isQuietIn(night, '06:30', 10)).toBe(true);
+  expect(isQuietIn(night, '07:00', 120)).toBe(false);
+  expect(isQuietIn(hall, '03:00', 60)).toBe(false);
 });

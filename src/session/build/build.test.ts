@@ -118,6 +118,11 @@ describe('what a drill is worth to a child', () => {
     expect(whys(done(14, null))).toEqual(['not done lately']);
     expect(plainWorth).toBeGreaterThan(0);
   });
+  test('what all do together is never new: nobody counts it', () => {
+    const series = plainBook.drill('shoulder-and-side')!;
+    expect(needOf(series, facts({}), false)).toEqual([]);
+    expect(needOf(series, facts({}), true).map(({ why }) => why)).toEqual(['asked']);
+  });
   test('a less sure ball only where that is what the drill has', () => {
     const live = plainBook.drills.find(({ feed }) => feed.predictability === 'live')!;
     expect(needOf(live, facts({ train: 'live' }), false).map(({ why }) => why)).toContain('train');

@@ -1,5 +1,6 @@
 import type { Sureness } from '@/core/skill/transfer';
 import type { Drill } from '@/drills/types';
+import { doneTogether } from '../together';
 
 /** What is known of a child that says which drills would help: from the ledger, the skill model and the log. */
 export interface ChildFacts {
@@ -70,8 +71,10 @@ export function needOf(
   if (!facts) return parts;
   if (facts.focusDrills.includes(drill.id)) add('focus');
   const done = facts.ladders.find((one) => one.drillId === drill.id);
-  if (!done) add('new');
-  else {
+  // What all do together is not counted, so the log does not say whether it is new.
+  if (!done) {
+    if (!drill.steps.every((step) => doneTogether(drill, step))) add('new');
+  } else {
     if (done.chance !== null && done.chance >= nearFrom) add('mark near', done.chance);
     if (done.chance !== null && done.chance >= hardness[0] && done.chance <= hardness[1])
       add('right hardness');

@@ -1,6 +1,6 @@
 'use client';
 
-import { RefreshCw, Square, X } from 'lucide-react';
+import { Lock, RefreshCw, Square, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Book } from '@/drills';
@@ -11,6 +11,7 @@ import type { BuildJob } from '@/session/build/job';
 import type { PlanBlock } from '@/session/plan';
 import { retestOf } from '@/session/retest';
 import { Button } from '@/ui/button';
+import { cx } from '@/ui/class-names';
 import { ErrorNote } from '@/ui/error-note';
 import { useHouse } from '@/ui/house';
 import { carefulPlayers } from '../evaluation-of';
@@ -73,6 +74,7 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
   const proposals = useMemo(() => ('proposals' in state ? state.proposals : []), [state]);
   const evaluations = useMemo(() => proposals.map(({ blocks }) => evaluate(blocks)), [proposals, evaluate]);
   const titleOf = (drillId: string) => book.drill(drillId)?.title ?? '';
+  const planned = doc.blocks.filter(({ id }) => !view.held.includes(id));
   const going = state.kind === 'building';
   const stopped = state.kind === 'built' && state.stopped;
 
@@ -138,14 +140,36 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
           )}
         </span>
       </div>
+      {planned.length > 0 && (
+        <fieldset className="flex flex-wrap items-center gap-2">
+          <legend className="sr-only">Keep of what is planned</legend>
+          <span className="text-sm text-soft">Planned now; press what has to stay:</span>
+          {planned.map((block) => (
+            <button
+              key={block.id}
+              type="button"
+              aria-pressed={keptIds.has(block.id)}
+              onClick={() => keep(block)}
+              className={cx(
+                'inline-flex min-h-9 touch:min-h-11 items-center gap-1 rounded-md border-2 px-2 text-sm font-semibold',
+                keptIds.has(block.id) ? 'border-ink bg-chalk' : 'border-line bg-sheet hover:bg-chalk',
+              )}
+            >
+              {keptIds.has(block.id) && <Lock aria-hidden size={14} />} {titleOf(block.drillId)}
+            </button>
+          ))}
+        </fieldset>
+      )}
       <div className="flex flex-wrap gap-2">
-        {kept.map((block) => (
-          <Chosen
-            key={block.id}
-            text={`Kept: ${titleOf(block.drillId)}`}
-            onRemove={view.held.includes(block.id) ? null : () => keep(block)}
-          />
-        ))}
+        {kept
+          .filter(({ id }) => !planned.some((one) => one.id === id))
+          .map((block) => (
+            <Chosen
+              key={block.id}
+              text={`Kept: ${titleOf(block.drillId)}`}
+              onRemove={view.held.includes(block.id) ? null : () => keep(block)}
+            />
+          ))}
         {must.map((drillId) => (
           <Chosen
             key={drillId}
