@@ -402,5 +402,16 @@ describe('the builder', () => {
     await page.press('Build again');
     await page.press('Take it');
     await page.becomes(`${plan} > 5`, true);
+    await page.becomes(saved, 'Saved');
+
+    // The same again, but built anew: one press on the sheet it is planned again on.
+    await browser.driver.get(`${app.url}/sessions`);
+    await browser.driver.executeScript(
+      `document.querySelector('[aria-label^="Plan Everybody again"]').click()`,
+    );
+    await page.press('Build it anew');
+    await page.sees('Build the session');
+    await page.sees('Planned now; press what has to stay');
+    await page.becomes(proofs, 'proven,proven');
   });
 });

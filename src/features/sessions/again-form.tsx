@@ -1,5 +1,6 @@
 'use client';
 
+import { Hammer } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { sameWeekdayAfter, weeklyDays } from '@/core/planning/weekly';
@@ -29,14 +30,14 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
   const all = first === '' ? [] : weeklyDays(first, until);
   const days = all.filter((day) => !skipped.has(day));
 
-  const book = async () => {
+  const book = async (build = false) => {
     setBusy(true);
     const outcome = await ask(() => planAgainAction(session.id, { days }));
     setBusy(false);
     if (!outcome.ok) return setProblem(problemsText(outcome));
     const { ids, leftOut } = outcome.value;
     onDone();
-    if (ids.length === 1) router.push(`/sessions/${ids[0]}/plan`);
+    if (ids.length === 1) router.push(`/sessions/${ids[0]}/plan${build ? '?build' : ''}`);
     notice({
       text: [
         ids.length === 1
@@ -98,7 +99,12 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
           </div>
         </fieldset>
       )}
-      <div className="col-span-2 flex justify-end">
+      <div className="col-span-2 flex flex-wrap justify-end gap-2">
+        {days.length === 1 && (
+          <Button disabled={busy} onClick={() => void book(true)}>
+            <Hammer aria-hidden size={18} /> Build it anew
+          </Button>
+        )}
         <Button type="submit" look="now" disabled={busy || days.length === 0}>
           {days.length === 1 ? 'Open the plan' : `Plan ${counted(days.length, 'session')}`}
         </Button>

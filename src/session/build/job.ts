@@ -88,7 +88,7 @@ export async function answerBuild(
   });
   let solver: Solver | null = null;
   const ways: Way[] = [];
-  const told: BuildAsk[] = [];
+  const asks: BuildAsk[] = [];
   const tellAll = (final: boolean) =>
     tell({ kind: 'proposals', proposals: ways.map((way) => shown(way, prepared)), final });
 
@@ -122,11 +122,11 @@ export async function answerBuild(
   const first = await way(prepared.ask, null, []);
   if (first) {
     ways.push(first);
-    told.push(prepared.ask);
+    asks.push(prepared.ask);
     const second = await way(otherThan(prepared.ask, first.session), null, []);
     if (second) {
       ways.push(second);
-      told.push(otherThan(prepared.ask, first.session));
+      asks.push(otherThan(prepared.ask, first.session));
     }
     tellAll(false);
   }
@@ -135,12 +135,12 @@ export async function answerBuild(
     const found = await way(prepared.ask, within, []);
     if (!found) return tell({ kind: 'nothing', why: whyNothing(prepared, wish, book) });
     ways.push(found);
-    told.push(prepared.ask);
+    asks.push(prepared.ask);
     tellAll(false);
   }
   for (const tolerance of [within, 0])
     for (const [n, before] of [...ways].entries()) {
-      const better = await way(told[n]!, tolerance, before.session.ids);
+      const better = await way(asks[n]!, tolerance, before.session.ids);
       if (better) ways[n] = better;
       tellAll(tolerance === 0 && n === ways.length - 1);
     }

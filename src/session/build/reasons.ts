@@ -19,9 +19,9 @@ export interface LeftOut {
   readonly why: string;
 }
 
-const whyWords: Readonly<Record<NeedWhy, (names: string) => string>> = {
+const whyWords: Readonly<Record<NeedWhy, (names: string, one: boolean) => string>> = {
   asked: () => 'asked for',
-  focus: (names) => `what ${names} works on`,
+  focus: (names, one) => `what ${names} ${one || names === 'everybody' ? 'works' : 'work'} on`,
   'mark near': (names) => `near the mark: ${names}`,
   'right hardness': (names) => `just hard enough for ${names}`,
   'not done lately': (names) => `not done lately by ${names}`,
@@ -62,9 +62,7 @@ export function reasonOf(
   const serves = [...by]
     .sort(([, a], [, b]) => b.worth - a.worth)
     .slice(0, mostWhys)
-    .map(([why, { who }]) =>
-      whyWords[why](namesOf(who, names.length)).replace(/(and .*|of them|everybody) works/, '$1 work'),
-    );
+    .map(([why, { who }]) => whyWords[why](namesOf(who, names.length), who.length === 1));
   const costs = [
     inMinutes(option.seconds),
     option.things.length > 0 && `carries ${option.things.join(', ')}`,
@@ -75,7 +73,7 @@ export function reasonOf(
 
 const limitWords: Readonly<Record<string, string>> = {
   time: 'no time for it',
-  blocks: 'there are as many blocks as an hour holds',
+  blocks: 'there are as many blocks as the time holds',
   'most of a phase': 'its part of the session has what it holds',
   care: 'a line of care would be crossed with it',
   'warm-up': 'nothing in the session warms up for it',

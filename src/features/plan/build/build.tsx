@@ -1,6 +1,7 @@
 'use client';
 
 import { Hammer } from 'lucide-react';
+import { useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -9,9 +10,13 @@ import type { BuildFormProps } from './build-form';
 
 const loadForm = () => import('./build-form');
 
-/** Opens the builder; nothing changes in the plan before something is taken. */
+/**
+ * Opens the builder; nothing changes in the plan before something is taken. An address that ends in `?build` opens it at
+ * once.
+ */
 export function Build(props: Omit<BuildFormProps, 'onDone'>) {
-  const [open, setOpen] = useState(false);
+  const asked = useSearchParams()?.has('build') ?? false;
+  const [open, setOpen] = useState(asked);
   const form = usePart(loadForm, open);
   return (
     <>

@@ -211,7 +211,7 @@ function CountingWords({
           href={`/sessions/${id}/counts`}
           prefetch={false}
           className="px-2 text-sm"
-          aria-label={`Correct ${title} of ${shortDay(day)}`}
+          aria-label={`${at === 0 ? `Correct ${shortDay(day)}` : shortDay(day)}: ${title}`}
         >
           {at === 0 ? `Correct ${shortDay(day)}` : shortDay(day)}
         </ButtonLink>
