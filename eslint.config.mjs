@@ -47,7 +47,7 @@ zones.push(
 );
 
 export default tseslint.config(
-  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js', 'public/home'] },
+  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js', 'public/home', 'public/solver'] },
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}'],
