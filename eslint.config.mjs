@@ -47,7 +47,17 @@ zones.push(
 );
 
 export default tseslint.config(
-  { ignores: ['.next', 'node_modules', 'next-env.d.ts', 'data', 'public/sw.js', 'public/home', 'public/solver'] },
+  {
+    ignores: [
+      '.next',
+      'node_modules',
+      'next-env.d.ts',
+      'data',
+      'public/sw.js',
+      'public/home',
+      'public/solver',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     files: ['src/**/*.{ts,tsx}'],
