@@ -7,7 +7,7 @@ import type { ReactNode } from 'react';
 import { buildId } from '@/server/build-id';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { Providers } from '@/ui/providers';
-import { UnitsProvider } from '@/ui/units';
+import { UnitsProvider } from '@/ui/units-provider';
 
 export const metadata: Metadata = {
   title: { default: 'Vow Step', template: '%s · Vow Step' },

@@ -1,14 +1,8 @@
 'use client';
 
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { useContext, useMemo } from 'react';
 import { feetMarked, inLengths, lengthInWords, type Lengths } from '@/core/units';
-
-const LengthsContext = createContext<Lengths>('metres');
-
-/** Says in what this browser's coach reads lengths. */
-export function UnitsProvider({ lengths, children }: { lengths: Lengths; children: ReactNode }) {
-  return <LengthsContext value={lengths}>{children}</LengthsContext>;
-}
+import { LengthsContext } from './units-provider';
 
 export interface Units {
   readonly lengths: Lengths;
