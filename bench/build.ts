@@ -33,7 +33,7 @@ function solve(ask: BuildAsk): { best: Built; proven: boolean } | null {
 const gapOf = (ask: BuildAsk, worth: number, best: number): number =>
   Math.max(0, best - worth) / (best - worthOf(ask, []).total);
 
-const wish = { must: [], banned: [], dials: evenDials, kept: [], retest: null };
+const wish = { must: [], banned: [], dials: evenDials, kept: [], begun: [], retest: null };
 const quickGaps: number[] = [];
 const speeds: number[] = [];
 const [quickMs, solverMs]: [number[], number[]] = [[], []];
@@ -69,9 +69,9 @@ for (let n = 0; n < cases; n++) {
     failing += 1;
     console.error(`${name}: nothing passes.`);
   } else {
-    const { evaluation, worth, ask } = session;
-    const again = solve(ask);
-    finalWorst = Math.max(finalWorst, again ? gapOf(ask, worth, Math.max(worth, again.best.worth)) : 0);
+    const { evaluation, worth } = session;
+    // Against the best of the question as it was asked: what the rules took from it on the way counts as a gap.
+    finalWorst = Math.max(finalWorst, gapOf(prepared.ask, worth, Math.max(worth, most)));
     const wrong = evaluation.warnings.filter(({ severity }) => severity !== 'note');
     if (evaluation.time.overrunS > 0 || wrong.length > 0) failing += 1;
   }

@@ -32,6 +32,10 @@ export function phaseOf(drill: Drill, block: Pick<PlanBlock, 'retest'>): Session
   return block.retest ? 'retest' : phaseOfFamily[drill.family];
 }
 
+/** Is the ball hit in it? */
+export const isHitting = ({ family }: Drill): boolean =>
+  family === 'stroke' || family === 'wall' || family === 'touch';
+
 /** A player as the care rules know them. */
 export interface CarefulPlayer
   extends PlanPlayer, Pick<CarePlayer, 'name' | 'careNote' | 'weekLoad' | 'dayLoad' | 'lastDone'> {}
@@ -97,7 +101,7 @@ export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting)
       warms: drill.warms,
       moves: [...moves],
       ages: drill.ages,
-      hitting: drill.family === 'stroke' || drill.family === 'wall' || drill.family === 'touch',
+      hitting: isHitting(drill),
       ceilingM: space.ceilingM,
       wall: space.needs.includes('wall'),
       lane: space,

@@ -40,14 +40,15 @@ export function isQuiet(place: Place, time: string): boolean {
   return quietFrom <= quietTo ? time >= quietFrom && time < quietTo : time >= quietFrom || time < quietTo;
 }
 
-/** Are any of so many minutes from a local start, "HH:MM", inside the quiet hours? */
-export function isQuietIn(place: Place, start: string, minutes: number): boolean {
-  const [hours = 0, past = 0] = start.split(':').map(Number);
-  const clock = (at: number) => {
-    const of = (at + 24 * 60) % (24 * 60);
-    return `${String(Math.floor(of / 60)).padStart(2, '0')}:${String(of % 60).padStart(2, '0')}`;
-  };
-  return Array.from({ length: Math.max(1, Math.ceil(minutes)) }, (_, n) => hours * 60 + past + n).some((at) =>
-    isQuiet(place, clock(at)),
-  );
+/** The local time so many seconds after a local start, "HH:MM". */
+export function clockAt(start: string, seconds: number): string {
+  const [hours = 0, minutes = 0] = start.split(':').map(Number);
+  const at = (hours * 60 + minutes + Math.floor(seconds / 60)) % (24 * 60);
+  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
 }
+
+/** Are any of so many minutes from a local start, "HH:MM", inside the quiet hours? */
+export const isQuietIn = (place: Place, start: string, minutes: number): boolean =>
+  Array.from({ length: Math.max(1, Math.ceil(minutes)) }, (_, minute) => clockAt(start, 60 * minute)).some(
+    (time) => isQuiet(place, time),
+  );

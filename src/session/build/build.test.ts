@@ -12,7 +12,7 @@ import { needOf, plainWorth, type ChildFacts } from './needs';
 import { evenDials, prepare, type Wish } from './options';
 import { leftOutOf, reasonOf, whyNothing } from './reasons';
 
-const noWish: Wish = { must: [], banned: [], dials: evenDials, kept: [], retest: null };
+const noWish: Wish = { must: [], banned: [], dials: evenDials, kept: [], begun: [], retest: null };
 const cases = Array.from({ length: 16 }, (_, n) => buildCase(n));
 const build = async (n: number, wish: Partial<Wish> = {}, change: Partial<PlanSetting> = {}) => {
   const { setting: usual, facts, standsOn } = buildCase(n);
@@ -53,6 +53,31 @@ test('what is asked for is in, what is not wanted is not, what is kept stays as 
   expect(drillsOf(again)).not.toContain(first);
   expect(drillsOf(again)).toContain(absent);
   expect(again.blocks.find(({ id }) => id === 'mine')).toMatchObject({ dose: kept.dose, own: kept.own });
+});
+
+test('what was begun stands first and stays, whatever it is; what is kept is the coach’s word', async () => {
+  const { standsOn, setting } = buildCase(4);
+  const block = (drillId: string, id: string) =>
+    newBlock(plainBook, drillId, setting.players, standsOn(drillId), id);
+  // A game, a drill twice, and hops with nothing before them that warms the legs.
+  const kept = [
+    block('ring-target', 'one'),
+    block('line-hops', 'two'),
+    block('palm-up-bounce', 'three'),
+    block('palm-up-bounce', 'four'),
+    block('square-target', 'five'),
+  ];
+  const { session } = await build(4, { kept, begun: ['one', 'two'] });
+  expect(session.blocks.slice(0, 2).map(({ id }) => id)).toEqual(['one', 'two']);
+  for (const { id, dose } of kept)
+    expect(session.blocks.find((one) => one.id === id)).toMatchObject({ dose });
+  expect(session.blocks.length).toBeGreaterThan(kept.length);
+});
+
+test('a drink comes where the rule of drinks has one due, and as long as it says', async () => {
+  const { session } = await build(4);
+  expect(session.blocks.some(({ breakS }) => breakS > 0)).toBe(true);
+  expect(session.evaluation.warnings.map(({ rule }) => rule)).not.toContain('drink break');
 });
 
 test('a retest opens the session it is in', async () => {
@@ -224,7 +249,11 @@ describe('a job', () => {
     expect(all.map(({ final }) => final)).toEqual([...all.slice(1).map(() => false), true]);
     const [first, last] = [all[0]!.proposals, all.at(-1)!.proposals];
     expect(first.map(({ proof }) => proof)).toEqual(['quick', 'quick']);
-    expect(last.map(({ proof }) => proof)).toEqual(['proven', 'proven']);
+    // What says so is the solver's word on the question as it was asked; here it is the quick answer's own.
+    for (const { proof, gap } of last) {
+      expect(['proven', 'within']).toContain(proof);
+      expect(gap! <= 1e-5).toBe(proof === 'proven');
+    }
     const [one, other] = last.map(({ blocks }) => blocks.map(({ drillId }: PlanBlock) => drillId));
     expect(other!.filter((id) => one!.includes(id)).length).toBeLessThanOrEqual(first[0]!.blocks.length / 2);
     for (const [n, { worth }] of last.entries()) expect(worth).toBeGreaterThanOrEqual(first[n]!.worth - 1e-9);
@@ -233,6 +262,26 @@ describe('a job', () => {
 
   test('the same job gives the same sessions', async () => {
     expect(await news(job, quickSolver)).toEqual(await news(job, quickSolver));
+  });
+
+  test('what the rules take on the way is said as a gap, not called the best', async () => {
+    // A solver that promises more than any session can be: the answer is that far below it.
+    const told = await news(job, () =>
+      Promise.resolve((ask) => {
+        const found = buildQuickly(ask, 3)!;
+        return { built: { ...found, worth: found.worth + 1 }, proven: true };
+      }),
+    );
+    const last = told.at(-1)!;
+    if (last.kind !== 'proposals') throw new Error('nothing was built');
+    for (const { proof, gap } of last.proposals) {
+      expect(proof).toBe('within');
+      expect(gap).toBeGreaterThan(0.05);
+    }
+    const unsure = await news(job, () =>
+      Promise.resolve((ask) => ({ built: buildQuickly(ask, 3)!, proven: false })),
+    );
+    expect(unsure.at(-1)).toMatchObject({ proposals: [{ proof: 'open', gap: null }, { proof: 'open' }] });
   });
 
   test('nothing that can be: a sentence', async () => {

@@ -1,5 +1,4 @@
-import { drinkEveryS, drinkS } from '@/core/care/limits';
-import { runsBefore, type BuildAsk, type BuildOption } from '@/core/planning/build/model';
+import { runsBefore, worthOf, type BuildAsk, type BuildOption } from '@/core/planning/build/model';
 import type { Built } from '@/core/planning/build/search';
 import { evaluatePlan, type Evaluation, type PlanSetting } from '../evaluate';
 import type { PlanBlock } from '../plan';
@@ -21,32 +20,34 @@ const given: ReadonlySet<string> = new Set(['care note', 'heat']);
 /** A plan that care does not let pass is built again so often at most. Ours. */
 const mostTries = 8;
 
-/** Blocks in the order they are run, with a drink where one is due. */
-export function arranged(
+/** Blocks in the order they are run, with a drink where the rule of drinks says one is due. */
+function arranged(
   prepared: Prepared,
   ids: readonly string[],
   setting: PlanSetting,
-): { blocks: PlanBlock[]; ids: string[] } {
+): Pick<Session, 'blocks' | 'ids' | 'evaluation'> {
   const options = new Map(prepared.ask.options.map((one) => [one.id, one]));
-  const ordered = inOrder(ids.map((id) => options.get(id)!));
-  const everyS = drinkEveryS(setting.airC);
-  let sinceS = 0;
-  const blocks = ordered.map((option, at) => {
-    const next = ordered[at + 1];
-    sinceS += option.seconds;
-    const isDue = next !== undefined && sinceS + next.seconds > everyS;
-    if (isDue) sinceS = 0;
-    const block = prepared.blocks.get(option.id)!;
-    const breakS = Math.max(block.breakS, isDue ? drinkS : 0);
-    return breakS === block.breakS ? block : { ...block, breakS };
-  });
-  return { blocks, ids: ordered.map(({ id }) => id) };
+  // In the order of the list they were prepared in: what was begun keeps its own.
+  const ordered = inOrder([...options.values()].filter(({ id }) => ids.includes(id)));
+  const dry = ordered.map(({ id }) => prepared.blocks.get(id)!);
+  const before = evaluatePlan(dry, setting);
+  const due = new Map(
+    before.warnings.flatMap(({ mend }) =>
+      mend?.kind === 'break' ? [[mend.blockId, mend.seconds] as const] : [],
+    ),
+  );
+  const blocks = dry.map((block) => ({ ...block, breakS: Math.max(block.breakS, due.get(block.id) ?? 0) }));
+  return {
+    blocks,
+    ids: ordered.map(({ id }) => id),
+    evaluation: due.size > 0 ? evaluatePlan(blocks, setting) : before,
+  };
 }
 
-/** By phase, what needs nothing warm first; in a phase, what shares its kit stands together. */
+/** What was begun, as it stood; then by phase, what needs nothing warm first; in a phase, what shares its kit stands together. */
 function inOrder(options: readonly BuildOption[]): BuildOption[] {
-  const rest = [...options];
-  const ordered: BuildOption[] = [];
+  const ordered = options.filter(({ begun }) => begun);
+  const rest = options.filter(({ begun }) => !begun);
   while (rest.length > 0) {
     const first = rest.filter((one) => !rest.some((other) => runsBefore(other, one)));
     const last = ordered.at(-1);
@@ -73,23 +74,23 @@ export async function built(
   for (let n = 0; n < mostTries; n++) {
     const found = await solve(ask);
     if (!found) return null;
-    const { blocks, ids } = arranged(prepared, found.ids, setting);
-    const evaluation = evaluatePlan(blocks, setting);
+    const { blocks, ids, evaluation } = arranged(prepared, found.ids, setting);
+    const chosen = ask.options.filter(({ id }) => ids.includes(id));
     const overS = Math.ceil(evaluation.time.totalS - prepared.mostS);
-    const stopped = evaluation.warnings.filter(
-      ({ rule, severity }) => severity !== 'note' && !given.has(rule),
-    );
-    if (overS <= 0 && stopped.length === 0) return { blocks, ids, worth: found.worth, evaluation, ask };
     const kept = new Set(ask.locked);
-    // A block that is named goes; where it is the company it is in, that company goes.
-    const named = stopped.flatMap(({ blockId }) => ids[blocks.findIndex(({ id }) => id === blockId)] ?? []);
-    const free = named.filter((id) => !kept.has(id));
-    const limit = free.length > 0 ? { ids: free, most: 0 } : { ids: found.ids, most: found.ids.length - 1 };
+    const named = (blockId: string | null) => ids[blocks.findIndex(({ id }) => id === blockId)] ?? null;
     // What the coach keeps stays, whatever care says of it: the plan shows that warning.
-    if (overS <= 0 && found.ids.every((id) => kept.has(id)))
-      return { blocks, ids, worth: found.worth, evaluation, ask };
+    const stopped = evaluation.warnings.filter(
+      ({ rule, severity, blockId }) =>
+        severity !== 'note' && !given.has(rule) && !kept.has(named(blockId) ?? ''),
+    );
+    if (overS <= 0 && stopped.length === 0)
+      return { blocks, ids, worth: worthOf(ask, chosen).total, evaluation, ask };
+    // A block that is named goes; where it is the company it is in, that company goes.
+    const bad = stopped.flatMap(({ blockId }) => named(blockId) ?? []);
+    const limit = bad.length > 0 ? { ids: bad, most: 0 } : { ids: found.ids, most: found.ids.length - 1 };
     // Less than it took, not less than it might have taken: drinks came on top.
-    const took = ask.options.reduce((sum, one) => sum + (found.ids.includes(one.id) ? one.seconds : 0), 0);
+    const took = chosen.reduce((sum, { seconds }) => sum + seconds, 0);
     ask = overS > 0 ? { ...ask, seconds: took - overS } : { ...ask, limits: [...ask.limits, limit] };
   }
   return null;

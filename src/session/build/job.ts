@@ -27,7 +27,10 @@ export interface BuildJob extends Pick<
   readonly seed: number;
 }
 
-/** How sure it is that there is no better one. */
+/**
+ * How sure it is that there is no better one: nobody has looked (`quick`), it is at most so far below the best (`within`),
+ * it is the best (`proven`), or the time ran out (`open`).
+ */
 export type Proof = 'quick' | 'within' | 'proven' | 'open';
 
 /** A session to look at, with its reasons. */
@@ -38,6 +41,8 @@ export interface Proposal {
   /** What it is worth over no session at all. */
   readonly worth: number;
   readonly proof: Proof;
+  /** How far below the best possible it can be at most, as a share of what the best brings; null where nobody knows. */
+  readonly gap: number | null;
 }
 
 /** What comes of it: two ways, the best first and one that shares at most half its drills; or why there is none. */
@@ -51,12 +56,13 @@ export type Solver = (
   tolerance: number,
 ) => { readonly built: Built; readonly proven: boolean } | null;
 
-/** "At most half a percent below the best" is said of what is within this. */
-export const within = 0.005;
+/** The solver looks this near first: it is soon done, and says nearly all. */
+const within = 0.005;
+/** A gap this small is none: what the solver's own arithmetic leaves. */
+const noGap = 1e-5;
 
-interface Way {
-  session: Session;
-  proof: Proof;
+interface Way extends Pick<Proposal, 'proof' | 'gap'> {
+  readonly session: Session;
 }
 
 /**
@@ -76,15 +82,16 @@ export async function answerBuild(
   const prepared = prepare(setting, facts, (drillId) => (id) => at.get(`${id} ${drillId}`), wish);
   const names = job.players.map(({ name }) => name.split(' ')[0]!);
 
-  const shown = ({ session, proof }: Way, of: Prepared): Proposal => ({
+  const shown = ({ session, proof, gap }: Way, of: Prepared): Proposal => ({
     blocks: session.blocks,
     reasons: session.ids.map((id) => {
       const option = of.ask.options.find((one) => one.id === id)!;
-      return reasonOf(option, of.needs.get(option.drill)!, names, book.drill(option.drill)!.helper);
+      const { drillId } = of.blocks.get(id)!;
+      return reasonOf(option, of.needs.get(drillId)!, names, book.drill(drillId)!.helper);
     }),
     leftOut: leftOutOf(of, session.ask, session.ids, book),
     worth: session.worth - worthOf(session.ask, []).total,
-    proof,
+    ...{ proof, gap },
   });
   let solver: Solver | null = null;
   const ways: Way[] = [];
@@ -98,21 +105,23 @@ export async function answerBuild(
     tolerance: number | null,
     from: readonly string[],
   ): Promise<Way | null> => {
-    let proven = tolerance !== null;
+    // What the question allows before any rule takes from it: nothing that passes them can be worth more.
+    let bound: number | null = null;
     const session = await built({ ...prepared, ask }, setting, (asked) => {
       const quick = buildQuickly(asked, seed, from);
       if (tolerance === null || !solver) return quick;
       const empty = worthOf(asked, []).total;
-      const solved = solver(asked, tolerance * Math.max(0.01, (quick?.worth ?? empty + 1) - empty));
-      proven &&= solved?.proven ?? true;
+      const slack = tolerance * Math.max(0.01, (quick?.worth ?? empty + 1) - empty);
+      const solved = solver(asked, slack);
       if (!solved) return quick;
+      if (asked === ask && solved.proven) bound = solved.built.worth + slack;
       return quick && quick.worth >= solved.built.worth ? quick : solved.built;
     });
     if (!session) return null;
-    return {
-      session,
-      proof: tolerance === null ? 'quick' : proven ? (tolerance > 0 ? 'within' : 'proven') : 'open',
-    };
+    if (tolerance === null) return { session, proof: 'quick', gap: null };
+    if (bound === null) return { session, proof: 'open', gap: null };
+    const gap = Math.max(0, bound - session.worth) / Math.max(0.01, bound - worthOf(ask, []).total);
+    return { session, proof: gap <= noGap ? 'proven' : 'within', gap };
   };
 
   // What was asked for and cannot be at all: no solver is needed to say so.

@@ -1,11 +1,12 @@
 import { cappedKinds, drinkEveryS, drinkS, sessionCap, sessionMinutes, weekCaps } from '@/core/care/limits';
+import { needsWarm, warmed } from '@/core/care/rules/warm-up';
 import { usualWeights, type BuildAsk, type BuildOption } from '@/core/planning/build/model';
 import type { BlockTime } from '@/core/planning/plan-time';
 import { sessionPhases } from '@/core/planning/phases';
 import { isQuietIn } from '@/core/place/place';
 import type { Drill } from '@/drills/types';
 import { isEverywhere } from '@/drills/kit';
-import { evaluatePlan, phaseOf, type PlanSetting } from '../evaluate';
+import { evaluatePlan, isHitting, phaseOf, type PlanSetting } from '../evaluate';
 import { atShare } from '../fit-time';
 import { newBlock, type StandsOn } from '../place-block';
 import { workOf, type PlanBlock } from '../plan';
@@ -25,11 +26,15 @@ export interface Wish {
   readonly must: readonly string[];
   readonly banned: readonly string[];
   readonly dials: Dials;
-  /** Blocks that stay as they are. */
+  /** Blocks that stay as they are: those that were begun first, in their order. */
   readonly kept: readonly PlanBlock[];
+  /** Ids of kept blocks that were begun: they stand before everything else. */
+  readonly begun: readonly string[];
   /** A block of the last session that it may open with; null for none. */
   readonly retest: PlanBlock | null;
 }
+
+const keptId = ({ id }: PlanBlock): string => `kept ${id}`;
 
 /** A drill that cannot be in this session, and why. */
 export interface Unfit {
@@ -127,10 +132,14 @@ export function prepare(
       drill.id,
       players.map(({ id }) => needOf(drill, factsOf.get(id), false, weights)),
     );
-    add(block, drill, `kept ${block.id}`, timedAlone(setting, block)?.workOf ?? {});
+    add(block, drill, keptId(block), timedAlone(setting, block)?.workOf ?? {});
+    const option = options.pop()!;
+    // What the coach keeps is the coach's word: care says what it thinks of it on the plan, and asks for nothing before it.
+    options.push({ ...option, drill: option.id, asks: [], begun: wish.begun.includes(block.id) });
   }
 
-  const kept = wish.kept.map(({ id }) => `kept ${id}`);
+  const kept = wish.kept.filter(({ drillId }) => setting.book.drill(drillId)).map(keptId);
+  const keptOptions = options.filter(({ id }) => kept.includes(id));
   const fitting = options.filter(({ id, seconds }) => kept.includes(id) || seconds <= longestS);
   const there = sessionPhases.map((_, phase) => fitting.some((one) => one.phase === phase));
   const sum = sessionPhases.reduce((all, { share }, phase) => all + (there[phase] ? share : 0), 0);
@@ -142,15 +151,22 @@ export function prepare(
       children: players.length,
       options: fitting,
       seconds: 60 * minutes - drinks,
+      wholeS: 60 * minutes - drinks,
       shares: sessionPhases.map(({ share }, phase) => (there[phase] ? share / sum : 0)),
-      most: sessionPhases.map(({ id }) =>
-        id === 'retest' ? 1 : id === 'game' ? mostGames(bookedMin) : null,
-      ),
+      most: sessionPhases.map(({ id }, phase) => {
+        const there = keptOptions.filter((one) => one.phase === phase).length;
+        return id === 'retest'
+          ? Math.max(1, there)
+          : id === 'game'
+            ? Math.max(mostGames(bookedMin), there)
+            : null;
+      }),
       mostBlocks: Math.max(kept.length, Math.ceil(minutes / minutesABlock)),
-      caps: cappedKinds.map((kind) =>
-        players.map(({ age, dayLoad, weekLoad }) => {
+      caps: cappedKinds.map((kind, at) =>
+        players.map(({ age, dayLoad, weekLoad }, child) => {
           const cap = sessionCap(age, kind);
-          return Math.max(0, Math.min(cap - dayLoad[kind], weekCaps * cap - weekLoad[kind]));
+          const there = keptOptions.reduce((sum, { loads }) => sum + loads[at]![child]!, 0);
+          return Math.max(there, Math.min(cap - dayLoad[kind], weekCaps * cap - weekLoad[kind]));
         }),
       ),
       locked: kept,
@@ -215,15 +231,12 @@ function optionOf(
   const of = (playerId: string, what: 'touchesOf' | 'workOf' | 'waitOf') => time?.[what][playerId] ?? 0;
   const loads = cappedKinds.map((kind) => players.map((player) => time?.loadOf[player.id]?.[kind] ?? 0));
   const moves = new Set(players.flatMap((player) => workOf(book, block, player.id)?.step.moves ?? []));
-  const asks = [
-    ...(loads[cappedKinds.indexOf('forearm')]!.some((load) => load > 0) ? ['forearm'] : []),
-    ...(loads[cappedKinds.indexOf('overheads')]!.some((load) => load > 0) ? ['shoulder'] : []),
-    ...(moves.has('sprint') ||
-    (!drill.warms.includes('legs') && loads[cappedKinds.indexOf('contacts')]!.some((load) => load > 0))
-      ? ['legs']
-      : []),
-  ];
-  const hits = drill.family === 'stroke' || drill.family === 'wall' || drill.family === 'touch';
+  const warmth = {
+    ...{ warms: drill.warms, moves: [...moves], hitting: isHitting(drill) },
+    players: players.flatMap(({ id: playerId }) =>
+      time?.loadOf[playerId] ? [{ load: time.loadOf[playerId] }] : [],
+    ),
+  };
   const hard = loads.some((own, kind) =>
     own.some((load, child) => load > 0.4 * sessionCap(players[child]!.age, cappedKinds[kind]!)),
   );
@@ -244,8 +257,8 @@ function optionOf(
     }),
     loads,
     things: drill.kit.map(({ item }) => item).filter((item) => !isEverywhere(item)),
-    warms: [...drill.warms, ...(hits && !drill.warms.includes('forearm') ? ['forearm'] : [])],
-    asks,
+    warms: warmed(warmth),
+    asks: needsWarm(warmth),
     cost:
       (drill.helper === 'none' ? 0 : dials.calm ? calmHelped : helped) +
       (dials.calm ? calmBlock + (hard ? calmHard : 0) : 0),

@@ -82,7 +82,7 @@ const limitWords: Readonly<Record<string, string>> = {
 
 /** The best drills that are not in, the nearest first, and what kept each out: what it would push out, or a limit. */
 export function leftOutOf(
-  { ask: { options } }: Prepared,
+  { ask: { options }, blocks }: Prepared,
   asked: BuildAsk,
   ids: readonly string[],
   book: Book,
@@ -102,7 +102,7 @@ export function leftOutOf(
       if (worth > (best.get(drill)?.worth ?? -Infinity)) best.set(drill, { place, out, worth });
     }
   }
-  const titleOf = (place: number) => book.drill(options[place]!.drill)?.title ?? '';
+  const titleOf = (place: number) => book.drill(blocks.get(options[place]!.id)!.drillId)?.title ?? '';
   return [...best]
     .sort(([, a], [, b]) => b.worth - a.worth)
     .slice(0, most)

@@ -1,4 +1,4 @@
-import { isQuiet } from '../../place/place';
+import { clockAt, isQuiet } from '../../place/place';
 import { warning, type CareInput, type Warning } from '../care';
 
 /** A drill that needs more height than there is gets a warning with the two heights. */
@@ -46,12 +46,6 @@ export function wallMayBeHit({ work, place, startTime }: CareInput): Warning[] {
         ),
       ];
     });
-}
-
-function clockAt(start: string, seconds: number): string {
-  const [hours = 0, minutes = 0] = start.split(':').map(Number);
-  const at = (hours * 60 + minutes + Math.floor(seconds / 60)) % (24 * 60);
-  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
 }
 
 /** Nobody works inside another's lane: when more work at once than the place holds, they take turns. */

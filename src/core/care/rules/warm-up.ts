@@ -1,6 +1,6 @@
 import { warning, type CareInput, type CareWork, type Warning } from '../care';
 
-type Part = 'forearm' | 'shoulder' | 'legs';
+export type Part = 'forearm' | 'shoulder' | 'legs';
 
 const words: Readonly<Record<Part, { readonly what: string; readonly put: string }>> = {
   forearm: { what: 'fast forearm work', put: 'Put the wrist and forearm series before it' },
@@ -8,8 +8,13 @@ const words: Readonly<Record<Part, { readonly what: string; readonly put: string
   legs: { what: 'jumping or sprinting', put: 'Put a leg warm-up before it' },
 };
 
+/** What of a piece of work says what it needs warm, and what it warms. */
+export type Warmth = Pick<CareWork, 'warms' | 'moves' | 'hitting'> & {
+  readonly players: readonly Pick<CareWork['players'][number], 'load'>[];
+};
+
 /** What a piece of work needs warm. */
-function asks(work: CareWork): Part[] {
+export function needsWarm(work: Warmth): Part[] {
   const any = (has: (load: CareWork['players'][number]['load']) => boolean) =>
     work.players.some(({ load }) => has(load));
   const parts: Part[] = [];
@@ -20,6 +25,10 @@ function asks(work: CareWork): Part[] {
   return parts;
 }
 
+/** What a piece of work warms; hitting warms the forearm. */
+export const warmed = ({ warms, hitting }: Pick<Warmth, 'warms' | 'hitting'>): readonly string[] =>
+  hitting && !warms.includes('forearm') ? [...warms, 'forearm'] : warms;
+
 /**
  * Forearm, shoulder, jump and sprint work comes after something that warms them; hitting counts for the forearm.
  * Common practice. A warm-up that stands later in the plan is offered to be moved.
@@ -29,7 +38,7 @@ export function warmUpFirst({ work, warmUps }: CareInput): Warning[] {
   const said = new Set<Part>();
   const warnings: Warning[] = [];
   for (const [index, one] of work.entries()) {
-    for (const part of asks(one)) {
+    for (const part of needsWarm(one)) {
       if (warm.has(part) || said.has(part)) continue;
       said.add(part);
       const later = work.slice(index + 1).find((other) => other.warms.includes(part));
@@ -49,8 +58,7 @@ export function warmUpFirst({ work, warmUps }: CareInput): Warning[] {
         ),
       );
     }
-    for (const part of one.warms) warm.add(part);
-    if (one.hitting) warm.add('forearm');
+    for (const part of warmed(one)) warm.add(part);
   }
   return warnings;
 }

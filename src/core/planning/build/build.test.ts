@@ -14,6 +14,7 @@ const asked = (options: readonly BuildOption[], more: Partial<BuildAsk> = {}): B
     children: 2,
     options,
     seconds: 1200,
+    wholeS: 1200,
     shares: [0.2, 0.8],
     most: [null, null],
     caps: [[100, 100]],
@@ -54,7 +55,15 @@ const questions = fc
       })),
     );
     return {
-      ...{ children: 3, options, seconds, shares: [0.2, 0.5, 0.3], most: [null, 2, 1], mostBlocks: 5 },
+      ...{
+        children: 3,
+        options,
+        seconds,
+        wholeS: seconds,
+        shares: [0.2, 0.5, 0.3],
+        most: [null, 2, 1],
+        mostBlocks: 5,
+      },
       ...{ caps: [[100, 80, 60]], locked: [], must: must ? ['0'] : [], limits: [], weights: usualWeights },
     };
   });

@@ -1,11 +1,13 @@
 /** A block that could be in the session: one drill at one size, for these children in this place. */
 export interface BuildOption {
   readonly id: string;
-  /** Of options of one drill at most one is taken. */
+  /** Of options of one drill at most one is taken; a block that is kept is one of its own. */
   readonly drill: string;
   readonly family: string;
   /** Place of its part of the session in the order they are run, from 0. */
   readonly phase: number;
+  /** Begun already: it stands before everything else. */
+  readonly begun?: boolean;
   /** All the time it takes, with set-up, showing and changeover, whole seconds > 0. */
   readonly seconds: number;
   /** What it is worth to each child, >= 0; 0 for who gets nothing of it. */
@@ -26,6 +28,8 @@ export interface BuildAsk {
   readonly options: readonly BuildOption[];
   /** Whole seconds there are. */
   readonly seconds: number;
+  /** Seconds the shares are of: the same however much of them drinks take in the end, so that worths can be compared. */
+  readonly wholeS: number;
   /** The share of the time each phase should have; they add up to 1. */
   readonly shares: readonly number[];
   /** How many blocks a phase may have; null for as many as there is room for. */
@@ -67,9 +71,11 @@ export const usualWeights: Weights = {
   thing: 0.02,
 };
 
-/** Options in the order they are run: by phase; what needs nothing warm comes first in its phase. */
-export const runsBefore = (a: BuildOption, b: BuildOption): boolean =>
-  a.phase < b.phase || (a.phase === b.phase && a.asks.length === 0 && b.asks.length > 0);
+/** Options in the order they are run: what was begun, then by phase; what needs nothing warm comes first in its phase. */
+export function runsBefore(a: BuildOption, b: BuildOption): boolean {
+  if ((a.begun ?? false) !== (b.begun ?? false)) return a.begun ?? false;
+  return a.phase < b.phase || (a.phase === b.phase && a.asks.length === 0 && b.asks.length > 0);
+}
 
 /** Does one option make ready for another? */
 export const warmsFor = (warm: BuildOption, part: string, asker: BuildOption): boolean =>
@@ -107,7 +113,7 @@ export function brokenBy(ask: BuildAsk, chosen: readonly BuildOption[]): string 
 
 /** What a choice is worth, part by part. Whether it may be is asked of {@link brokenBy}. */
 export function worthOf(ask: BuildAsk, chosen: readonly BuildOption[]) {
-  const { children, seconds, shares, weights } = ask;
+  const { children, wholeS, shares, weights } = ask;
   const served = Array.from({ length: children }, (_, child) =>
     chosen.reduce((sum, { good }) => sum + good[child]!, 0),
   );
@@ -118,7 +124,7 @@ export function worthOf(ask: BuildAsk, chosen: readonly BuildOption[]) {
   const variety = [...families.values()].reduce((sum, count) => sum + varietyOf(count, weights), 0);
   const off = shares.reduce((sum, share, phase) => {
     const spent = chosen.reduce((s, one) => s + (one.phase === phase ? one.seconds : 0), 0);
-    return sum + Math.abs(spent / seconds - share);
+    return sum + Math.abs(spent / wholeS - share);
   }, 0);
   const things = new Set(chosen.flatMap((one) => one.things)).size;
   const cost = chosen.reduce((sum, one) => sum + one.cost, 0);

@@ -15,7 +15,7 @@ const terms = (of: readonly (readonly [number, string])[]): string =>
  * @returns the text; names of options are `x` and their place in the list
  */
 export function asProgram(ask: BuildAsk): string {
-  const { options, children, seconds, shares, weights } = ask;
+  const { options, children, seconds, wholeS, shares, weights } = ask;
   const x = (at: number) => `x${at}`;
   const all = options.map((one, at) => [one, at] as const);
   const families = [...new Set(options.map(({ family }) => family))];
@@ -90,7 +90,7 @@ export function asProgram(ask: BuildAsk): string {
       [
         ...all
           .filter(([one]) => one.phase === phase)
-          .map(([one, at]) => [one.seconds / seconds, x(at)] as const),
+          .map(([one, at]) => [one.seconds / wholeS, x(at)] as const),
         [-1, `o${phase}`],
         [1, `u${phase}`],
       ],

@@ -227,9 +227,9 @@ export class BuildState {
 
   /** How much further off its share a phase would be with so many seconds more. */
   #offBy(phase: number, more: number): number {
-    const { seconds, shares } = this.#ask;
+    const { wholeS, shares } = this.#ask;
     const [spent, share] = [this.#phaseS[phase]!, shares[phase]!];
-    return abs((spent + more) / seconds - share) - abs(spent / seconds - share);
+    return abs((spent + more) / wholeS - share) - abs(spent / wholeS - share);
   }
 
   /** The options there would be after a move. */

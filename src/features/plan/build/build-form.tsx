@@ -62,7 +62,14 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
       place: view.grounds.find((one) => one.id === placeId) ?? null,
       kit: view.kit,
       standing: view.places.map(([playerId, drillId, stepId]) => [playerId, drillId, stepId] as const),
-      wish: { must, banned, dials, kept, retest: kept.some(({ retest }) => retest) ? null : (last ?? null) },
+      wish: {
+        must,
+        banned,
+        dials,
+        kept,
+        begun: view.held,
+        retest: kept.some(({ retest }) => retest) ? null : (last ?? null),
+      },
     };
   }, [view, book, contents, coach, players, bookedMin, startTime, airC, placeId, must, banned, dials, kept]);
   // Every change is built at once: what was there stays until something better is.
@@ -193,7 +200,7 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
           <ProposalCard
             key={names[at]}
             name={names[at]!}
-            proof={proofWords(proposal.proof, { first: at === 0, going, stopped })}
+            proof={proofWords(proposal, { first: at === 0, going, stopped })}
             proposal={proposal}
             evaluation={evaluations[at]!}
             book={book}

@@ -1,8 +1,8 @@
-import type { Proof } from '@/session/build/job';
+import type { Proposal } from '@/session/build/job';
 
 /** How sure it is that there is no better session. */
 export function proofWords(
-  proof: Proof,
+  { proof, gap }: Pick<Proposal, 'proof' | 'gap'>,
   { first, going, stopped }: { first: boolean; going: boolean; stopped: boolean },
 ): string {
   const of = first ? '' : ' of those that share at most half with the first';
@@ -13,7 +13,7 @@ export function proofWords(
         ? 'A good one; looking for better…'
         : 'A good one; whether there is a better one was not looked at.';
     case 'within':
-      return `At most 0.5 % below the best possible${of}.${on}`;
+      return `At most ${(Math.ceil(1000 * gap!) / 10).toFixed(1)} % below the best possible${of}.${on}`;
     case 'proven':
       return `Proven best${of}.`;
     case 'open':
