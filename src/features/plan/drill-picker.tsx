@@ -9,6 +9,7 @@ import { families, sports, type Sport } from '@/drills/types';
 import { fitsHere, type Fit } from '@/core/place/fits';
 import { counted } from '@/core/words';
 import type { SessionPlanView } from '@/server/views/session-plan';
+import { useUnits } from '@/ui/units';
 
 const fitWords: Readonly<Record<Fit['verdict'], string>> = {
   fits: '',
@@ -28,6 +29,7 @@ interface Props {
 
 /** The catalogue at hand: find a drill by words or sport, see whether it fits here, and add it to the end of the plan. */
 export function DrillPicker({ book, sports: played, players, view, placeId, onAdd }: Props) {
+  const { say } = useUnits();
   const hintId = useId();
   const [words, setWords] = useState('');
   // What they play is shown as long as nothing else was chosen.
@@ -96,7 +98,7 @@ export function DrillPicker({ book, sports: played, players, view, placeId, onAd
                     type="button"
                     tabIndex={drill === found[0] ? 0 : -1}
                     onClick={() => onAdd(drill.id)}
-                    title={`${drill.purpose} ${fit.text}.`}
+                    title={say(`${drill.purpose} ${fit.text}.`)}
                     className="flex min-h-11 w-full items-center gap-2 rounded-md px-1 text-left hover:bg-chalk"
                   >
                     <Plus aria-hidden size={18} className="shrink-0" />

@@ -19,6 +19,7 @@ import type { PlanDoc } from '../plan-store';
 import { ProposalCard } from './proposal-card';
 import { useBuild } from './use-build';
 import { proofWords } from './words';
+import { Said } from '@/ui/units';
 
 export interface BuildFormProps {
   readonly view: SessionPlanView;
@@ -193,7 +194,11 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
         ))}
       </div>
       {state.kind === 'failed' && <ErrorNote>{state.message}</ErrorNote>}
-      {state.kind === 'nothing' && <ErrorNote>{state.why}</ErrorNote>}
+      {state.kind === 'nothing' && (
+        <ErrorNote>
+          <Said>{state.why}</Said>
+        </ErrorNote>
+      )}
       {going && proposals.length === 0 && <p role="status">Building…</p>}
       <div className="grid items-start gap-3 lg:grid-cols-2">
         {proposals.map((proposal, at) => (
