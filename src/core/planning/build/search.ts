@@ -9,8 +9,8 @@ export interface Built {
 }
 
 /** How often the search takes a few blocks out and builds on, and how often in vain before it stops. Ours, by the bench. */
-const kicks = 160;
-const idle = 48;
+const kicks = 240;
+const idle = 72;
 /** Few options are soon looked through, and hide the best as well as many: then it goes on for longer. Ours. */
 const [fewOptions, longer] = [90, 6];
 /** A gain this small is none. */
