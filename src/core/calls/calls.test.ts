@@ -6,7 +6,8 @@ import { apexS, beats } from './beat';
 import { callSets, clipName, type CallSet } from './call-sets';
 import { dealCalls, longestRun, runIn } from './deal';
 import { callSchedule } from './schedule';
-import { callAt, seedOf, soundTimeline, type Cue, type SoundPlan } from './timeline';
+import { seedOf } from '../fingerprint';
+import { callAt, soundTimeline, type Cue, type SoundPlan } from './timeline';
 import { trackCues } from './track-cues';
 
 const counts = (calls: readonly number[], options: number) =>

@@ -133,10 +133,3 @@ export function callAt(cues: readonly Cue[], atS: number, forS: number): Cue['ca
   const last = cues.findLast((cue) => cue.call !== null && cue.atS <= atS);
   return last && atS - last.atS <= forS ? last.call : null;
 }
-
-/** A seed from a block's id: every device in the session makes the same calls. */
-export function seedOf(id: string): number {
-  let seed = 2166136261;
-  for (const letter of id) seed = Math.imul(seed ^ letter.charCodeAt(0), 16777619);
-  return seed >>> 0;
-}

@@ -52,9 +52,11 @@ export interface CarePlayerWork {
 export interface CareWork {
   readonly id: string;
   readonly title: string;
-  /** Seconds from the start, and how long it takes with everything round it. */
+  /** Seconds from the start, and how long it takes with everything round it; of a circuit its own share. */
   readonly startS: number;
   readonly totalS: number;
+  /** The circuit it is a station of: its stations are done at the same time. */
+  readonly circuit?: { readonly id: string } | null;
   /** Seconds of drink break after it. */
   readonly breakS: number;
   readonly players: readonly CarePlayerWork[];

@@ -1,7 +1,7 @@
 import { doseInWords, type Dose } from '../dose/dose';
 import type { DoseTime, Pace } from '../dose/time';
 import type { ExplainedInput, Explanation } from '../explain';
-import type { BlockTime } from '../planning/plan-time';
+import type { BlockTime } from '../planning/block-time';
 import type { SuccessRate } from '../skill/success-rate';
 import { chanceOfRow, expectedTouchesToRow } from '../skill/row-odds';
 import { inMinutes, percent } from '../words';
@@ -101,14 +101,22 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
   };
 }
 
+/** How often a player comes to a station, and how much of their dose the signal leaves each time. */
+export interface Visits {
+  readonly times: number;
+  readonly share: number;
+}
+
 /**
  * Opens the touches a player can expect in a block.
  * @param workS seconds the player works in it: as long as the slowest of their turn where a row is begun again
+ * @param visits set where it is a station of a circuit
  */
 export function explainBlockTouches(
   { dose, pace, time, who, rate }: DosePart,
   touches: number,
   workS = time.workS,
+  visits?: Visits,
 ): Explanation {
   const perTryS = pace.perTouchS + (1 - pace.successRate) * pace.dropCostS;
   const byTries = dose.kind !== 'row' && dose.kind !== 'timed';
@@ -116,16 +124,26 @@ export function explainBlockTouches(
     title: `Touches to expect, ${who}`,
     value: String(Math.round(touches)),
     formula: byTries
-      ? 'Tries × success rate. Only good touches count.'
+      ? visits
+        ? 'Tries × visits × what the signal leaves of the dose × success rate. Only good touches count.'
+        : 'Tries × success rate. Only good touches count.'
       : 'Work time ÷ (time of one + share of drops × cost of a drop) × success rate. Only good touches count.',
     inputs: [
       ...(byTries
-        ? [{ label: 'Tries', value: String(time.tries), from: `the dose, ${doseInWords(dose)}` }]
+        ? [
+            { label: 'Tries', value: String(time.tries), from: `the dose, ${doseInWords(dose)}` },
+            ...(visits ? visitInputs(visits) : []),
+          ]
         : [
             {
               label: 'Work time',
               value: `${workS.toFixed(1)} s`,
-              from: dose.kind === 'row' ? 'until the slowest of the turn is there' : 'the time box',
+              from:
+                dose.kind !== 'row'
+                  ? 'the time box'
+                  : visits
+                    ? 'until the signal'
+                    : 'until the slowest of the turn is there',
             },
             {
               label: 'Time of one try with its share of drops',
@@ -138,6 +156,13 @@ export function explainBlockTouches(
     source: 'Our arithmetic. Whoever has kept up their row sooner than the others begins another.',
   };
 }
+
+const visitInputs = ({ times, share }: Visits): ExplainedInput[] => [
+  { label: 'Visits to the station', value: String(times), from: 'times round' },
+  ...(share < 1
+    ? [{ label: 'Left by the signal', value: percent(share), from: 'the dose takes longer than a visit' }]
+    : []),
+];
 
 /** Tries that fit into a stretch of time, drops and all, on average. */
 function triesIn(seconds: number, pace: Pace): number {

@@ -20,3 +20,14 @@ export function partsOfATouch(whole: number, parts: readonly number[]): Explaine
   const touches = off(whole, parts);
   return touches === 0 ? [] : [{ label: 'Parts of a touch, together', value: String(touches) }];
 }
+
+/** The line that makes tenths of a second add up to what is shown; none where they do. */
+export function partsOfATenth(wholeS: number, partsS: readonly number[]): ExplainedInput[] {
+  const tenths = off(
+    10 * wholeS,
+    partsS.map((part) => 10 * part),
+  );
+  return tenths === 0
+    ? []
+    : [{ label: 'Parts of a tenth, together', value: `${(tenths / 10).toFixed(1)} s` }];
+}

@@ -1,3 +1,5 @@
+import type { Rectangle } from '../geometry/pack';
+
 /** What a drill needs of the ground it is done on. */
 export const surfaces = ['wood', 'concrete', 'rough concrete', 'court', 'carpet', 'grass'] as const;
 export type Surface = (typeof surfaces)[number];
@@ -16,6 +18,27 @@ export const hazards = [
 ] as const;
 export type Hazard = (typeof hazards)[number];
 
+/** What stands or lies in a place, and takes floor. */
+export const thingKinds = ['pillar', 'door', 'table', 'bench', 'slippery', 'keep clear'] as const;
+export type ThingKind = (typeof thingKinds)[number];
+
+/**
+ * Something on the floor: metres from the corner where the wall begins, along that side and away from it. Where nobody said
+ * along which side the wall is, that side is the long one.
+ */
+export interface FloorThing {
+  readonly kind: ThingKind;
+  readonly xM: number;
+  readonly yM: number;
+  readonly widthM: number;
+  readonly depthM: number;
+}
+
+/** The floor a thing takes. */
+export const thingRoom = ({ xM, yM, widthM, depthM }: FloorThing): Rectangle => ({
+  ...{ x: xM, y: yM, width: widthM, height: depthM },
+});
+
 /** A place to train in, as a coach describes it. Lengths in metres. */
 export interface Place {
   readonly name: string;
@@ -26,6 +49,10 @@ export interface Place {
   readonly surface: Surface;
   /** Length of wall that may be hit; 0 when there is none. */
   readonly wallM: number;
+  /** The side that wall is along; left out or null where nobody said. */
+  readonly wallSide?: 'long' | 'short' | null;
+  /** What takes floor; left out where nobody drew it. */
+  readonly things?: readonly FloorThing[];
   readonly tables: number;
   readonly hazards: readonly Hazard[];
   /** Hours in which no wall may be hit, local "HH:MM"; null when there are none. */

@@ -3,7 +3,8 @@ import type { Dose } from '../dose/dose';
 import { noLoad } from '../dose/load';
 import { doseWork } from '../dose/time';
 import { phaseShares, sessionPhases } from './phases';
-import { timeBlocks, type PlannedBlock, type PlannedPlayer } from './plan-time';
+import type { PlannedBlock, PlannedPlayer } from './block-time';
+import { timeBlocks } from './plan-time';
 import { stationS, turnsOf } from './turns';
 
 const pace = (successRate: number) => ({

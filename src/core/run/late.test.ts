@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { bookingEndMs, lateAfterS, overrunS, shortShare, trimOffers, type BlockToCome } from './late';
+import { lateAfterS } from './late-after';
+import { bookingEndMs, overrunS, shortShare, trimOffers, type BlockToCome } from './late';
 
 const block = (
   blockId: string,

@@ -1,4 +1,5 @@
 import { breathlessShare } from '../dose/scale';
+import { lateAfterS } from './late-after';
 
 /** A block still to come, as far as its time goes. All times in seconds. */
 export interface BlockToCome {
@@ -18,9 +19,6 @@ export interface TrimOffer {
   /** Seconds still over the end of the booking; 0 when it ends on time. */
   readonly overS: number;
 }
-
-/** A session is late only when it would overrun by more than this, seconds. Ours. */
-export const lateAfterS = 30;
 
 /** How much of a dose is left when a block is shortened. */
 export const shortShare = breathlessShare;

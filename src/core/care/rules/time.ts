@@ -1,4 +1,5 @@
 import { addLoads, noLoadSum } from '../../dose/load';
+import { slotsOf } from '../../planning/circuit/circuit';
 import { inMinutes } from '../../words';
 import { warning, type CareInput, type Warning } from '../care';
 import { drinkEveryS, drinkS, fewTries, homeMinutes, oneSided, sessionMinutes, tooHotC } from '../limits';
@@ -9,12 +10,18 @@ export function drinkBreaks({ work, airC, kind }: CareInput): Warning[] {
   const everyS = drinkEveryS(airC);
   const warnings: Warning[] = [];
   let sinceS = 0;
-  for (const [index, one] of work.entries()) {
-    const next = work[index + 1];
-    sinceS += one.totalS - one.breakS;
-    if (one.breakS >= drinkS) sinceS = 0;
+  // Nobody drinks in the middle of a circuit: it is followed by one drink, which every station has.
+  const stretches = slotsOf(work).map((slot) => {
+    const breakS = Math.max(...slot.map((one) => one.breakS));
+    const workS = slot.reduce((sum, one) => sum + one.totalS, 0) - breakS;
+    return { one: slot.at(-1)!, breakS, workS };
+  });
+  for (const [index, { one, breakS, workS }] of stretches.entries()) {
+    const next = stretches[index + 1];
+    sinceS += workS;
+    if (breakS >= drinkS) sinceS = 0;
     // Due before the next block would carry it past the line; the end of the session is a break by itself.
-    else if (next && sinceS + next.totalS - next.breakS > everyS) {
+    else if (next && sinceS + next.workS > everyS) {
       warnings.push(
         warning(
           'drink break',

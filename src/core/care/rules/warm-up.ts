@@ -1,3 +1,4 @@
+import { slotsOf } from '../../planning/circuit/circuit';
 import { warning, type CareInput, type CareWork, type Warning } from '../care';
 
 export type Part = 'forearm' | 'shoulder' | 'legs';
@@ -37,11 +38,16 @@ export function warmUpFirst({ work, warmUps }: CareInput): Warning[] {
   const warm = new Set<string>();
   const said = new Set<Part>();
   const warnings: Warning[] = [];
-  for (const [index, one] of work.entries()) {
-    for (const part of needsWarm(one)) {
+  // What is done at the same time in a circuit warms nobody for it.
+  const slots = slotsOf(work);
+  for (const [index, slot] of slots.entries()) {
+    for (const { one, part } of slot.flatMap((one) => needsWarm(one).map((part) => ({ one, part })))) {
       if (warm.has(part) || said.has(part)) continue;
       said.add(part);
-      const later = work.slice(index + 1).find((other) => other.warms.includes(part));
+      const later = slots
+        .slice(index + 1)
+        .flat()
+        .find((other) => other.warms.includes(part));
       warnings.push(
         warning(
           'warm-up first',
@@ -51,14 +57,14 @@ export function warmUpFirst({ work, warmUps }: CareInput): Warning[] {
             blockId: one.id,
             origin: 'practice',
             mend: later
-              ? { kind: 'move', blockId: later.id, before: one.id }
-              : { kind: 'insert', drillId: warmUps[part], before: one.id },
+              ? { kind: 'move', blockId: later.id, before: slot[0]!.id }
+              : { kind: 'insert', drillId: warmUps[part], before: slot[0]!.id },
             mendText: later ? `Move ${later.title} before it` : words[part].put,
           },
         ),
       );
     }
-    for (const part of warmed(one)) warm.add(part);
+    for (const part of slot.flatMap(warmed)) warm.add(part);
   }
   return warnings;
 }

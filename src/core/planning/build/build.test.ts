@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import highsLoader from 'highs';
-import { brokenBy, usualWeights, varietyOf, worthOf, type BuildAsk, type BuildOption } from './model';
+import { brokenBy, usualWeights, varietyOf, worthOf, type BuildAsk } from './model';
+import type { BuildOption } from './option';
 import { asProgram } from './program';
 import { buildQuickly } from './search';
 import { BuildState } from './state';
@@ -20,7 +21,7 @@ const asked = (options: readonly BuildOption[], more: Partial<BuildAsk> = {}): B
     caps: [[100, 100]],
     mostBlocks: 9,
   },
-  ...{ locked: [], must: [], limits: [], weights: usualWeights, ...more },
+  ...{ locked: [], must: [], limits: [], stretches: null, weights: usualWeights, ...more },
 });
 
 /** Questions of up to sixteen options in two sizes, small enough to be solved whole. */
@@ -64,7 +65,14 @@ const questions = fc
         most: [null, 2, 1],
         mostBlocks: 5,
       },
-      ...{ caps: [[100, 80, 60]], locked: [], must: must ? ['0'] : [], limits: [], weights: usualWeights },
+      ...{
+        caps: [[100, 80, 60]],
+        locked: [],
+        must: must ? ['0'] : [],
+        limits: [],
+        stretches: null,
+        weights: usualWeights,
+      },
     };
   });
 

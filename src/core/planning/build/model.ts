@@ -1,27 +1,5 @@
-/** A block that could be in the session: one drill at one size, for these children in this place. */
-export interface BuildOption {
-  readonly id: string;
-  /** Of options of one drill at most one is taken; a block that is kept is one of its own. */
-  readonly drill: string;
-  readonly family: string;
-  /** Place of its part of the session in the order they are run, from 0. */
-  readonly phase: number;
-  /** Begun already: it stands before everything else. */
-  readonly begun?: boolean;
-  /** All the time it takes, with set-up, showing and changeover, whole seconds > 0. */
-  readonly seconds: number;
-  /** What it is worth to each child, >= 0; 0 for who gets nothing of it. */
-  readonly good: readonly number[];
-  /** What it asks of each child, by capped kind and child. */
-  readonly loads: readonly (readonly number[])[];
-  /** Kit that has to be carried. */
-  readonly things: readonly string[];
-  /** What it warms, and what has to be warm before it. */
-  readonly warms: readonly string[];
-  readonly asks: readonly string[];
-  /** What it costs besides its time: a helper who feeds, hard landings on a calm day. */
-  readonly cost: number;
-}
+import { warmsFor, type BuildOption } from './option';
+import { inStretches, type Stretches } from './stretches';
 
 export interface BuildAsk {
   readonly children: number;
@@ -43,6 +21,8 @@ export interface BuildAsk {
   readonly must: readonly string[];
   /** Of some options at most so many: what care forbids together, or what another proposal has. */
   readonly limits: readonly { readonly ids: readonly string[]; readonly most: number }[];
+  /** Stretches the work has to fit into, with a drink between them; null where drinks are not looked at. */
+  readonly stretches: Stretches | null;
   readonly weights: Weights;
 }
 
@@ -59,7 +39,7 @@ export interface Weights {
   readonly phase: number;
   /** One more block: it is told, shown and settled into, and only then practised. */
   readonly block: number;
-  /** One more kind of thing to carry. */
+  /** One more kind of thing to carry, or spot to walk to. */
   readonly thing: number;
 }
 
@@ -70,16 +50,6 @@ export const usualWeights: Weights = {
   block: 0.5,
   thing: 0.02,
 };
-
-/** Options in the order they are run: what was begun, then by phase; what needs nothing warm comes first in its phase. */
-export function runsBefore(a: BuildOption, b: BuildOption): boolean {
-  if ((a.begun ?? false) !== (b.begun ?? false)) return a.begun ?? false;
-  return a.phase < b.phase || (a.phase === b.phase && a.asks.length === 0 && b.asks.length > 0);
-}
-
-/** Does one option make ready for another? */
-export const warmsFor = (warm: BuildOption, part: string, asker: BuildOption): boolean =>
-  warm.warms.includes(part) && runsBefore(warm, asker);
 
 /** What variety is worth with so many drills of one family. */
 export function varietyOf(count: number, { variety }: Weights): number {
@@ -108,6 +78,7 @@ export function brokenBy(ask: BuildAsk, chosen: readonly BuildOption[]): string 
   for (const one of chosen)
     for (const part of one.asks) if (!chosen.some((other) => warmsFor(other, part, one))) return 'warm-up';
   if (ask.limits.some((one) => one.ids.filter((id) => ids.has(id)).length > one.most)) return 'together';
+  if (ask.stretches && !inStretches(chosen, ask.stretches)) return 'drinks';
   return null;
 }
 

@@ -1,4 +1,7 @@
-import { warmsFor, type BuildAsk } from './model';
+import { groupBy } from '../../group-by';
+import type { BuildAsk } from './model';
+import { warmsFor } from './option';
+import { ofStretch, ranksOf, type Stretches } from './stretches';
 
 /** A number as the file format of linear programs has it. */
 const num = (value: number): string => `${value < 0 ? '-' : '+'} ${Math.abs(value).toFixed(9)}`;
@@ -8,10 +11,13 @@ const terms = (of: readonly (readonly [number, string])[]): string =>
     .map(([value, name]) => `${num(value)} ${name}`)
     .join(' ');
 
+type Row = (of: readonly (readonly [number, string])[], relation: '<=' | '=', right: number) => void;
+
 /**
  * The same question as a mixed integer linear program in CPLEX LP format, for a solver. Variables: `x0`… options, `m` what
  * the least-served child has (only its rows hold it down), `f…` the counts of a family by falling worth, `o…`, `u…` a
- * phase over and under its share, `t…` things carried.
+ * phase over and under its share, `t…` things carried; where drinks are looked at, `s…` the stretch an option is in and
+ * `w…` how far a stretch has come.
  * @returns the text; names of options are `x` and their place in the list
  */
 export function asProgram(ask: BuildAsk): string {
@@ -32,7 +38,7 @@ export function asProgram(ask: BuildAsk): string {
   for (const at of things.keys()) goal.push([-weights.thing, `t${at}`]);
 
   const rows: string[] = [];
-  const row = (of: readonly (readonly [number, string])[], relation: string, right: number) => {
+  const row: Row = (of, relation, right) => {
     const text = terms(of);
     if (text !== '') rows.push(` r${rows.length}: ${text} ${relation} ${right.toFixed(9)}`);
   };
@@ -117,6 +123,8 @@ export function asProgram(ask: BuildAsk): string {
       most,
     );
 
+  const stretched = ask.stretches ? stretchRows(ask, ask.stretches, row) : [];
+
   const bounds = [
     ...(children > 0 ? [' m >= 0'] : []),
     ...families.flatMap((_, f) =>
@@ -134,7 +142,58 @@ export function asProgram(ask: BuildAsk): string {
     'Bounds',
     ...bounds,
     'Binary',
-    ` ${all.map(([, place]) => x(place)).join(' ')}`,
+    ` ${[...all.map(([, place]) => x(place)), ...stretched].join(' ')}`,
     'End',
   ].join('\n');
+}
+
+/**
+ * Each option that is taken is in one stretch, no stretch is too long, and what is run later is in no sooner stretch: of
+ * the ranks in order, `w` says which a stretch may still have, and what follows it may have no lower one than its last.
+ * @returns the names of the variables that are 0 or 1
+ */
+function stretchRows({ options }: BuildAsk, stretches: Stretches, row: Row): string[] {
+  const ranks = ranksOf(options);
+  const inOrder = [...new Set(ranks)].sort((a, b) => a - b);
+  const numbers = Array.from({ length: stretches.count }, (_, k) => k);
+  const s = (at: number, k: number) => `s${at}_${k}`;
+  const w = (rank: number, k: number) => `w${rank}_${k}`;
+  for (const at of options.keys())
+    row([[1, `x${at}`], ...numbers.map((k) => [-1, s(at, k)] as const)], '=', 0);
+  for (const k of numbers)
+    row(
+      options.map((one, at) => [ofStretch(one, stretches), s(at, k)] as const),
+      '<=',
+      stretches.seconds,
+    );
+  for (const [rank, value] of inOrder.entries()) {
+    // Sizes of one drill exclude each other: one row for all of them says more than one for each.
+    const drills = groupBy(
+      [...options.keys()].filter((at) => ranks[at] === value),
+      (at) => options[at]!.drill,
+    );
+    for (const k of numbers) {
+      for (const own of drills.values()) {
+        const taken = own.map((at) => [1, s(at, k)] as const);
+        row([...taken, [-1, w(rank, k)]], '<=', 0);
+        if (k > 0 && rank + 1 < inOrder.length) row([...taken, [1, w(rank + 1, k - 1)]], '<=', 1);
+      }
+      const pairs: (readonly [string, string])[] = [];
+      if (rank > 0) pairs.push([w(rank, k), w(rank - 1, k)]);
+      if (k > 0) pairs.push([w(rank, k - 1), w(rank, k)]);
+      for (const [less, more] of pairs)
+        row(
+          [
+            [1, less],
+            [-1, more],
+          ],
+          '<=',
+          0,
+        );
+    }
+  }
+  return numbers.flatMap((k) => [
+    ...[...options.keys()].map((at) => s(at, k)),
+    ...inOrder.map((_, rank) => w(rank, k)),
+  ]);
 }

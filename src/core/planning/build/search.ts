@@ -1,5 +1,6 @@
 import { seededRandom, wholeBetween, type Random } from '../../random';
-import { brokenBy, warmsFor, worthOf, type BuildAsk } from './model';
+import { brokenBy, worthOf, type BuildAsk } from './model';
+import { warmsFor } from './option';
 import { BuildState } from './state';
 
 /** A choice of options, by id, and what it is worth. */
@@ -10,7 +11,7 @@ export interface Built {
 
 /** How often the search takes a few blocks out and builds on, and how often in vain before it stops. Ours, by the bench. */
 const kicks = 240;
-const idle = 72;
+const idle = 56;
 /** Few options are soon looked through, and hide the best as well as many: then it goes on for longer. Ours. */
 const [fewOptions, longer] = [90, 6];
 /** A gain this small is none. */

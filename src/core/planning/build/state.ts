@@ -1,4 +1,5 @@
-import { warmsFor, type BuildAsk, type BuildOption } from './model';
+import type { BuildAsk } from './model';
+import { warmsFor, type BuildOption } from './option';
 
 // Looked up once: where globals are slow to reach (a test's own world), this is most of the time.
 const { abs, max, min } = Math;
