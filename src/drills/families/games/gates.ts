@@ -10,7 +10,7 @@ export const mostPasses = drill({
   purpose:
     'Two players, one ball, a row of gates: pass through a gate, run on to the next, and beat your own number.',
   setUp:
-    'A row of four gates, each a metre wide and two metres from the next. The partners stand on the two sides of the row.',
+    'A row of four gates, each a metre wide, their middles two metres apart. The partners stand on the two sides of the row.',
   feed: feed('hand', 'live'),
   hold: 'any',
   stance: 'ready position',

@@ -18,7 +18,7 @@ export const ringTarget = drill({
   hold: 'any',
   stance: 'any',
   bounceRule: 'first bounce counts',
-  space: space(5, 3, 2.6),
+  space: space(6.5, 3, 2.6),
   kit: [
     station('ball', ['rolled socks'], 5),
     station('chalk', ['hoop', 'towel']),
