@@ -24,11 +24,12 @@ export function blockAgain(
   const working = players.filter((player) => !out.has(player.id));
   const fresh = newBlock(book, block.drillId, working.length > 0 ? working : players, stands, id);
   const same = fresh.stepId === block.stepId;
-  const { stations, breakS } = block;
+  const { stations, breakS, circuit = null } = block;
   const core: PlanBlock = {
     ...fresh,
     stations,
     breakS,
+    circuit,
     ...(same && { dose: block.dose, changes: block.changes, setting: block.setting }),
   };
   return {

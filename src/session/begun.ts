@@ -5,7 +5,8 @@ import { liveEvents } from '@/core/counting/live';
 import { fingerprint } from '@/core/fingerprint';
 import { isFiniteNumber, isText } from '@/core/guards';
 import { amountOf } from '@/core/dose/amount';
-import type { BlockTime } from '@/core/planning/plan-time';
+import { isCircuit, type CircuitPart } from '@/core/planning/circuit/circuit';
+import type { BlockTime } from '@/core/planning/block-time';
 import type { Book } from '@/drills/book';
 import { heldUnder, isHeld, type Held, type HeldAt } from './held';
 import type { Scoring } from './scoring';
@@ -24,7 +25,7 @@ export interface BegunPlayer extends OwnWork {
  */
 export interface Begun extends Pick<
   PlanBlock,
-  'drillId' | 'stepId' | 'dose' | 'changes' | 'stations' | 'setting'
+  'drillId' | 'stepId' | 'dose' | 'changes' | 'stations' | 'setting' | 'circuit'
 > {
   readonly scoring: Scoring;
   readonly players: readonly BegunPlayer[];
@@ -46,7 +47,16 @@ export function asBegun<B extends PlanBlock>(block: B, begun: Begun | null): B {
     amount,
     out,
   }));
-  return { ...block, drillId, stepId, dose, changes, stations, setting, scoring, held, own };
+  const circuit = begun.circuit ? withLater(begun.circuit, block.circuit) : null;
+  return { ...block, drillId, stepId, dose, changes, stations, setting, circuit, scoring, held, own };
+}
+
+/** A circuit as it was begun; who came later goes with the group the plan puts them into. */
+function withLater(begun: CircuitPart, planned: PlanBlock['circuit']): CircuitPart {
+  const known = new Set(begun.groups.flat());
+  const later = (index: number) => (planned?.groups[index] ?? []).filter((id) => !known.has(id));
+  if (!planned || planned.groups.flat().every((id) => known.has(id))) return begun;
+  return { ...begun, groups: begun.groups.map((group, index) => [...group, ...later(index)]) };
 }
 
 /** What a player brings into a block that is being begun. */
@@ -57,12 +67,13 @@ export interface BeginsWith {
   readonly ball: string | null;
 }
 
-/** How a block's clock is cut: turns at the stations, the seconds of one, and how many of those who work do so at once. */
+/** How a block's clock is cut: turns at the stations (of a circuit, in one visit), the seconds of one, and how many of those who work do so at once. */
 export type Shape = Pick<Begun, 'turns' | 'turnS' | 'atOnce'>;
 
-export function shapeOf(timed: Pick<BlockTime, 'turns' | 'activeS'> | undefined, working: number): Shape {
+/** @param comers how many come to it at a time: all who work in it, or the largest group of its circuit */
+export function shapeOf(timed: Pick<BlockTime, 'turns' | 'visitS'> | undefined, comers: number): Shape {
   const turns = timed?.turns ?? 1;
-  return { turns, turnS: (timed?.activeS ?? 0) / turns, atOnce: Math.max(1, Math.ceil(working / turns)) };
+  return { turns, turnS: (timed?.visitS ?? 0) / turns, atOnce: Math.max(1, Math.ceil(comers / turns)) };
 }
 
 /** What a block is as it is being begun: everybody's own part in it, the points of every step of its ladder, and its marks. */
@@ -73,7 +84,7 @@ export function beginBlock(
   shape: Shape,
   at: HeldAt,
 ): Begun {
-  const { drillId, stepId, dose, changes, stations, setting } = block;
+  const { drillId, stepId, dose, changes, stations, setting, circuit } = block;
   const works = players.flatMap(({ id, target, ball }) => {
     const work = workOf(book, block, id);
     return work ? [{ id, work, target, ball }] : [];
@@ -82,7 +93,7 @@ export function beginBlock(
   const steps = works.flatMap(({ work }) => work.drill.steps);
   const zones = Object.fromEntries(steps.flatMap(({ id, zones: own }) => (own ? [[id, own]] : [])));
   return {
-    ...{ drillId, stepId, dose, changes, stations, setting, ...shape },
+    ...{ drillId, stepId, dose, changes, stations, setting, ...shape, ...(circuit && { circuit }) },
     scoring: { zones, bounceRule: book.drill(drillId)?.bounceRule ?? null },
     held: heldUnder(book, drillId, players, at),
     players: works.map(({ id, work, target, ball }) => ({
@@ -122,7 +133,8 @@ export function readBegun(text: string | null | undefined): Begun | null {
     Array.isArray(players) &&
     players.every(isPlayer);
   if (!sound) return null;
-  return { ...(one as Begun), held: isHeld(one.held) ? one.held : null };
+  const { circuit = null, ...rest } = one as Begun;
+  return { ...rest, ...(isCircuit(circuit) && { circuit }), held: isHeld(one.held) ? one.held : null };
 }
 
 const isDose = (dose: unknown): dose is Dose =>

@@ -1,6 +1,9 @@
 import type { Dose } from '@/core/dose/dose';
 import { sharesOf } from '@/core/dose/time';
-import { inTurns, phasesOf, restOf, roundsOf, type Phase } from '@/core/run/phases';
+import type { CircuitPart } from '@/core/planning/circuit/circuit';
+import { roundsOf as circuitRounds, visitsOf } from '@/core/planning/circuit/rotation';
+import { countInS, inTurns, phasesOf, restOf, roundsOf, type Phase } from '@/core/run/phases';
+import { visitS } from './on-court';
 
 /** However short a block is cut, so much work is left of a turn, seconds. Ours. */
 const leastWorkS = 1;
@@ -37,4 +40,68 @@ function workOfTurnS(dose: Dose, { turnS, turns }: TurnTimes): number {
     workS = left / slope;
   }
   return workS;
+}
+
+/**
+ * A circuit's clock, the same at every station: counted in once, then a visit and a walk in turn.
+ * @param share how much of each visit is left when the circuit was shortened
+ */
+export function circuitPhases(part: CircuitPart, share = 1): Phase[] {
+  const rounds = circuitRounds(part).length;
+  const phases: Phase[] = [{ kind: 'countIn', seconds: countInS, round: 1, turn: 1 }];
+  for (let round = 1; round <= rounds; round++) {
+    phases.push({ kind: 'work', seconds: visitS(part, share), round, turn: 1 });
+    if (round < rounds) phases.push({ kind: 'rest', seconds: part.changeS, round, turn: 1 });
+  }
+  return phases;
+}
+
+/**
+ * A station's clock as one group has it: their visit cut as the dose cuts it, and rest while they are elsewhere or walk.
+ * What a dose with times of its own leaves of the visit is rest; what it has too much the signal cuts off. Over several
+ * visits the rounds number on.
+ * @param clock the circuit's, with what was added to it on court
+ * @param group by its number; -1 for nobody's
+ * @param turns how many the group takes in a visit, >= 1
+ */
+export function stationPhases(
+  clock: readonly Phase[],
+  part: CircuitPart,
+  group: number,
+  dose: Dose,
+  turns: number,
+): Phase[] {
+  const visits = visitsOf(circuitRounds(part), part.at, group).map((round) => round + 1);
+  return clock.flatMap((phase) => {
+    const visit = visits.indexOf(phase.round);
+    if (phase.kind !== 'work' || visit < 0)
+      return [{ ...phase, kind: phase.kind === 'countIn' ? phase.kind : 'rest' }];
+    const done = visit * roundsOf(dose) * turns;
+    const [, ...own] = courtPhases(dose, { turnS: phase.seconds / turns, turns });
+    return within(own, phase).map((one) => ({ ...one, round: one.round + done }));
+  });
+}
+
+/** Phases of one visit, cut off at its end or filled up with rest. */
+function within(own: readonly Phase[], { seconds }: Phase): Phase[] {
+  const cut: Phase[] = [];
+  let leftS = seconds;
+  for (const phase of own) {
+    if (leftS <= 0) break;
+    const takesS = Math.min(phase.seconds, leftS);
+    cut.push({ ...phase, seconds: takesS });
+    leftS -= takesS;
+  }
+  const last = cut.at(-1);
+  return leftS > 1e-9 ? [...cut, { ...(last ?? noPhase), kind: 'rest', seconds: leftS }] : cut;
+}
+
+const noPhase: Phase = { kind: 'rest', seconds: 0, round: 1, turn: 1 };
+
+/** A dose as often as a player comes to its station: what its sets and boxes are numbered by. */
+export function overVisits(dose: Dose, { times }: Pick<CircuitPart, 'times'>): Dose {
+  if (times === 1) return dose;
+  if (dose.kind === 'reps') return { ...dose, sets: dose.sets * times };
+  if (dose.kind === 'course') return { ...dose, rounds: dose.rounds * times };
+  return dose;
 }

@@ -1,5 +1,7 @@
 import type { Book } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
+import { matesOf } from '@/core/planning/circuit/circuit';
+import { moveSlot, settled, shortenCircuit, stationsOf } from './settled';
 import { settingFits } from './pace';
 import { newBlock, type StandsOn } from './place-block';
 import { ownWorkFor, workOf, type OwnWork, type PlanBlock, type PlanPlayer } from './plan';
@@ -22,7 +24,10 @@ export interface Knows {
   readonly standsOn: (drillId: string) => StandsOn;
 }
 
-const withBlocks = <D extends PlanParts>(doc: D, blocks: readonly PlanBlock[]): D => ({ ...doc, blocks });
+const withBlocks = <D extends PlanParts>(doc: D, blocks: readonly PlanBlock[]): D => ({
+  ...doc,
+  blocks: settled(blocks, doc.playerIds),
+});
 
 const coming = ({ squad }: Knows, doc: PlanParts): PlanPlayer[] =>
   squad.filter((player) => doc.playerIds.includes(player.id));
@@ -34,7 +39,7 @@ function changed<D extends PlanParts>(doc: D, id: string, change: (block: PlanBl
   );
 }
 
-/** Puts a new block in, at the end or before another one; each player on the step they stand on. */
+/** Puts a new block in, at the end or before another one (of a circuit: before all of it); each player on the step they stand on. */
 export function addBlock<D extends PlanParts>(
   knows: Knows,
   doc: D,
@@ -43,7 +48,8 @@ export function addBlock<D extends PlanParts>(
   before: string | null = null,
 ): D {
   const block = newBlock(knows.book, drillId, coming(knows, doc), knows.standsOn(drillId), id);
-  const at = doc.blocks.findIndex((one) => one.id === before);
+  const first = before === null ? undefined : matesOf(doc.blocks, before)[0];
+  const at = first ? doc.blocks.indexOf(first) : -1;
   const blocks = [...doc.blocks];
   blocks.splice(at < 0 ? blocks.length : at, 0, block);
   return withBlocks(doc, blocks);
@@ -137,11 +143,27 @@ export function toggleChange<D extends PlanParts>(doc: D, id: string, change: Ch
 export const setStations = <D extends PlanParts>(doc: D, id: string, stations: number): D =>
   changed(doc, id, (block) => ({ ...block, stations }));
 
-export const setBreak = <D extends PlanParts>(doc: D, id: string, breakS: number): D =>
-  changed(doc, id, (block) => ({ ...block, breakS }));
+/** A drink after a block, or after the whole circuit it is a station of. */
+export function setBreak<D extends PlanParts>(doc: D, id: string, breakS: number): D {
+  const mates = matesOf(doc.blocks, id);
+  return withBlocks(
+    doc,
+    doc.blocks.map((block) => (mates.includes(block) ? { ...block, breakS } : block)),
+  );
+}
 
-/** A share of the block's dose, each player's amount with it. */
+/** A share of the block's dose, each player's amount with it; of a circuit, of its visits too. */
 export function scaleBlock<D extends PlanParts>(doc: D, id: string, share: number): D {
+  const circuit = doc.blocks.find((block) => block.id === id)?.circuit;
+  if (circuit)
+    return stationsOf(doc.blocks, circuit.id).reduce<D>(
+      (plan, station) => scaledAlone(plan, station.id, share),
+      shortenCircuit(doc, circuit.id, share),
+    );
+  return scaledAlone(doc, id, share);
+}
+
+function scaledAlone<D extends PlanParts>(doc: D, id: string, share: number): D {
   return changed(doc, id, (block) => {
     const dose = scaled(block.dose, share);
     const own = block.own.map((one) =>
@@ -167,14 +189,10 @@ export function removeBlock<D extends PlanParts>(doc: D, id: string): D {
   );
 }
 
-/** Puts a block at a place in the order; places outside are clamped to the ends. */
+/** Puts a block, or the circuit it is a station of, at a place in the order; places outside are clamped to the ends. */
 export function moveBlock<D extends PlanParts>(doc: D, id: string, to: number): D {
-  const from = doc.blocks.findIndex((block) => block.id === id);
-  const target = Math.min(doc.blocks.length - 1, Math.max(0, to));
-  if (from === -1 || from === target) return doc;
-  const blocks = [...doc.blocks];
-  blocks.splice(target, 0, ...blocks.splice(from, 1));
-  return withBlocks(doc, blocks);
+  const blocks = moveSlot(doc.blocks, id, to);
+  return blocks === doc.blocks ? doc : withBlocks(doc, blocks);
 }
 
 /** Ticks a player on or off the list. The last one stays: a session is for somebody. Who comes gets a part in every block. */
@@ -191,7 +209,7 @@ export function togglePlayer<D extends PlanParts>(knows: Knows, doc: D, id: stri
     };
   });
   const playerIds = leaves ? doc.playerIds.filter((player) => player !== id) : [...doc.playerIds, id];
-  return { ...doc, playerIds, blocks };
+  return { ...doc, playerIds, blocks: settled(blocks, playerIds) };
 }
 
 /** Does what a warning offers. */

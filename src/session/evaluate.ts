@@ -7,7 +7,7 @@ import type { PlanTime } from '@/core/planning/plan-time';
 import type { Book } from '@/drills/book';
 import { changedLoad } from '@/drills/changes';
 import { workOf, type PlanBlock, type PlanPlayer, type Records } from './plan';
-import { fitOfBlock, timePlan, type Ground } from './time-plan';
+import { comeTo, fitsOf, timePlan, type Ground } from './time-plan';
 import type { Drill, Family, Step } from '@/drills/types';
 
 /** Drills that warm a part up, for the care rules to offer. */
@@ -69,16 +69,17 @@ export const limitKey = (drillId: string, stepId: string): string => `${drillId}
 export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting): Evaluation {
   const { book, players, records, ground, bookedMin } = setting;
   const time = timePlan(book, blocks, players, records, bookedMin, ground);
-  const fits = new Map<string, Fit>();
   const work: CareWork[] = [];
   const shares: { phase: SessionPhaseId; totalS: number }[] = [];
+  const timedOf = new Map(time.blocks.map((timed) => [timed.id, timed]));
+  const worked = blocks.filter(({ id }) => timedOf.has(id));
+  const fits = fitsOf(book, worked, ({ id }) => Object.keys(timedOf.get(id)!.touchesOf), ground);
   for (const timed of time.blocks) {
     const block = blocks.find((one) => one.id === timed.id)!;
     const drill = book.drill(block.drillId)!;
     const working = players.filter((player) => player.id in timed.touchesOf);
-    const fit = fitOfBlock(book, block, working.length, ground)!;
-    fits.set(block.id, fit);
-    shares.push({ phase: phaseOf(drill, block), totalS: timed.totalS });
+    const fit = fits.get(block.id)!;
+    shares.push({ phase: phaseOf(drill, block), totalS: timed.ownS });
     const moves = new Set<string>();
     const careful = working.map((player) => {
       const { step } = workOf(book, block, player.id)!;
@@ -95,8 +96,9 @@ export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting)
       id: block.id,
       title: drill.title,
       startS: timed.startS,
-      totalS: timed.totalS,
+      totalS: timed.ownS,
       breakS: timed.breakS,
+      circuit: block.circuit ?? null,
       players: careful,
       warms: drill.warms,
       moves: [...moves],
@@ -106,7 +108,13 @@ export function evaluatePlan(blocks: readonly PlanBlock[], setting: PlanSetting)
       wall: space.needs.includes('wall'),
       lane: space,
       roomFor: ground.place && fit.verdict !== 'no' ? fit.atOnce : null,
-      atOnce: Math.min(working.length, drill.players.max * block.stations),
+      atOnce: Math.min(
+        comeTo(
+          block,
+          working.map(({ id }) => id),
+        ),
+        drill.players.max * block.stations,
+      ),
     });
   }
   const warnings = careFor({

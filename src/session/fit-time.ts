@@ -111,6 +111,39 @@ export function atShare(block: PlanBlock, share: number): PlanBlock {
   return best === block.dose ? block : withDose(block, best);
 }
 
+/**
+ * A station of a circuit at the size that fills a visit best: the largest that is done when the signal comes, else the
+ * smallest there is. A row is kept up until the signal, so its cap is the visit.
+ * @param stations all of its circuit
+ */
+export function fitToVisit(
+  setting: TimeSetting,
+  stations: readonly PlanBlock[],
+  block: PlanBlock,
+): PlanBlock {
+  const { book, players, records, ground = openGround } = setting;
+  const visitS = block.circuit?.stationS ?? 0;
+  const timed = (sized: PlanBlock) => {
+    const all = stations.map((one) => (one.id === block.id ? sized : one));
+    return timePlan(book, all, players, records, 60, ground).blocks.find((one) => one.id === block.id);
+  };
+  const { dose } = block;
+  const now = timed(block);
+  if (!now) return block;
+  const all = sizesOf(dose).filter(
+    (one) =>
+      doseProblems(one).length === 0 &&
+      (one.kind !== 'row' || dose.kind !== 'row' || one.target === dose.target),
+  );
+  const fits = (one: Dose) =>
+    one.kind === 'row'
+      ? one.capS <= visitS / now.turns
+      : (timed(withDose(block, one))?.station?.needS ?? Infinity) <= visitS + 0.5;
+  const bySize = [...all].sort((a, b) => sizeOf(a) - sizeOf(b));
+  const best = bySize.findLast(fits) ?? bySize[0];
+  return best ? withDose(block, best) : block;
+}
+
 /** Seconds of one block in its place: the last one has no changeover and no break. */
 export function secondsOf(setting: TimeSetting, block: PlanBlock, last: boolean): number {
   const { book, players, records, ground = openGround } = setting;
@@ -218,6 +251,7 @@ function wantedOf(
  * Brings a session to its booking: every block takes the size nearest to its share, then the one most over it gives way
  * until the booking holds, and the one most under it grows while there is room. Over the booking only where no block can
  * give way any more.
+ * A circuit stays as it is: its length is its visits'.
  * @param fixed blocks that stay as they are: those that were held, and those everybody sits out
  * @param bookedS seconds booked, > 0
  */
@@ -228,13 +262,17 @@ export function fitToBooking(
   how: FitHow,
   fixed: ReadonlySet<string> = new Set(),
 ): FitPlan {
-  const lastAt = blocks.findLastIndex((block) => secondsOf(setting, block, true) > 0);
-  const totals = blocks.map((block, index) => secondsOf(setting, block, index === lastAt));
-  const wanted = wantedOf(setting, blocks, totals, fixed, bookedS, how);
+  const { book, players, records, ground = openGround } = setting;
+  const { blocks: timed } = timePlan(book, blocks, players, records, bookedS / 60, ground);
+  const lastAt = blocks.findLastIndex(({ id }) => id === timed.at(-1)?.id);
+  // The stations of a circuit share its time.
+  const totals = blocks.map(({ id }) => timed.find((one) => one.id === id)?.ownS ?? 0);
+  const stays = new Set([...fixed, ...blocks.filter((block) => block.circuit).map(({ id }) => id)]);
+  const wanted = wantedOf(setting, blocks, totals, stays, bookedS, how);
   const grows = totals.reduce((sum, totalS) => sum + totalS, 0) < bookedS;
   const parts = blocks.map<Part>((block, index) => {
     const now: Size = { block, totalS: totals[index]! };
-    const others = fixed.has(block.id) || now.totalS === 0 ? [] : sizes(setting, block, index === lastAt);
+    const others = stays.has(block.id) || now.totalS === 0 ? [] : sizes(setting, block, index === lastAt);
     const all = others
       .filter(({ totalS }) =>
         grows ? totalS > now.totalS + 0.5 && totalS <= now.totalS * mostGrowth : totalS < now.totalS - 0.5,

@@ -1,5 +1,6 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
 import { breathless, scaled } from '@/core/dose/scale';
+import type { CircuitPart } from '@/core/planning/circuit/circuit';
 import { changesUnder, type Conditions } from '@/core/counting/conditions';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';
@@ -47,8 +48,13 @@ export function shortened(block: PlanBlock, share: number): PlanBlock {
       ? one
       : { ...one, amount: amountOf(scaled(withAmount(block.dose, one.amount), share)) },
   );
-  return { ...block, dose: scaled(block.dose, share), own };
+  const { circuit } = block;
+  const shorter = circuit ? { ...circuit, stationS: visitS(circuit, share) } : circuit;
+  return { ...block, dose: scaled(block.dose, share), own, circuit: shorter };
 }
+
+/** Seconds of a visit to a station when its circuit was shortened. */
+export const visitS = ({ stationS }: CircuitPart, share: number): number => Math.max(1, stationS * share);
 
 const noOwn: PlanBlock['own'] = [];
 

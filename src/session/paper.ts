@@ -4,6 +4,10 @@ import { resultInWords } from '@/core/counting/measure';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import type { Warning } from '@/core/care/care';
+import { roundsOf, roundStartS, type CircuitRound } from '@/core/planning/circuit/rotation';
+import type { CircuitPart } from '@/core/planning/circuit/circuit';
+import type { BlockTime } from '@/core/planning/block-time';
+import { stationsOf } from './settled';
 import { goalsOf } from './goals';
 import { ageIn } from './held';
 import { workOf, type PlanBlock, type PlanPlayer } from './plan';
@@ -20,6 +24,19 @@ export interface PaperLine {
   readonly aim: string;
 }
 
+/** A circuit as it is printed: who is where, and when. */
+export interface PaperCircuit {
+  readonly titles: readonly string[];
+  /** Who helps at each station; empty for nobody. */
+  readonly helpers: readonly string[];
+  /** Player ids by group; who does not come is left out. */
+  readonly groups: readonly (readonly string[])[];
+  readonly stationS: number;
+  readonly changeS: number;
+  /** Round by round: seconds from the start of the session, the group at each station, and the one that rests. */
+  readonly rounds: readonly (CircuitRound & { readonly fromS: number })[];
+}
+
 /** A block as it is printed. */
 export interface PaperBlock {
   readonly id: string;
@@ -34,6 +51,10 @@ export interface PaperBlock {
   readonly together: boolean;
   readonly lines: readonly PaperLine[];
   readonly care: readonly string[];
+  /** Which station of its circuit it is, from 1; null where it is done alone. */
+  readonly station: { readonly number: number; readonly of: number } | null;
+  /** The whole circuit, on the first of its stations. */
+  readonly circuit: PaperCircuit | null;
 }
 
 /**
@@ -47,7 +68,9 @@ export function paperOf(
   { time, warnings }: { readonly time: PlanTime; readonly warnings: readonly Warning[] },
   decided: (playerId: string, drillId: string, stepId: string) => number | undefined,
 ): PaperBlock[] {
-  return time.blocks.flatMap(({ id, startS: fromS, totalS }) => {
+  const comes = new Set(players.map(({ id }) => id));
+  return time.blocks.flatMap((timed) => {
+    const { id, startS: fromS, totalS } = timed;
     const block = blocks.find((one) => one.id === id)!;
     const drill = book.drill(block.drillId);
     const shared = book.step(block.drillId, block.stepId);
@@ -75,8 +98,30 @@ export function paperOf(
         cue: shared.cue,
         dose: shown,
         together: doneTogether(drill, shared),
+        station: block.circuit ? { number: block.circuit.at + 1, of: block.circuit.of } : null,
+        circuit: block.circuit?.at === 0 ? circuitOf(book, blocks, block.circuit, timed, comes) : null,
         care: warnings.flatMap((one) => (one.blockId === id ? [one.text] : [])),
       },
     ];
   });
+}
+
+function circuitOf(
+  book: Book,
+  blocks: readonly PlanBlock[],
+  part: CircuitPart,
+  { startS, setUpS, showS }: Pick<BlockTime, 'startS' | 'setUpS' | 'showS'>,
+  comes: ReadonlySet<string>,
+): PaperCircuit {
+  const stations = stationsOf(blocks, part.id);
+  return {
+    titles: stations.map(({ drillId }) => book.drill(drillId)?.title ?? ''),
+    helpers: stations.map(({ circuit }) => circuit?.helper ?? ''),
+    groups: part.groups.map((group) => group.filter((id) => comes.has(id))),
+    ...{ stationS: part.stationS, changeS: part.changeS },
+    rounds: roundsOf(part).map((round, index) => ({
+      ...round,
+      fromS: startS + setUpS + showS + roundStartS(part, index),
+    })),
+  };
 }

@@ -1,5 +1,6 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
+import type { CircuitPart } from '@/core/planning/circuit/circuit';
 import type { BlockSetting } from '@/core/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
@@ -37,6 +38,8 @@ export interface PlanBlock {
   readonly setting: BlockSetting | null;
   /** Players who do not simply do what the block says. */
   readonly own: readonly OwnWork[];
+  /** Its part in a circuit, where it is a station of one; null where it is done alone. */
+  readonly circuit?: CircuitPart | null;
   /** How points were given when it was begun; left out while the drill says it. */
   readonly scoring?: Scoring;
   /** What it was held under; left out while it was not begun. */
@@ -47,7 +50,16 @@ export interface PlanBlock {
 export function blockOf(
   core: Pick<PlanBlock, 'id' | 'drillId' | 'stepId' | 'dose'> & Partial<PlanBlock>,
 ): PlanBlock {
-  return { changes: [], stations: 1, breakS: 0, retest: false, setting: null, own: [], ...core };
+  return {
+    changes: [],
+    stations: 1,
+    breakS: 0,
+    retest: false,
+    setting: null,
+    circuit: null,
+    own: [],
+    ...core,
+  };
 }
 
 export interface PlanPlayer {

@@ -1,7 +1,10 @@
 import type { KitAtHand } from '@/core/place/needs';
 import { fitsHere, type Fit } from '@/core/place/fits';
+import { fitSideBySide } from '@/core/place/side-by-side';
 import type { Place } from '@/core/place/place';
-import { timeBlocks, type PlannedBlock, type PlannedPlayer, type PlanTime } from '@/core/planning/plan-time';
+import type { PlannedBlock, PlannedPlayer } from '@/core/planning/block-time';
+import { slotsOf } from '@/core/planning/circuit/circuit';
+import { timeBlocks, type PlanTime } from '@/core/planning/plan-time';
 import type { Book } from '@/drills/book';
 import { changedLoad } from '@/drills/changes';
 import { paceOn } from './pace';
@@ -16,9 +19,41 @@ export interface Ground {
 /** Everything is there: what is assumed when nobody said anything. */
 export const openGround: Ground = { place: null, atHand: () => Infinity };
 
-export function fitOfBlock(book: Book, block: PlanBlock, players: number, ground: Ground): Fit | undefined {
-  const drill = book.drill(block.drillId);
-  return drill && fitsHere(drill, Math.max(1, players), block.stations, ground.place, ground.atHand);
+/** How many come to a block at a time: everybody who works in it, or the largest group of its circuit. */
+export function comeTo({ circuit }: PlanBlock, working: readonly string[]): number {
+  if (!circuit) return working.length;
+  return Math.max(...circuit.groups.map((group) => group.filter((id) => working.includes(id)).length));
+}
+
+/**
+ * Whether each block can be done here: one after the other with everything there is, and the stations of a circuit with
+ * what is left beside each other. By block id; blocks of drills not in the book are left out.
+ * @param workingIn who works in a block
+ */
+export function fitsOf(
+  book: Book,
+  blocks: readonly PlanBlock[],
+  workingIn: (block: PlanBlock) => readonly string[],
+  ground: Ground,
+): Map<string, Fit> {
+  const fits = new Map<string, Fit>();
+  for (const slot of slotsOf(blocks)) {
+    const known = slot.flatMap((block) => {
+      const drill = book.drill(block.drillId);
+      return drill ? [{ block, drill, players: Math.max(1, comeTo(block, workingIn(block))) }] : [];
+    });
+    const list = known.map(({ block, drill, players }) => ({
+      needs: drill,
+      players,
+      stations: block.stations,
+    }));
+    const all =
+      list.length > 1
+        ? fitSideBySide(list, ground.place, ground.atHand).fits
+        : list.map((one) => fitsHere(one.needs, one.players, one.stations, ground.place, ground.atHand));
+    for (const [index, { block }] of known.entries()) fits.set(block.id, all[index]!);
+  }
+  return fits;
 }
 
 /** Who works in a block, with their own dose, pace and load. */
@@ -51,22 +86,21 @@ export function timePlan(
   bookedMin: number,
   ground: Ground = openGround,
 ): PlanTime {
-  const planned = blocks.flatMap<PlannedBlock>((block) => {
-    const drill = book.drill(block.drillId);
-    const working = plannedPlayers(book, block, players, records);
-    if (!drill || working.length === 0) return [];
-    const atOnce = fitOfBlock(book, block, working.length, ground)!.atOnce;
-    return [
-      {
-        id: block.id,
-        players: working,
-        sitting: players.filter(({ id }) => workOf(book, block, id)?.out).map(({ id }) => id),
-        // What does not fit at all is timed as if it did: the plan says so beside it.
-        holds: atOnce || drill.players.max * block.stations,
-        helped: drill.helper !== 'none',
-        breakS: block.breakS,
-      },
-    ];
+  const works = new Map(blocks.map((block) => [block, plannedPlayers(book, block, players, records)]));
+  const there = blocks.filter((block) => book.drill(block.drillId) && works.get(block)!.length > 0);
+  const fits = fitsOf(book, there, (block) => works.get(block)!.map(({ playerId }) => playerId), ground);
+  const planned = there.map<PlannedBlock>((block) => {
+    const drill = book.drill(block.drillId)!;
+    return {
+      id: block.id,
+      players: works.get(block)!,
+      sitting: players.filter(({ id }) => workOf(book, block, id)?.out).map(({ id }) => id),
+      // What does not fit at all is timed as if it did: the plan says so beside it.
+      holds: fits.get(block.id)!.atOnce || drill.players.max * block.stations,
+      helped: drill.helper !== 'none',
+      breakS: block.breakS,
+      circuit: block.circuit ?? null,
+    };
   });
   return timeBlocks(planned, bookedMin * 60);
 }

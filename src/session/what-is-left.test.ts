@@ -24,7 +24,7 @@ const coming = blocks.slice(1).map((one) => ({ block: one, share: 1 }));
 
 test('what is left is what the plan has left: one list, with set-up, changeovers and drinks', () => {
   const whole = timePlan(plainBook, blocks, players, [], 60, ground);
-  const left = whatIsLeft(plainBook, blocks[0]!, coming, players, [], ground);
+  const left = whatIsLeft(plainBook, [blocks[0]!], coming, players, [], ground);
   const [running] = whole.blocks;
   // The drink of 60 s and the way to the next block come after the running one.
   expect(left.afterRunningS).toBe(60 + running!.changeoverS);
@@ -35,12 +35,12 @@ test('what is left is what the plan has left: one list, with set-up, changeovers
 });
 
 test('nothing runs: nothing comes after it; nothing is left: nothing is', () => {
-  expect(whatIsLeft(plainBook, null, coming, players, [], ground).afterRunningS).toBe(0);
-  expect(whatIsLeft(plainBook, null, [], players, [], ground).toCome).toEqual([]);
+  expect(whatIsLeft(plainBook, [], coming, players, [], ground).afterRunningS).toBe(0);
+  expect(whatIsLeft(plainBook, [], [], players, [], ground).toCome).toEqual([]);
 });
 
 test('shortened, everybody does less of their own, as on court; warm-ups are kept', () => {
-  const left = whatIsLeft(plainBook, null, coming, players, [], ground);
+  const left = whatIsLeft(plainBook, [], coming, players, [], ground);
   for (const one of left.toCome) expect(one.shortS).toBeLessThan(one.seconds);
   expect(left.toCome.map((one) => one.keep)).toEqual([false, true, false]);
   for (const one of blocks)

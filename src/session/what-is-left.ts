@@ -1,4 +1,5 @@
 import { shortShare, type BlockToCome } from '@/core/run/late';
+import { slotsOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills/book';
 import { shortened } from './on-court';
 import { type PlanBlock, type PlanPlayer, type Records } from './plan';
@@ -18,31 +19,32 @@ export interface WhatIsLeft {
 
 /**
  * What is left of a session, timed as the plan times it: as one list, with set-up, showing, changeovers and drinks.
- * @param running the block that runs now; null when none does
+ * Of a circuit its first station stands for all of them.
+ * @param running the block or stations that run now; empty when none do
  */
 export function whatIsLeft(
   book: Book,
-  running: PlanBlock | null,
+  running: readonly PlanBlock[],
   coming: readonly Coming[],
   players: readonly PlanPlayer[],
   records: Records,
   ground: Ground,
 ): WhatIsLeft {
   const timed = (list: readonly PlanBlock[]) => {
-    const all = running ? [running, ...list] : list;
+    const all = [...running, ...list];
     // What was booked does not matter to how long each of them takes.
     return new Map(timePlan(book, all, players, records, 60, ground).blocks.map((time) => [time.id, time]));
   };
   const now = timed(coming.map(({ block, share }) => shortened(block, share)));
   const short = timed(coming.map(({ block, share }) => shortened(block, Math.min(share, shortShare))));
-  const after = running ? now.get(running.id) : undefined;
+  const after = running[0] && now.get(running[0].id);
   return {
     afterRunningS: after ? after.changeoverS + after.breakS : 0,
-    toCome: coming.map(({ block }) => ({
-      blockId: block.id,
-      seconds: now.get(block.id)?.totalS ?? 0,
-      shortS: short.get(block.id)?.totalS ?? 0,
-      keep: block.retest || book.drill(block.drillId)?.family === 'loosen',
+    toCome: slotsOf(coming.map(({ block }) => block)).map((slot) => ({
+      blockId: slot[0]!.id,
+      seconds: now.get(slot[0]!.id)?.totalS ?? 0,
+      shortS: short.get(slot[0]!.id)?.totalS ?? 0,
+      keep: slot.some((block) => block.retest || book.drill(block.drillId)?.family === 'loosen'),
     })),
   };
 }

@@ -21,15 +21,18 @@ async function load(): Promise<Solver> {
   scope.importScripts('/solver/highs.js');
   const highs = await scope.Module({ locateFile: () => '/solver/highs.wasm' });
   return (ask: BuildAsk, tolerance: number) => {
+    const slack = Math.max(1e-6, tolerance);
     const { Status, Columns } = highs.solve(asProgram(ask), {
-      ...{ mip_rel_gap: 0, mip_abs_gap: Math.max(1e-6, tolerance), time_limit: mostS },
+      ...{ mip_rel_gap: 0, mip_abs_gap: slack, time_limit: mostS },
     });
-    if (Status === 'Infeasible') return null;
+    if (Status === 'Infeasible') return { built: null, bound: -Infinity };
     const columns = Columns as Record<string, { Primal?: number }>;
     const chosen = ask.options.filter((_, at) => Math.round(columns[`x${at}`]?.Primal ?? 0) === 1);
+    if (chosen.length === 0 && Status !== 'Optimal') return { built: null, bound: null };
+    const { total } = worthOf(ask, chosen);
     return {
-      built: { ids: chosen.map(({ id }) => id), worth: worthOf(ask, chosen).total },
-      proven: Status === 'Optimal',
+      built: { ids: chosen.map(({ id }) => id), worth: total },
+      bound: Status === 'Optimal' ? total + tolerance : null,
     };
   };
 }

@@ -4,9 +4,10 @@ import { noLoadSum } from '@/core/dose/load';
 import { buildCase } from '@/demo/build-cases';
 import { plainBook } from '@/drills';
 import { evaluatePlan, type PlanSetting } from '../evaluate';
+import { makeCircuit } from '../circuits';
 import { newBlock } from '../place-block';
 import type { PlanBlock } from '../plan';
-import { built, type Session } from './build';
+import { built, quickly, type Session } from './build';
 import { answerBuild, type BuildJob, type BuildNews } from './job';
 import { needOf, plainWorth, type ChildFacts } from './needs';
 import { evenDials, prepare, type Wish } from './options';
@@ -18,7 +19,7 @@ const build = async (n: number, wish: Partial<Wish> = {}, change: Partial<PlanSe
   const { setting: usual, facts, standsOn } = buildCase(n);
   const setting = { ...usual, ...change };
   const prepared = prepare(setting, facts, standsOn, { ...noWish, ...wish });
-  const session = await built(prepared, setting, (ask) => buildQuickly(ask, 20));
+  const { session } = built(prepared, setting, quickly(20));
   return { setting, facts, standsOn, prepared, session: session! };
 };
 const drillsOf = ({ blocks }: Session) => blocks.map(({ drillId }) => drillId);
@@ -53,6 +54,32 @@ test('what is asked for is in, what is not wanted is not, what is kept stays as 
   expect(drillsOf(again)).not.toContain(first);
   expect(drillsOf(again)).toContain(absent);
   expect(again.blocks.find(({ id }) => id === 'mine')).toMatchObject({ dose: kept.dose, own: kept.own });
+});
+
+test('a kept circuit stays together, with its groups and its share of the time', async () => {
+  const { session, standsOn, setting } = await build(4);
+  const own = drillsOf(session)
+    .slice(1, 4)
+    .map((drillId, index) =>
+      newBlock(plainBook, drillId, setting.players, standsOn(drillId), `mine ${index}`),
+    );
+  const playerIds = setting.players.map(({ id }) => id);
+  const circuit = makeCircuit(
+    setting,
+    { playerIds, blocks: own },
+    own.map(({ id }) => id),
+    'round',
+  );
+  const again = (await build(4, { kept: circuit.blocks }, { bookedMin: 60 })).session;
+  const at = again.blocks.findIndex((block) => block.circuit);
+  expect(again.blocks.slice(at, at + 3)).toEqual(
+    circuit.blocks.map(
+      (block) => expect.objectContaining({ id: block.id, circuit: block.circuit }) as PlanBlock,
+    ),
+  );
+  expect(again.ids.slice(at, at + 3)).toEqual(circuit.blocks.map(({ id }) => `kept ${id}`));
+  expect(again.evaluation.time.overrunS).toBeLessThanOrEqual(0);
+  expect(again.blocks.length).toBeGreaterThan(3);
 });
 
 test('what was begun stands first and stays, whatever it is; what is kept is the coach’s word', async () => {
@@ -215,7 +242,7 @@ test('sixty children are built for as well, and quickly enough to wait for', asy
     ...{ id: `m${n}`, name: `Child ${n}`, age: 10 + (n % 4), weekLoad: noLoadSum, dayLoad: noLoadSum },
   }));
   const prepared = prepare({ ...setting, players: many }, facts, standsOn, noWish);
-  const session = await built(prepared, { ...setting, players: many }, (ask) => buildQuickly(ask, 20));
+  const { session } = built(prepared, { ...setting, players: many }, quickly(20));
   expect(session!.blocks.length).toBeGreaterThan(3);
 });
 
@@ -239,8 +266,8 @@ describe('a job', () => {
   };
   const quickSolver = () =>
     Promise.resolve((ask: Parameters<typeof buildQuickly>[0]) => {
-      const found = buildQuickly(ask, 3);
-      return found && { built: found, proven: true };
+      const found = ask.stretches ? null : buildQuickly(ask, 3);
+      return { built: found, bound: found ? found.worth : -Infinity };
     });
 
   test('two ways at once, the second with at most half of the first; better ones after, never worse; then the proof', async () => {
@@ -269,7 +296,7 @@ describe('a job', () => {
     const told = await news(job, () =>
       Promise.resolve((ask) => {
         const found = buildQuickly(ask, 3)!;
-        return { built: { ...found, worth: found.worth + 1 }, proven: true };
+        return { built: found, bound: found.worth + 1 };
       }),
     );
     const last = told.at(-1)!;
@@ -279,7 +306,7 @@ describe('a job', () => {
       expect(gap).toBeGreaterThan(0.05);
     }
     const unsure = await news(job, () =>
-      Promise.resolve((ask) => ({ built: buildQuickly(ask, 3)!, proven: false })),
+      Promise.resolve((ask) => ({ built: buildQuickly(ask, 3), bound: null })),
     );
     expect(unsure.at(-1)).toMatchObject({ proposals: [{ proof: 'open', gap: null }, { proof: 'open' }] });
   });

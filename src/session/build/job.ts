@@ -1,11 +1,10 @@
 import type { PlanSetting } from '../evaluate';
-import { buildQuickly, type Built } from '@/core/planning/build/search';
 import { worthOf, type BuildAsk } from '@/core/planning/build/model';
 import type { Place } from '@/core/place/place';
 import { makeBook, type BookContents } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
 import type { PlanBlock } from '../plan';
-import { built, type Session } from './build';
+import { built, quickly, type Answer, type Session } from './build';
 import type { ChildFacts } from './needs';
 import { prepare, type Prepared, type Wish } from './options';
 import { leftOutOf, reasonOf, whyNothing, type BlockReason, type LeftOut } from './reasons';
@@ -50,11 +49,8 @@ export type BuildNews =
   | { readonly kind: 'proposals'; readonly proposals: readonly Proposal[]; readonly final: boolean }
   | { readonly kind: 'nothing'; readonly why: string };
 
-/** Answers a question as well as it can within the tolerance (of the worth); null where nothing keeps its limits. */
-export type Solver = (
-  ask: BuildAsk,
-  tolerance: number,
-) => { readonly built: Built; readonly proven: boolean } | null;
+/** Answers a question as well as it can within the tolerance (of the worth). */
+export type Solver = (ask: BuildAsk, tolerance: number) => Answer;
 
 /** The solver looks this near first: it is soon done, and says nearly all. */
 const within = 0.005;
@@ -63,6 +59,10 @@ const noGap = 1e-5;
 
 interface Way extends Pick<Proposal, 'proof' | 'gap'> {
   readonly session: Session;
+  /** What it answers: the second way has a question of its own. */
+  readonly asked: BuildAsk;
+  /** What no session that was asked for can be worth more than; null where nobody knows. */
+  readonly bound: number | null;
 }
 
 /**
@@ -95,64 +95,62 @@ export async function answerBuild(
   });
   let solver: Solver | null = null;
   const ways: Way[] = [];
-  const asks: BuildAsk[] = [];
   const tellAll = (final: boolean) =>
     tell({ kind: 'proposals', proposals: ways.map((way) => shown(way, prepared)), final });
 
-  /** One way, from a question: built quickly, or by the solver, whichever is better. */
-  const way = async (
-    ask: BuildAsk,
-    tolerance: number | null,
-    from: readonly string[],
-  ): Promise<Way | null> => {
-    // What the question allows before any rule takes from it: nothing that passes them can be worth more.
-    let bound: number | null = null;
-    const session = await built({ ...prepared, ask }, setting, (asked) => {
-      const quick = buildQuickly(asked, seed, from);
-      if (tolerance === null || !solver) return quick;
+  /** Looks for a session: quickly, or by the solver where a tolerance is given, whichever finds the better one. */
+  const look = (ask: BuildAsk, tolerance: number | null, from: readonly string[]) => {
+    const quick = quickly(seed, from);
+    return built({ ...prepared, ask }, setting, (asked) => {
+      const soon = quick(asked);
+      if (tolerance === null || !solver) return soon;
       const empty = worthOf(asked, []).total;
-      const slack = tolerance * Math.max(0.01, (quick?.worth ?? empty + 1) - empty);
-      const solved = solver(asked, slack);
-      if (!solved) return quick;
-      if (asked === ask && solved.proven) bound = solved.built.worth + slack;
-      return quick && quick.worth >= solved.built.worth ? quick : solved.built;
+      const solved = solver(asked, tolerance * Math.max(0.01, (soon.built?.worth ?? empty + 1) - empty));
+      const isSoonBetter = (soon.built?.worth ?? -Infinity) >= (solved.built?.worth ?? -Infinity);
+      return isSoonBetter ? { ...soon, bound: solved.bound } : solved;
     });
-    if (!session) return null;
-    if (tolerance === null) return { session, proof: 'quick', gap: null };
-    if (bound === null) return { session, proof: 'open', gap: null };
-    const gap = Math.max(0, bound - session.worth) / Math.max(0.01, bound - worthOf(ask, []).total);
-    return { session, proof: gap <= noGap ? 'proven' : 'within', gap };
   };
 
   // What was asked for and cannot be at all: no solver is needed to say so.
   const { must, options } = prepared.ask;
   if (must.some((drill) => !options.some((one) => one.drill === drill)))
     return tell({ kind: 'nothing', why: whyNothing(prepared, wish, book) });
-  const first = await way(prepared.ask, null, []);
+  const first = look(prepared.ask, null, []).session;
   if (first) {
-    ways.push(first);
-    asks.push(prepared.ask);
-    const second = await way(otherThan(prepared.ask, first.session), null, []);
-    if (second) {
-      ways.push(second);
-      asks.push(otherThan(prepared.ask, first.session));
-    }
+    ways.push(wayOf(first, prepared.ask, null, 'quick'));
+    const other = otherThan(prepared.ask, first);
+    const second = look(other, null, []).session;
+    if (second) ways.push(wayOf(second, other, null, 'quick'));
     tellAll(false);
   }
   solver = await load();
   if (!first) {
-    const found = await way(prepared.ask, within, []);
-    if (!found) return tell({ kind: 'nothing', why: whyNothing(prepared, wish, book) });
-    ways.push(found);
-    asks.push(prepared.ask);
+    const { session, bound } = look(prepared.ask, within, []);
+    if (!session) return tell({ kind: 'nothing', why: whyNothing(prepared, wish, book) });
+    ways.push(wayOf(session, prepared.ask, bound, 'open'));
     tellAll(false);
   }
   for (const tolerance of [within, 0])
     for (const [n, before] of [...ways].entries()) {
-      const better = await way(asks[n]!, tolerance, before.session.ids);
-      if (better) ways[n] = better;
-      tellAll(tolerance === 0 && n === ways.length - 1);
+      const isLast = tolerance === 0 && n === ways.length - 1;
+      if (before.proof === 'proven') {
+        if (isLast) tellAll(true);
+        continue;
+      }
+      const { session, bound } = look(before.asked, tolerance, before.session.ids);
+      // A look that came to no end takes nothing from what is known.
+      const known = [bound, before.bound].filter((one) => one !== null);
+      const better = session && session.worth > before.session.worth ? session : before.session;
+      ways[n] = wayOf(better, before.asked, known.length > 0 ? Math.min(...known) : null, 'open');
+      tellAll(isLast);
     }
+}
+
+/** A session with how far below the best it can be at most, as far as that is known. */
+function wayOf(session: Session, asked: BuildAsk, bound: number | null, unknown: Proof): Way {
+  if (bound === null) return { session, asked, bound, proof: unknown, gap: null };
+  const gap = Math.max(0, bound - session.worth) / Math.max(0.01, bound - worthOf(asked, []).total);
+  return { session, asked, bound, proof: gap <= noGap ? 'proven' : 'within', gap };
 }
 
 /** The same question for another session: at most half of the drills of one, what is kept aside. */

@@ -1,7 +1,8 @@
 import { cappedKinds, drinkEveryS, drinkS, sessionCap, sessionMinutes, weekCaps } from '@/core/care/limits';
 import { needsWarm, warmed } from '@/core/care/rules/warm-up';
-import { usualWeights, type BuildAsk, type BuildOption } from '@/core/planning/build/model';
-import type { BlockTime } from '@/core/planning/plan-time';
+import { usualWeights, type BuildAsk } from '@/core/planning/build/model';
+import type { BuildOption } from '@/core/planning/build/option';
+import type { BlockTime } from '@/core/planning/block-time';
 import { sessionPhases } from '@/core/planning/phases';
 import { isQuietIn } from '@/core/place/place';
 import type { Drill } from '@/drills/types';
@@ -51,16 +52,30 @@ export interface Prepared {
   readonly unfit: readonly Unfit[];
   /** Seconds there are, drinks and all: the booking, or what the youngest can do well. */
   readonly mostS: number;
+  /**
+   * Seconds to the next drink; null where kept blocks have drinks of their own or are stations: then drinks are not looked
+   * at before a session is there.
+   */
+  readonly stretchS: number | null;
 }
 
 /** Sizes a drill is offered in, as shares of its usual dose. Ours: enough to fill half a minute, few enough to be quick. */
 const shares = [0.6, 1, 1.5, 2, 3] as const;
 /** A block of a drill is not longer than this, seconds: children want something else then. Ours. */
 const longestS = 12 * 60;
-/** Somebody who feeds cannot look at the others. Ours, in the unit of {@link usualWeights}. */
+/**
+ * Four minutes of somebody who feeds, and cannot look at the others meanwhile; on a calm day that, hard landings and every
+ * block cost more. Ours, in the unit of {@link usualWeights}.
+ */
 const [helped, calmHelped, calmHard, calmBlock] = [0.03, 0.06, 0.15, 0.06];
+const helpedS = 4 * 60;
 /** A hundred touches are worth this to a child, beside what they are touches of; more where they are asked for. Ours. */
 const [touchesWorth, moreTouches] = [0.08, 0.3];
+/** Where a group has to walk to: once there, what else is done there costs no more. */
+export const spots = [
+  { need: 'wall', name: 'the wall' },
+  { need: 'table', name: 'the table' },
+] as const;
 /** Twice the dose is not twice the good: its worth grows as 1 - exp(-1.2 x). Ours. */
 const bend = 1.2;
 const goodOf = (doses: number): number => (1 - Math.exp(-bend * doses)) / (1 - Math.exp(-bend));
@@ -145,13 +160,14 @@ export function prepare(
   const sum = sessionPhases.reduce((all, { share }, phase) => all + (there[phase] ? share : 0), 0);
   const youngest = Math.min(...players.map(({ age }) => age));
   const minutes = Math.min(bookedMin, sessionMinutes(youngest));
-  const drinks = Math.max(0, Math.ceil((60 * minutes) / drinkEveryS(airC)) - 1) * drinkS;
+  const everyS = drinkEveryS(airC);
+  const drinks = Math.max(0, Math.ceil((60 * minutes) / everyS) - 1);
   return {
     ask: {
       children: players.length,
       options: fitting,
-      seconds: 60 * minutes - drinks,
-      wholeS: 60 * minutes - drinks,
+      seconds: 60 * minutes - drinks * drinkS,
+      wholeS: 60 * minutes - drinks * drinkS,
       shares: sessionPhases.map(({ share }, phase) => (there[phase] ? share / sum : 0)),
       most: sessionPhases.map(({ id }, phase) => {
         const there = keptOptions.filter((one) => one.phase === phase).length;
@@ -172,12 +188,14 @@ export function prepare(
       locked: kept,
       must: wish.must.filter((drill) => !keptDrills.has(drill)),
       limits: [],
+      stretches: null,
       weights: wish.dials.calm ? { ...usualWeights, thing: 3 * usualWeights.thing } : usualWeights,
     },
     blocks,
     needs,
     unfit,
     mostS: 60 * minutes,
+    stretchS: wish.kept.some(({ circuit, breakS }) => circuit || breakS > 0) ? null : everyS,
   };
 }
 
@@ -213,8 +231,15 @@ const timedAlone = (
   { book, players, records, bookedMin, ground }: PlanSetting,
   block: PlanBlock,
 ): BlockTime | undefined =>
-  timePlan(book, [block, { ...block, id: `${block.id} next` }], players, records, bookedMin, ground)
-    .blocks[0];
+  // Of a kept circuit every station has its share of the time.
+  timePlan(
+    book,
+    [block, { ...block, id: `${block.id} next`, circuit: null }],
+    players,
+    records,
+    bookedMin,
+    ground,
+  ).blocks[0];
 
 function optionOf(
   setting: PlanSetting,
@@ -240,12 +265,9 @@ function optionOf(
   const hard = loads.some((own, kind) =>
     own.some((load, child) => load > 0.4 * sessionCap(players[child]!.age, cappedKinds[kind]!)),
   );
+  const seconds = Math.max(1, Math.ceil((time?.ownS ?? 1) + block.breakS / (block.circuit?.of ?? 1)));
   return {
-    id,
-    drill: drill.id,
-    family: drill.family,
-    phase,
-    seconds: Math.max(1, Math.ceil((time?.totalS ?? 1) + block.breakS)),
+    ...{ id, drill: drill.id, family: drill.family, phase, seconds },
     good: players.map((player, child) => {
       if (!time || !(player.id in time.touchesOf)) return 0;
       const [work, wait] = [of(player.id, 'workOf'), of(player.id, 'waitOf')];
@@ -256,11 +278,14 @@ function optionOf(
       return need * goodOf(usual > 0 ? work / usual : 1) * (0.6 + 0.4 * busy) + touches;
     }),
     loads,
-    things: drill.kit.map(({ item }) => item).filter((item) => !isEverywhere(item)),
+    things: [
+      ...drill.kit.map(({ item }) => item).filter((item) => !isEverywhere(item)),
+      ...spots.filter(({ need }) => drill.space.needs.includes(need)).map(({ name }) => name),
+    ],
     warms: warmed(warmth),
     asks: needsWarm(warmth),
     cost:
-      (drill.helper === 'none' ? 0 : dials.calm ? calmHelped : helped) +
+      (drill.helper === 'none' ? 0 : ((dials.calm ? calmHelped : helped) * seconds) / helpedS) +
       (dials.calm ? calmBlock + (hard ? calmHard : 0) : 0),
   };
 }

@@ -1,9 +1,10 @@
-import { brokenBy, worthOf, type BuildAsk, type BuildOption } from '@/core/planning/build/model';
+import { brokenBy, worthOf, type BuildAsk } from '@/core/planning/build/model';
+import type { BuildOption } from '@/core/planning/build/option';
 import { BuildState } from '@/core/planning/build/state';
 import { counted, inMinutes } from '@/core/words';
 import type { Book } from '@/drills/book';
 import type { NeedPart, NeedWhy } from './needs';
-import type { Prepared, Wish } from './options';
+import { spots, type Prepared, type Wish } from './options';
 
 /** Why a block is in a session, as short lines. */
 export interface BlockReason {
@@ -63,13 +64,19 @@ export function reasonOf(
     .sort(([, a], [, b]) => b.worth - a.worth)
     .slice(0, mostWhys)
     .map(([why, { who }]) => whyWords[why](namesOf(who, names.length), who.length === 1));
+  const [there, carried] = [true, false].map((is) =>
+    option.things.filter((thing) => spotNames.has(thing) === is),
+  ) as [string[], string[]];
   const costs = [
     inMinutes(option.seconds),
-    option.things.length > 0 && `carries ${option.things.join(', ')}`,
+    carried.length > 0 && `carries ${carried.join(', ')}`,
+    there.length > 0 && `walks to ${there.join(' and ')}`,
     helper !== 'none' && `somebody ${helper}`,
   ].filter(Boolean);
   return { serves: serves.join(' · '), costs: costs.join(' · ') };
 }
+
+const spotNames: ReadonlySet<string> = new Set(spots.map(({ name }) => name));
 
 const limitWords: Readonly<Record<string, string>> = {
   time: 'no time for it',

@@ -1,0 +1,209 @@
+import type { Rectangle } from '@/core/geometry/pack';
+import { distance, type Point } from '@/core/geometry/points';
+import { walkingOrder, walkLength } from '@/core/geometry/tour';
+import { mapped, tapedOf, turnedLayout, type Layout, type Taped } from '@/core/movement/layout';
+import { bare } from '@/core/movement/shapes';
+import { fitsHere } from '@/core/place/fits';
+import { floorsOf, type Floor, type Lane } from '@/core/place/on-floor';
+import { fitSideBySide, type Beside } from '@/core/place/side-by-side';
+import type { Place } from '@/core/place/place';
+import { slotsOf } from '@/core/planning/circuit/circuit';
+import type { Book } from '@/drills/book';
+import { layoutChild, layoutOf, type LayoutChild } from '@/drills/layouts';
+import { workOf, type PlanBlock, type PlanPlayer } from './plan';
+import { comeTo, type Ground } from './time-plan';
+
+/** A child with what layouts are made to. */
+export interface SetOutPlayer extends PlanPlayer {
+  readonly name: string;
+  readonly child: LayoutChild;
+}
+
+/** One who works, or one station, on the floor. */
+export interface PlacedLane {
+  readonly room: Rectangle;
+  /** What lies in it, in metres of the floor. */
+  readonly layout: Layout;
+  /** Points to find on the floor, with the lane in their names where there are several. */
+  readonly taped: readonly Taped[];
+  /** What it is called where there are several: "2", or at a station "B2". */
+  readonly name: string;
+  /** Whose lane it is, where each has one of their own. */
+  readonly who: string | null;
+}
+
+export interface PlacedBlock {
+  readonly blockId: string;
+  readonly title: string;
+  /** What is said when it is set up. */
+  readonly setUp: string;
+  readonly lanes: readonly PlacedLane[];
+  /** How many work at once, of how many who come to it at a time. */
+  readonly atOnce: number;
+  readonly comers: number;
+  /** Why it does not fit here; null where it does. */
+  readonly problem: string | null;
+  /** Names of other places it fits in, where it does not fit here. */
+  readonly fitsIn: readonly string[];
+}
+
+/** What stands on the floor at once: a block, or the stations of a circuit. */
+export interface PlacedSlot {
+  readonly number: number;
+  readonly blocks: readonly PlacedBlock[];
+  readonly floor: Floor;
+  /** Points to tape, in the order they are walked to. */
+  readonly comes: readonly Taped[];
+  /** Points that are there from the slot before and stay. */
+  readonly stays: readonly Taped[];
+  /** Metres walked from the first corner to the last new point. */
+  readonly walkM: number;
+  /** Nobody said which side the wall is along, and only along the short one there is room. */
+  readonly isAcross: boolean;
+}
+
+export interface SetOut {
+  readonly place: Place;
+  readonly slots: readonly PlacedSlot[];
+}
+
+/** Where walking and both tapes begin: the left end of the wall. */
+const corner: Point = { x: 0, y: 0 };
+/** Marks this near to one of the slot before are that mark, metres. Ours: no drill minds a hand’s breadth. */
+export const sameM = 0.1;
+
+/**
+ * Lays a session out on the floor of its place, block by block: as many lanes as those who work at once need, each with its
+ * clear room, the wall's drills along the wall.
+ * @param elsewhere other places, to say where fits what does not fit here
+ */
+export function setOutOf(
+  book: Book,
+  blocks: readonly PlanBlock[],
+  players: readonly SetOutPlayer[],
+  ground: Ground & { readonly place: Place },
+  elsewhere: readonly Place[] = [],
+): SetOut {
+  let before: { readonly taped: readonly Taped[]; readonly floor: Floor } | null = null;
+  const slots = slotsOf(blocks.filter(({ drillId }) => book.drill(drillId))).map((slot): PlacedSlot => {
+    const { placed, floor } = placedSlot(book, slot, players, ground, elsewhere);
+    const taped = placed.flatMap(({ lanes }) => lanes.flatMap((lane) => lane.taped));
+    // On a floor that is measured from another side nothing is known to lie where it should.
+    const lying = before && before.floor.alongM === floor.alongM ? before.taped : [];
+    const isThere = ({ at }: Taped) => lying.some((other) => distance(at, other.at) < sameM);
+    const stays = taped.filter(isThere);
+    const news = taped.filter((one) => !isThere(one));
+    const points = news.map(({ at }) => at);
+    const order = walkingOrder(corner, points);
+    before = { taped, floor };
+    return {
+      number: blocks.indexOf(slot[0]!) + 1,
+      blocks: placed,
+      floor,
+      comes: order.map((at) => news[at]!),
+      stays,
+      walkM: walkLength(corner, points, order),
+      isAcross: !ground.place.wallSide && floor.alongM < floor.deepM,
+    };
+  });
+  return { place: ground.place, slots };
+}
+
+function placedSlot(
+  book: Book,
+  slot: readonly PlanBlock[],
+  players: readonly SetOutPlayer[],
+  { place, atHand }: Ground & { readonly place: Place },
+  elsewhere: readonly Place[],
+) {
+  const known = slot.map((block) => {
+    const drill = book.drill(block.drillId)!;
+    const working = players.filter(({ id }) => {
+      const work = workOf(book, block, id);
+      return work && !work.out;
+    });
+    const comers = comeTo(
+      block,
+      working.map(({ id }) => id),
+    );
+    const one: Beside = { needs: drill, players: Math.max(1, comers), stations: block.stations };
+    return { block, drill, working, comers, one };
+  });
+  const { fits, layout } = fitSideBySide(
+    known.map(({ one }) => one),
+    place,
+    atHand,
+  );
+  const floor: Floor = layout ?? floorsOf(place)[0]!;
+  const placed = known.map(({ block, drill, working, comers, one }, index): PlacedBlock => {
+    const { atOnce, verdict, reasons } = fits[index]!;
+    const step = workOf(book, block, working[0]?.id ?? '')?.step ?? drill.steps[0]!;
+    const lanes = verdict === 'no' ? [] : (layout?.lanes[index] ?? []);
+    const many = lanes.length > 1 || slot.length > 1;
+    return {
+      blockId: block.id,
+      title: drill.title,
+      setUp: drill.setUp,
+      atOnce,
+      comers,
+      problem:
+        verdict === 'no'
+          ? reasons.join('; ')
+          : layout
+            ? null
+            : 'the other stations that do not fit have to be mended first',
+      fitsIn:
+        verdict === 'no'
+          ? elsewhere
+              .filter((other) => fitsHere(drill, one.players, one.stations, other, atHand).verdict !== 'no')
+              .map(({ name }) => name)
+          : [],
+      lanes: lanes.map((lane, n) => {
+        // At a station children change places: its lanes are nobody’s own.
+        const own = drill.space.per === 'player' && !block.circuit ? working[n] : undefined;
+        const work = own && workOf(book, block, own.id);
+        const child = childFor(own ? [own] : working);
+        const laid =
+          layoutOf(drill, work?.step ?? step, child) ??
+          bare({ widthM: drill.space.widthM, depthM: drill.space.lengthM });
+        return placedLane(lane, laid, many ? `${letter(index, slot.length)}${n + 1}` : '', own?.name ?? null);
+      }),
+    };
+  });
+  return { placed, floor };
+}
+
+/** Stations have letters, lanes have numbers: "B2". */
+const letter = (index: number, stations: number): string =>
+  stations > 1 ? String.fromCharCode('A'.charCodeAt(0) + index) : '';
+
+/** A lane for one child is made to that child; one for several to the mean of them, for nobody yet to a child of ten. */
+function childFor(players: readonly SetOutPlayer[]): LayoutChild {
+  if (players.length === 0) return layoutChild({ age: 10, sport: 'tennis', heightCm: null, racketIn: null });
+  const mean = (of: (child: LayoutChild) => number) =>
+    players.reduce((sum, { child }) => sum + of(child), 0) / players.length;
+  return {
+    age: Math.round(mean(({ age }) => age)),
+    strideM: mean(({ strideM }) => strideM),
+    sideStepM: mean(({ sideStepM }) => sideStepM),
+    targetM: mean(({ targetM }) => targetM),
+  };
+}
+
+/** A layout put into its lane: turned where it lies along it, its front towards the wall. */
+function placedLane(lane: Lane, own: Layout, name: string, who: string | null): PlacedLane {
+  const fits = own.widthM <= lane.width + 1e-6 && own.depthM <= lane.height + 1e-6;
+  const layout = fits ? own : turnedLayout(own);
+  const put = ({ x, y }: Point): Point => ({
+    x: lane.x + lane.width / 2 + x,
+    y: lane.y + (lane.height - layout.depthM) / 2 + y,
+  });
+  const onFloor = mapped(layout, put);
+  return {
+    room: { x: lane.x, y: lane.y, width: lane.width, height: lane.height },
+    layout: onFloor,
+    taped: tapedOf(onFloor).map(({ at, label }) => ({ at, label: name ? `${name} ${label}` : label })),
+    name,
+    who,
+  };
+}
