@@ -34,6 +34,9 @@ export const tableOf = {
   homes: schema.home,
   vows: schema.vow,
   vowDays: schema.vowDay,
+  courses: schema.course,
+  courseSessions: schema.courseSession,
+  courseChanges: schema.courseChange,
 } as const;
 
 const fieldsOf = (name: ThingName) => Object.entries(things[name].fields);

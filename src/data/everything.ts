@@ -7,10 +7,12 @@ import {
   challengePlayer,
   challengeResult,
   countWord,
+  course,
+  courseSession,
   decision,
   fitOverride,
-  home,
   focus,
+  home,
   ladderPlace,
   ledger,
   note,
@@ -89,7 +91,7 @@ export async function everythingAbout(db: Executor, id: string) {
         .where(eq(challengeResult.playerId, id))
         .orderBy(asc(challengeResult.atMs)),
     ]);
-  const [homes, vows, vowDays] = await Promise.all([
+  const [homes, vows, vowDays, courses] = await Promise.all([
     db.select().from(home).where(eq(home.playerId, id)),
     db.select().from(vow).where(eq(vow.playerId, id)).orderBy(asc(vow.createdAtMs)),
     db
@@ -105,10 +107,23 @@ export async function everythingAbout(db: Executor, id: string) {
       .innerJoin(vow, eq(vow.id, vowDay.vowId))
       .where(eq(vow.playerId, id))
       .orderBy(asc(vowDay.day), asc(vowDay.part)),
+    // Where courses have planned them: the step, session by session.
+    db
+      .select({
+        title: course.title,
+        drillId: course.drillId,
+        day: session.day,
+        stepId: sql<string>`json_extract(${courseSession.rungs}, ${`$."${id}"`})`,
+      })
+      .from(courseSession)
+      .innerJoin(course, eq(course.id, courseSession.courseId))
+      .innerJoin(session, eq(session.id, courseSession.sessionId))
+      .where(sql`json_extract(${courseSession.rungs}, ${`$."${id}"`}) is not null`)
+      .orderBy(asc(session.day)),
   ]);
   return {
     ...{ player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events },
-    ...{ ledgers, counting, challenges, results, homes, vows, vowDays },
+    ...{ ledgers, counting, challenges, results, homes, vows, vowDays, courses },
   };
 }
 export type Everything = NonNullable<Awaited<ReturnType<typeof everythingAbout>>>;

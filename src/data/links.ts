@@ -20,13 +20,14 @@ export async function touchLink(db: Executor, tokenHash: string, nowMs: number):
     .where(eq(scopedLink.tokenHash, tokenHash));
 }
 
-/** Revokes all links of one scope and player (null: of the whole session) in a session that are still open. */
+/** Revokes all links of one scope and player (null: of the whole session, or of one station in it) in a session that are still open. */
 export async function revokeLinks(
   db: Executor,
   scope: LinkRow['scope'],
   sessionId: string,
   playerId: string | null,
   nowMs: number,
+  blockId: string | null = null,
 ): Promise<void> {
   await db
     .update(scopedLink)
@@ -35,6 +36,7 @@ export async function revokeLinks(
       and(
         eq(scopedLink.scope, scope),
         eq(scopedLink.sessionId, sessionId),
+        blockId === null ? isNull(scopedLink.blockId) : eq(scopedLink.blockId, blockId),
         playerId === null ? isNull(scopedLink.playerId) : eq(scopedLink.playerId, playerId),
         isNull(scopedLink.revokedAtMs),
       ),

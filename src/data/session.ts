@@ -355,6 +355,7 @@ export async function putBlocks(db: Executor, sessionId: string, blocks: readonl
         breakS: sql`excluded.break_s`,
         retest: sql`excluded.retest`,
         setting: sql`excluded.setting`,
+        circuit: sql`excluded.circuit`,
       },
     });
 }

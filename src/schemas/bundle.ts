@@ -9,6 +9,7 @@ import { changesSchema } from './changes';
 import { check } from './check';
 import { doseSchema } from './dose';
 import { drillSchema } from './drill';
+import { placeThings } from './place';
 import { settingSchema } from './setting';
 
 /*
@@ -31,6 +32,7 @@ const placeSchema = object({
         .required(),
     )
     .required('Hazards is missing.'),
+  things: placeThings.nullable(),
 });
 const patternSchema = object({
   blocks: array()

@@ -1,8 +1,13 @@
 import { object, string } from 'yup';
+import { ulidPattern } from './ids';
 
-/** A helper's name, as the coach writes it when a link is made. */
+/** A helper's name, as the coach writes it when a link is made; and the station it counts at, where it counts at one. */
 export const helperNameSchema = object({
   name: string().trim().default('').max(40, 'Helper’s name is too long: use at most 40 letters.'),
+  blockId: string()
+    .nullable()
+    .default(null)
+    .matches(ulidPattern, 'The station is not one of ours: reload the page.'),
 });
 
 /** Whose link it is. */

@@ -1,6 +1,7 @@
-import { array, lazy, number, object, string, type InferType } from 'yup';
+import { array, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { isKitThing } from '@/drills/kit';
-import { hazards, surfaces } from '@/core/place/place';
+import { hazards, surfaces, thingKinds, type FloorThing } from '@/core/place/place';
+import { thingProblem } from '@/core/place/things';
 
 const emptyIsNull = (value: unknown, original: unknown) =>
   original === '' || original === null ? null : value;
@@ -21,6 +22,25 @@ const time = (name: string) =>
       excludeEmptyString: true,
     });
 
+/** A thing on the floor, as typed in. */
+const thingSchema = object({
+  kind: string()
+    .oneOf(thingKinds, 'What it is must be one of the list.')
+    .required('What it is is empty: choose one.'),
+  xM: metres('Along', '3', 0, 200).required('Along is empty: how far from the left corner it begins.'),
+  yM: metres('Out', '2', 0, 200).required('Out is empty: how far from the wall it begins.'),
+  widthM: metres('Wide', '0.5', 0.1, 200).required('Wide is empty: type how wide it is, such as 0.5 m.'),
+  depthM: metres('Deep', '0.5', 0.1, 200).required('Deep is empty: type how deep it is, such as 0.5 m.'),
+});
+
+/** So many things are drawn in a place at most: ours. */
+export const mostThings = 24;
+
+/** What stands on the floor of a place, as typed in or brought in. */
+export const placeThings = array()
+  .of(thingSchema)
+  .max(mostThings, `Things on the floor: draw at most ${mostThings}.`);
+
 /** A place, as typed in. */
 export const placeSchema = object({
   name: string()
@@ -34,6 +54,12 @@ export const placeSchema = object({
     .oneOf(surfaces, 'Surface must be one of the list.')
     .required('Surface is empty: choose one.'),
   wallM: metres('Wall', '9', 0, 200).required('Wall is empty: type its length, 0 for none.'),
+  wallSide: mixed<'long' | 'short'>()
+    .transform(emptyIsNull)
+    .nullable()
+    .oneOf(['long', 'short', null], 'The wall’s side must be one of the list.')
+    .default(null),
+  things: placeThings.default([]),
   tables: number()
     .typeError('Tables must be a number, 0 for none.')
     .required('Tables is empty: type a number, 0 for none.')
@@ -46,14 +72,22 @@ export const placeSchema = object({
     .default([]),
   quietFrom: time('Quiet from'),
   quietTo: time('Quiet to'),
-}).test('quiet', (place, context) =>
-  (place.quietFrom === null) === (place.quietTo === null)
-    ? true
-    : context.createError({
-        path: place.quietFrom === null ? 'quietFrom' : 'quietTo',
-        message: 'Quiet hours need both a start and an end, or neither.',
-      }),
-);
+})
+  .test('quiet', (place, context) =>
+    (place.quietFrom === null) === (place.quietTo === null)
+      ? true
+      : context.createError({
+          path: place.quietFrom === null ? 'quietFrom' : 'quietTo',
+          message: 'Quiet hours need both a start and an end, or neither.',
+        }),
+  )
+  .test('things', (place, context) => {
+    for (const [n, thing] of place.things.entries()) {
+      const message = thingProblem(thing as FloorThing, place);
+      if (message) return context.createError({ path: `things[${n}].xM`, message });
+    }
+    return true;
+  });
 export type PlaceForm = InferType<typeof placeSchema>;
 
 const count = number()

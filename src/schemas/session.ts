@@ -3,21 +3,19 @@ import { mostWeeks } from '@/core/planning/weekly';
 import type { Book } from '@/drills';
 import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
+import { slotsOf, type CircuitPart } from '@/core/planning/circuit/circuit';
+import { circuitProblem } from '@/core/planning/circuit/groups';
 import { changesSchema } from './changes';
+import { circuitSchema } from './circuit';
 import { daySchema } from './day';
 import { doseSchema } from './dose';
+import { idOf, ulidPattern } from './ids';
 import { settingSchema } from './setting';
 
 export const minutes = { min: 5, max: 240 } as const;
 export const maxPlayers = 12;
 const maxBlocks = 40;
 export const maxUnanswered = 20;
-const ulidPattern = /^[0-9A-HJKMNP-TV-Z]{26}$/;
-
-const id = (what: string) =>
-  string()
-    .required(`${what} is missing.`)
-    .matches(ulidPattern, `${what} is not one of ours: reload the page.`);
 
 const fields = {
   title: string()
@@ -61,7 +59,7 @@ const fields = {
 };
 
 const playerIds = array()
-  .of(id('Player'))
+  .of(idOf('Player'))
   .required('Players is missing.')
   .min(1, 'Players is empty: tick at least one player who is coming.')
   .max(maxPlayers, `Players: at most ${maxPlayers} in one session; plan a second one for the rest.`)
@@ -93,6 +91,8 @@ export const againSchema = object({
     .min(1, 'Days is empty: choose at least one.')
     .max(mostWeeks, `Days: at most ${mostWeeks} at once.`)
     .test('once', 'Days: a day is named twice.', (days) => new Set(days).size === days?.length),
+  /** Built anew for what the children need, instead of the same blocks again. */
+  build: boolean().typeError('Build must be yes or no.').default(false),
 });
 
 const whole = (name: string, min: number, max: number, unset: number) =>
@@ -104,7 +104,7 @@ const whole = (name: string, min: number, max: number, unset: number) =>
     .max(max, `${name} must be from ${min} to ${max}.`);
 
 const ownSchema = object({
-  playerId: id('Player'),
+  playerId: idOf('Player'),
   stepId: string().required('A player’s own step is missing: choose one of the ladder.'),
   amount: whole('A player’s own amount', 1, 500, 1).nullable(),
   out: boolean().default(false),
@@ -112,7 +112,7 @@ const ownSchema = object({
 
 const blockSchema = (book: Book) =>
   object({
-    id: id('Block'),
+    id: idOf('Block'),
     drillId: string().required('Drill is missing: choose one from the catalogue.'),
     stepId: string().required('Step is missing: choose a step of the ladder.'),
     dose: doseSchema('Dose'),
@@ -121,6 +121,7 @@ const blockSchema = (book: Book) =>
     breakS: whole('Break', 0, 600, 0),
     retest: boolean().default(false),
     setting: settingSchema,
+    circuit: circuitSchema,
     own: array().of(ownSchema).default([]).max(maxPlayers, 'Own steps: one for each player at most.'),
   })
     .required('A block is missing: reload the page.')
@@ -163,7 +164,7 @@ export const planSchema = (book: Book) =>
       .matches(ulidPattern, 'This save has no name of ours: reload the page.')
       .default(undefined),
     unanswered: array()
-      .of(id('A save'))
+      .of(idOf('A save'))
       .default([])
       .max(maxUnanswered, 'Too many saves are unanswered: reload the page.'),
     blocks: array()
@@ -174,7 +175,20 @@ export const planSchema = (book: Book) =>
         'once',
         'Blocks: one block is in the plan twice; reload the page.',
         (blocks) => new Set(blocks?.map((b) => b?.id)).size === blocks?.length,
-      ),
+      )
+      .test('circuits', (blocks, context) => {
+        const all = (blocks ?? []) as readonly { readonly circuit: CircuitPart | null }[];
+        // What is no circuit at all has its own words.
+        if (all.some((one) => one?.circuit && !(one.circuit.id && Array.isArray(one.circuit.groups))))
+          return true;
+        for (const [{ circuit }, ...mates] of slotsOf(all).map(
+          (slot) => [slot[0]!, ...slot.slice(1)] as const,
+        )) {
+          const message = circuit && circuitProblem({ ...circuit, of: mates.length + 1 });
+          if (message) return context.createError({ message });
+        }
+        return true;
+      }),
   });
 /** A plan as it stands on record. */
 export type PlanForm = Omit<InferType<ReturnType<typeof planSchema>>, 'blocks' | 'saveId' | 'unanswered'> & {

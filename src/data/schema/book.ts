@@ -71,6 +71,10 @@ export const place = sqliteTable('place', {
   surface: text('surface', { enum: surfaces }).notNull(),
   /** Metres of wall that may be hit. */
   wallM: real('wall_m').notNull(),
+  /** The side that wall is along; null where nobody said. */
+  wallSide: text('wall_side', { enum: ['long', 'short'] }),
+  /** A JSON list of what stands on the floor; null where nobody drew it. */
+  things: text('things'),
   tables: integer('tables').notNull(),
   /** A JSON list of hazards. */
   hazards: text('hazards').notNull().default('[]'),
@@ -220,6 +224,8 @@ export const block = sqliteTable(
     retest: integer('retest', { mode: 'boolean' }).notNull().default(false),
     /** How it is set out, where a bench worked it out: a setting of the core, as JSON; checked on the way in. */
     setting: text('setting'),
+    /** Its part in a circuit, as JSON (see core/planning/circuit); null where it is done alone. */
+    circuit: text('circuit'),
   },
   (t) => [index('block_by_session').on(t.sessionId, t.position)],
 );

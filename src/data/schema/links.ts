@@ -1,8 +1,8 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { player, session } from './book';
+import { block, player, session } from './book';
 
 /**
- * A link that opens one thing to whoever has it, for a while, from any phone: `count` lets a helper count one child in
+ * A link that opens one thing to whoever has it, for a while, from any phone: `count` lets a helper count one child, one station or everybody in
  * one session, `calendar` gives the sessions that are planned, `vow` opens one child's vows at home. Only a hash of its token is kept. (The table is called
  * after the first scope there was.)
  */
@@ -16,6 +16,8 @@ export const scopedLink = sqliteTable(
     /** What it opens; empty where the scope says it all. */
     sessionId: text('session_id').references(() => session.id),
     playerId: text('player_id').references(() => player.id),
+    /** The station a helper counts at, whoever comes to it; null where the child or the session says it. */
+    blockId: text('block_id').references(() => block.id, { onDelete: 'cascade' }),
     /** The helper's name as the coach wrote it; what they count is signed with it. */
     name: text('name').notNull().default(''),
     createdAtMs: integer('created_at_ms').notNull(),

@@ -1,0 +1,2 @@
+ALTER TABLE `place` ADD `wall_side` text;--> statement-breakpoint
+ALTER TABLE `place` ADD `things` text;
