@@ -67,6 +67,7 @@ test('plans, counts, decisions and targets of the first version are all there, a
       dose: JSON.parse(dose) as unknown,
       changes: [],
       setting: null,
+      circuit: null,
       stations: 1,
       breakS: 0,
       retest: false,

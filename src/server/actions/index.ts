@@ -29,6 +29,7 @@ import { keepPattern, removePattern } from '../sessions/patterns';
 import { patternsView, type Pattern } from '../readers/patterns';
 import { addNote, answerRecap, removeNote } from '../notes/notes';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
+import { followedBy, sessionsDecided } from '../courses/replan';
 import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
 import { eraseForGood, type Erased } from '../squad/erase';
@@ -151,15 +152,21 @@ export async function makeHelperLinkAction(
 export async function withdrawHelperLinksAction(
   sessionId: string,
   playerId: string | null,
+  blockId: string | null = null,
 ): Promise<Outcome<null>> {
   return act('write', 'link.withdraw', [asId(sessionId), asId(playerId)], async (context) =>
-    withdrawHelperLinks(context, asId(sessionId), playerId === null ? null : asId(playerId)),
+    withdrawHelperLinks(
+      context,
+      asId(sessionId),
+      playerId === null ? null : asId(playerId),
+      blockId === null ? null : asId(blockId),
+    ),
   );
 }
 
 export async function finishSessionAction(id: string): Promise<Outcome<null>> {
   return act('write', 'session.finish', [asId(id)], async (context) =>
-    changed(await finishSession(context, asId(id))),
+    changed(await followedBy(context, await finishSession(context, asId(id)), [asId(id)])),
   );
 }
 
@@ -170,7 +177,11 @@ export async function removeSessionAction(id: string, removed: boolean): Promise
 }
 
 export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
-  return act('write', 'decision', [], async (context) => changed(await decide(context, decisions)));
+  return act('write', 'decision', [], async (context) =>
+    changed(
+      await followedBy(context, await decide(context, decisions), await sessionsDecided(context, decisions)),
+    ),
+  );
 }
 
 export async function sayAttendanceAction(id: string, input: unknown): Promise<Outcome<null>> {

@@ -30,7 +30,12 @@ export async function savePlace(
 ): Promise<Outcome<{ id: string }>> {
   const checked = check(placeSchema, input);
   if (!checked.ok) return checked;
-  const fields = { ...checked.value, hazards: JSON.stringify(checked.value.hazards) } as PlaceFields;
+  const { hazards, things, ...plain } = checked.value;
+  const fields = {
+    ...plain,
+    hazards: JSON.stringify(hazards),
+    things: things.length === 0 ? null : JSON.stringify(things),
+  } as PlaceFields;
   return write(context.db, async (tx) => {
     if (id !== undefined && !(await getPlace(tx, id))) return unknownPlace;
     const placeId = id ?? context.newId();

@@ -61,6 +61,8 @@ async function notTheirs(
     const refuse = (message: string) => [{ index, id: event.id, why: 'closed' as const, message }];
     if (event.playerId === null || !link.playerIds.includes(event.playerId))
       return refuse('is about somebody this link does not count');
+    if (link.blockId !== null && event.blockId !== link.blockId)
+      return refuse('is about another station than this link counts at');
     if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: this link counts, and nothing else`);
     if (event.ref !== null && !own.has(event.ref))
       return refuse('corrects a mark that was not made by this link');

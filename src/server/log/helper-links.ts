@@ -1,6 +1,6 @@
 import { done, refused, type Outcome } from '@/core/outcome';
 import { revokeLinks } from '@/data/links';
-import { getSession, playersOfSessions } from '@/data/session';
+import { blocksByIds, getSession, playersOfSessions } from '@/data/session';
 import { write } from '@/data/write';
 import type { Context } from '../context';
 import { linkOf, makeLink } from './links';
@@ -16,6 +16,8 @@ export interface OpenLink {
   readonly sessionId: string;
   /** Whom it counts: one child, or everybody in the session. */
   readonly playerIds: readonly string[];
+  /** The one station it counts at; null where it counts in every block. */
+  readonly blockId: string | null;
   /** Who counts: the name the coach gave, marked as a helper's, so that nobody signs as the coach. */
   readonly by: string;
   /** When it was last used, UTC milliseconds; null before. */
@@ -36,9 +38,9 @@ const words: Record<Closed, string> = {
 };
 
 /**
- * Makes a link with which a helper counts one child in one session, or everybody in it (null); earlier links for the same
- * end.
- * @param input the helper's name: what they count is signed with it; empty for just a helper
+ * Makes a link with which a helper counts one child in one session, or everybody in it (null), or whoever comes to one
+ * station of a circuit; earlier links for the same end.
+ * @param input the helper's name: what they count is signed with it; empty for just a helper. And the station, if any.
  */
 export async function makeHelperLink(
   context: Context,
@@ -48,25 +50,30 @@ export async function makeHelperLink(
 ): Promise<Outcome<{ token: string }>> {
   const checked = check(helperNameSchema, input);
   if (!checked.ok) return checked;
-  const { name } = checked.value;
+  const { name, blockId } = checked.value;
   return write(context.db, async (tx) => {
     const coming = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
     if (playerId === null ? coming.length === 0 : !coming.includes(playerId))
       return refused('player', 'This player is not in the session (any more): reload the page.');
-    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
-    const token = await makeLink(tx, { scope: 'count', sessionId, playerId, name, lastsMs }, context.nowMs);
+    const station = blockId === null ? undefined : (await blocksByIds(tx, [blockId]))[0];
+    if (blockId !== null && (station?.sessionId !== sessionId || station.circuit === null))
+      return refused('blockId', 'This station is not in the session (any more): reload the page.');
+    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs, blockId);
+    const link = { scope: 'count', sessionId, playerId, blockId, name, lastsMs } as const;
+    const token = await makeLink(tx, link, context.nowMs);
     return done({ token });
   });
 }
 
-/** Withdraws the links of one child in a session, or those of everybody in it. */
+/** Withdraws the links of one child in a session, those of everybody in it, or those of one station. */
 export async function withdrawHelperLinks(
   context: Context,
   sessionId: string,
   playerId: string | null,
+  blockId: string | null = null,
 ): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
-    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs);
+    await revokeLinks(tx, 'count', sessionId, playerId, context.nowMs, blockId);
     return done(null);
   });
 }
@@ -74,7 +81,7 @@ export async function withdrawHelperLinks(
 export async function linkState(context: Context, token: string): Promise<LinkState> {
   const row = await linkOf(context, 'count', token);
   if (typeof row === 'string') return { kind: row };
-  const { sessionId, playerId } = row;
+  const { sessionId, playerId, blockId } = row;
   if (sessionId === null) return { kind: 'unknown' };
   const session = await getSession(context.db, sessionId);
   if (!session || session.removedAtMs !== null) return { kind: 'removed' };
@@ -85,6 +92,7 @@ export async function linkState(context: Context, token: string): Promise<LinkSt
       playerId === null
         ? ((await playersOfSessions(context.db, [sessionId])).get(sessionId) ?? [])
         : [playerId],
+    blockId,
     lastUsedAtMs: row.lastUsedAtMs,
     by: row.name === '' ? 'Helper' : `${row.name} (helper)`,
     sign: `help-${row.tokenHash.slice(0, 12)}-`,

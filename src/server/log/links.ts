@@ -14,15 +14,18 @@ const tokenPattern = /^[\w-]{22}$/;
 
 /** What a new link opens, and for how long. */
 export interface NewLink extends Pick<LinkRow, 'scope' | 'sessionId' | 'playerId' | 'name'> {
+  /** The station it counts at, where it counts at one. */
+  readonly blockId?: string | null;
   readonly lastsMs: number;
 }
 
 /** Makes a link; only its token, which is not kept, opens it. */
 export async function makeLink(tx: Executor, link: NewLink, nowMs: number): Promise<string> {
-  const { lastsMs, ...rest } = link;
+  const { lastsMs, blockId = null, ...rest } = link;
   const token = randomBytes(16).toString('base64url');
   await insertLink(tx, {
     ...rest,
+    blockId,
     tokenHash: hashOf(token),
     createdAtMs: nowMs,
     expiresAtMs: nowMs + lastsMs,

@@ -1,5 +1,6 @@
 import { asBegun, begunOf, type Begun } from '@/session/begun';
 import type { PlanBlock } from '@/session/plan';
+import { isCircuit, type CircuitPart } from '@/core/planning/circuit/circuit';
 import type { BlockSetting } from '@/core/setting';
 import type { Dose } from '@/core/dose/dose';
 import { groupBy } from '@/core/group-by';
@@ -31,10 +32,17 @@ function planBlock(row: BlockRow, players: readonly BlockPlayerRow[]): PlannedRo
     dose: JSON.parse(row.dose) as Dose,
     changes: JSON.parse(row.changes) as string[],
     setting: row.setting === null ? null : (JSON.parse(row.setting) as BlockSetting),
+    circuit: circuitIn(row.circuit),
     own: players.flatMap(({ playerId, stepId: own, amount, sitsOut }) =>
       own === null ? [] : [{ playerId, stepId: own, amount, out: sitsOut }],
     ),
   };
+}
+
+/** What came in with a file may be anything: what is no circuit is none. */
+function circuitIn(text: string | null): CircuitPart | null {
+  const part: unknown = text === null ? null : JSON.parse(text);
+  return isCircuit(part) ? part : null;
 }
 
 async function withPlayers(db: Executor, rows: readonly BlockRow[]): Promise<PlannedRow[]> {

@@ -1,6 +1,6 @@
 import { beginBlock, shapeOf } from '@/session/begun';
 import { heldUnder } from '@/session/held';
-import { timePlan } from '@/session/time-plan';
+import { comeTo, timePlan } from '@/session/time-plan';
 import type { WholeRecord } from '@/session/rebuild';
 import type { Executor } from '@/data/database';
 import { getSession, playersOfSessions, type SessionRow } from '@/data/session';
@@ -46,7 +46,19 @@ export async function wholeRecords(
       continue;
     }
     const [time] = timePlan(book, [block], players, [], session.bookedMin).blocks;
-    const begins = beginBlock(book, block, players, shapeOf(time, players.length), at);
+    const begins = beginBlock(
+      book,
+      block,
+      players,
+      shapeOf(
+        time,
+        comeTo(
+          block,
+          players.map(({ id }) => id),
+        ),
+      ),
+      at,
+    );
     whole.set(block.id, { ...begins, held });
   }
   return whole;

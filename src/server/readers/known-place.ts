@@ -1,4 +1,4 @@
-import type { Hazard, Place } from '@/core/place/place';
+import type { FloorThing, Hazard, Place } from '@/core/place/place';
 import type { PlaceRow } from '@/data/places';
 
 /** A place with its id, as screens and computation know it. */
@@ -7,6 +7,10 @@ export interface KnownPlace extends Place {
 }
 
 export function knownPlace(row: PlaceRow): KnownPlace {
-  const { createdAtMs: _created, removedAtMs: _removed, hazards, ...rest } = row;
-  return { ...rest, hazards: JSON.parse(hazards) as Hazard[] };
+  const { createdAtMs: _created, removedAtMs: _removed, hazards, things, ...rest } = row;
+  return {
+    ...rest,
+    hazards: JSON.parse(hazards) as Hazard[],
+    things: things === null ? [] : (JSON.parse(things) as FloorThing[]),
+  };
 }

@@ -52,3 +52,38 @@ test('nothing is planned where a day is wrong, a day is named twice, or nobody i
   expect(await planAgain(box.context, sessionId, { days: ['2026-12-03'] })).toMatchObject({ ok: false });
   expect(await planAgain(box.context, 'nobody', { days: ['2026-12-03'] })).toMatchObject({ ok: false });
 });
+
+test('each day built anew: inside the booking and past the rules, with a rest for what the day before had', async () => {
+  const { sessionId } = await oneBlockSession(box.context);
+  const days = ['2026-12-03', '2026-12-10', '2026-12-17'];
+  const { ids, leftOut } = value(await planAgain(box.context, sessionId, { days, build: true }));
+  expect(leftOut).toBe(0);
+  const made = await Promise.all(ids.map(async (id) => value(await loadPlan(box.context, id))));
+  expect(made.map((one) => one.day)).toEqual(days);
+  const drills = made.map(({ blocks }) => blocks.map(({ drillId }) => drillId));
+  for (const [n, own] of drills.entries()) {
+    expect(own.length).toBeGreaterThan(2);
+    // Everybody who comes works in every block, on a step of its drill.
+    for (const block of made[n]!.blocks)
+      expect(block.own.filter(({ out }) => !out).map(({ playerId }) => playerId)).toEqual(made[n]!.playerIds);
+    if (n > 0) expect(own.filter((id) => drills[n - 1]!.includes(id))).toEqual([]);
+  }
+  const all = made.flatMap(({ blocks }) => blocks.map(({ id }) => id));
+  expect(new Set(all).size).toBe(all.length);
+  for (const { playerIds } of made) expect(playerIds).toEqual(made[0]!.playerIds);
+});
+
+test('where nothing can be built no day is planned, and it is said', async () => {
+  const { sessionId, playerIds } = await oneBlockSession(box.context);
+  expect(await planAgain(box.context, sessionId, { days: ['2026-12-03'], build: 'often' })).toMatchObject({
+    ok: false,
+    problems: [{ field: 'build' }],
+  });
+  for (const playerId of playerIds) value(await removePlayer(box.context, playerId, true));
+  expect(
+    await planAgain(box.context, sessionId, { days: ['2026-12-03', '2026-12-10'], build: true }),
+  ).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringMatching(/^Nobody of that session/) as string }],
+  });
+});

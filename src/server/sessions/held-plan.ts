@@ -5,8 +5,10 @@ import { refused, type Outcome } from '@/core/outcome';
 import type { SessionRow } from '@/data/session';
 
 /** All of a block that says what is done in it. */
-const contentsOf = ({ drillId, stepId, dose, changes, stations, setting }: PlanBlock): unknown => [
+const contentsOf = ({ drillId, stepId, dose, changes, stations, setting, circuit }: PlanBlock): unknown => [
   ...[drillId, stepId, dose, stations, setting],
+  // Who came later has joined a group; the others stay in theirs.
+  circuit ? { ...circuit, groups: circuit.groups.length } : null,
   [...changes].sort(),
 ];
 /** How the parts are ordered says nothing. */
@@ -57,7 +59,7 @@ export function changesHistory(
 /** A sent block as it is kept: what was held stays as it was, with a part for who came to it later. */
 export function keptAsHeld(block: PlanBlock, record: Begun | undefined): PlanBlock {
   if (!record) return block;
-  const { own, drillId, stepId, dose, changes, stations, setting } = asBegun(block, record);
+  const { own, drillId, stepId, dose, changes, stations, setting, circuit } = asBegun(block, record);
   const later = block.own.filter((one) => !own.some((held) => held.playerId === one.playerId));
-  return { ...block, drillId, stepId, dose, changes, stations, setting, own: [...own, ...later] };
+  return { ...block, drillId, stepId, dose, changes, stations, setting, circuit, own: [...own, ...later] };
 }

@@ -30,9 +30,13 @@ export async function keepPattern(
         `There is a pattern called ${title} already: choose another name, or remove that one.`,
       );
     const id = context.newId();
-    const kept = blocks.map(({ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting }) => ({
-      ...{ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting },
-    }));
+    const kept = blocks.map(
+      ({ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting, circuit }) => ({
+        ...{ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting },
+        // As many groups, and nobody in them: whoever comes is dealt to them.
+        circuit: circuit ? { ...circuit, groups: circuit.groups.map(() => []) } : null,
+      }),
+    );
     await insertPattern(
       tx,
       id,

@@ -1,5 +1,6 @@
 import type { Book } from '@/drills';
 import { blockAgain } from '@/session/again';
+import { settled } from '@/session/settled';
 import type { PlanBlock } from '@/session/plan';
 import type { Executor } from '@/data/database';
 import { placesOf } from '@/data/squad';
@@ -26,6 +27,6 @@ export async function placeAgain(
       places.find((one) => one.playerId === playerId && one.drillId === block.drillId)?.stepId;
     return blockAgain(book, block, players, standsOn, context.newId()) ?? [];
   });
-  await putPlan(tx, book, sessionId, ids, blocks);
+  await putPlan(tx, book, sessionId, ids, settled(blocks, ids));
   return before.length - blocks.length;
 }

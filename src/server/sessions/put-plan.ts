@@ -21,6 +21,7 @@ export async function putPlan(
       dose: JSON.stringify(block.dose),
       changes: JSON.stringify(block.changes),
       setting: block.setting ? JSON.stringify(block.setting) : null,
+      circuit: block.circuit ? JSON.stringify(block.circuit) : null,
     })),
   );
   await putParts(tx, book, playerIds, blocks);

@@ -1,4 +1,5 @@
 import { makeBook } from '@/drills';
+import { settled } from '@/session/settled';
 import { asBegun } from '@/session/begun';
 import type { PlanBlock } from '@/session/plan';
 import { done, refused, type Outcome } from '@/core/outcome';
@@ -87,12 +88,19 @@ export async function savePlan(
       tx,
       stored.map((block) => block.id),
     );
-    const blocks = (sent as readonly PlanBlock[]).map((block) => keptAsHeld(block, begun.get(block.id)));
+    const blocks = settled(sent as readonly PlanBlock[], playerIds).map((block) =>
+      keptAsHeld(block, begun.get(block.id)),
+    );
     const problem =
       stale(session, from) ??
       (await missingPlace(tx, fields.placeId)) ??
       (await missingPlayers(tx, playerIds)) ??
-      changesHistory({ ...fields, blocks: sent as readonly PlanBlock[] }, session, stored, begun) ??
+      changesHistory(
+        { ...fields, blocks: settled(sent as readonly PlanBlock[], playerIds) },
+        session,
+        stored,
+        begun,
+      ) ??
       (await countsAtRisk(
         tx,
         id,

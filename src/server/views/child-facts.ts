@@ -1,44 +1,10 @@
-import { dayNumber } from '@/core/days';
-import { fociOf } from '@/data/ledger';
-import { getPlayers } from '@/data/squad';
 import type { ChildFacts } from '@/session/build/needs';
-import { transferOf } from '@/session/transfer';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
-import { bookFor } from '../readers/book';
-import { playerFacts } from '../readers/player-facts';
-import { skillUntil } from '../readers/skill';
-import { laddersOf } from './progress';
+import { childFacts } from '../readers/child-facts';
 
-/** So many children at once at most: more than any group. Ours. */
-const mostChildren = 60;
-
-/** What is known of children that says which drills would help them; who is not on record (any more) is left out. */
+/** What is known of children that says which drills would help them. */
 export async function childFactsView(context: Context, playerIds: readonly string[]): Promise<ChildFacts[]> {
-  const { db, today } = context;
-  await resultsReady(db);
-  const [rows, book, skill] = await Promise.all([
-    getPlayers(db, playerIds.slice(0, mostChildren)),
-    bookFor(db),
-    skillUntil(db, today),
-  ]);
-  const players = rows.filter(({ erasedAtMs }) => erasedAtMs === null).map((row) => playerFacts(row, today));
-  const [ladders, foci] = await Promise.all([
-    laddersOf(context, book, skill, players, false),
-    Promise.all(players.map(({ id }) => fociOf(db, id))),
-  ]);
-  return players.map(({ id }, at) => {
-    const open = foci[at]!.find(({ untilMs }) => untilMs === null);
-    const { train, missing } = transferOf(book, skill, id);
-    return {
-      playerId: id,
-      focusDrills: open?.drillIds ?? [],
-      train: train ?? missing,
-      ladders: (ladders.get(id) ?? []).map(({ drillId, lastDay, odds }) => ({
-        drillId,
-        daysAway: Math.max(0, dayNumber(today) - dayNumber(lastDay)),
-        chance: odds?.chance ?? null,
-      })),
-    };
-  });
+  await resultsReady(context.db);
+  return childFacts(context, playerIds);
 }

@@ -10,7 +10,7 @@ import { resultsReady } from '../log/results';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { skillUntil } from '../readers/skill';
-import { laddersOf } from './progress';
+import { laddersOf } from '../readers/ladders';
 
 /** What a family reads about their child: nothing but their own, and what is good and next of it. */
 export interface FamilyView {

@@ -63,7 +63,9 @@ export async function helperView(context: Context, token: string): Promise<Helpe
       const { id, name, age, sport, hand, stage } = player;
       return { id, name, age, sport, hand, stage, number: view.players.indexOf(player) + 1 };
     }),
-    blocks: view.blocks.map((block) => helpedBlock(block, counted)),
+    blocks: view.blocks
+      .filter((block) => link.blockId === null || block.id === link.blockId)
+      .map((block) => helpedBlock(block, counted)),
     events: forHelper(link, view.events),
     logEnd: view.logEnd,
     build: view.build,
@@ -83,11 +85,16 @@ export const forHelper = (link: OpenLink, events: readonly TouchEvent[]): TouchE
 
 function helpedBlock(block: RunBlock, counted: ReadonlySet<string>): RunBlock {
   const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring, held } = block;
-  const { turns, turnS, atOnce } = block;
+  const { turns, turnS, atOnce, circuit = null } = block;
   return {
     ...{ id, drillId, stepId, dose, changes, stations, breakS, retest, setting, turns, turnS, atOnce },
     ...(scoring && { scoring }),
     ...(held && { held: helpedHeld(held, counted) }),
+    // Which group they go with, and of the others nobody's name.
+    circuit: circuit && {
+      ...circuit,
+      groups: circuit.groups.map((group) => group.filter((id) => counted.has(id))),
+    },
     own: block.own.filter((one) => counted.has(one.playerId)),
     players: block.players.filter((one) => counted.has(one.playerId)),
   };

@@ -19,7 +19,7 @@ import { plannedBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { skillUntil } from '../readers/skill';
-import { laddersOf } from './progress';
+import { laddersOf } from '../readers/ladders';
 import { squadDays } from './squad';
 
 export interface NextSession {

@@ -2,7 +2,7 @@ import type { Book } from '@/drills';
 import { shapeOf } from '@/session/begun';
 import { stepBeside, workOnCourt } from '@/session/on-court';
 import { workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
-import { timePlan } from '@/session/time-plan';
+import { comeTo, timePlan } from '@/session/time-plan';
 import { asPlanned } from '@/core/counting/conditions';
 import type { Attendance } from '@/core/attendance';
 import type { Place } from '@/core/place/place';
@@ -132,7 +132,11 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
       return [{ playerId, bestEver, bestOn, target: decided?.target ?? null }];
     });
     const timed = time.blocks.find((one) => one.id === block.id);
-    return { ...block, players, ...shapeOf(timed, players.length) };
+    const comers = comeTo(
+      block,
+      players.map(({ playerId }) => playerId),
+    );
+    return { ...block, players, ...shapeOf(timed, comers) };
   });
   return {
     session: sessionFacts(session),

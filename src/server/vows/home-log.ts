@@ -182,4 +182,5 @@ async function makeBlocks(
 const blockRow = ({ blockId, sessionId, part, drillId, stepId, dose }: DayPart) => ({
   ...{ id: blockId, sessionId, position: part, drillId, stepId },
   ...{ dose: JSON.stringify(dose), changes: '[]', stations: 1, breakS: 0, retest: false, setting: null },
+  circuit: null,
 });
