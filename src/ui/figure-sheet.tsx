@@ -59,7 +59,7 @@ function Sheet({ title, value, formula, inputs, source }: Explanation) {
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-sm text-soft">Source: {source}</p>
+      {source && <p className="mt-2 text-sm text-soft">Source: {source}</p>}
     </div>
   );
 }

@@ -36,11 +36,20 @@ export function FigureProvider({ children }: { children: ReactNode }) {
 
 export interface FigureProps {
   readonly children: ReactNode;
-  /** Made when it is opened, not before. */
-  readonly explain: () => Explanation;
+  /** Made when it is opened, not before; what makes it may be fetched then too. */
+  readonly explain: () => Explanation | Promise<Explanation>;
   readonly label?: string;
   readonly className?: string;
 }
+
+/** What stands in the sheet where what explains the number could not be fetched. */
+const notFetched: Explanation = {
+  title: 'Not here',
+  value: '–',
+  formula: 'The server cannot be reached: press the number again once it is back.',
+  inputs: [],
+  source: '',
+};
 
 /** A computed number that can be opened to its inputs and formula. */
 export function Figure({ children, explain, label, className }: FigureProps) {
@@ -50,7 +59,12 @@ export function Figure({ children, explain, label, className }: FigureProps) {
       type="button"
       aria-label={label}
       aria-haspopup="dialog"
-      onClick={(event) => open(event.currentTarget, explain())}
+      onClick={(event) => {
+        const anchor = event.currentTarget;
+        const explained = explain();
+        if (!(explained instanceof Promise)) return open(anchor, explained);
+        void explained.catch(() => notFetched).then((it) => open(anchor, it));
+      }}
       className={cx(
         'hit tabular rounded-sm underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:bg-chalk',
         className,

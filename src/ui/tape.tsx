@@ -2,19 +2,33 @@ import type { DrawnBlock } from '@/core/planning/plan-time';
 import { tapeLengthS } from '@/core/planning/tape';
 import { cx } from './class-names';
 
-/** One block's own parts, drawn to scale inside its piece of tape. */
+/** Parts of a piece of tape: how long each is, and how it looks. */
+type Parts = readonly (readonly [seconds: number, look: string])[];
+
+/** The rounds of a circuit, and the walks between them. */
+const roundParts = ({ rounds, stationS, changeS }: NonNullable<DrawnBlock['station']>): Parts =>
+  Array.from({ length: rounds }, (_, round) => [
+    [stationS, 'bg-sheet'] as const,
+    ...(round < rounds - 1 ? [[changeS, 'hatch-rest'] as const] : []),
+  ]).flat();
+
+/** One block's own parts, drawn to scale inside its piece of tape; of a station, those of its circuit. */
 export function TapeParts({ time }: { time: DrawnBlock }) {
   const restS = time.turns > 1 ? 0 : time.restS;
   const collectS = time.collectS * time.turns;
-  const parts = [
+  const parts: Parts = [
     [time.setUpS + time.showS, 'hatch-setup'],
     // With turns the stations are in use all the time: one rests while the next one works.
-    [time.activeS - restS - collectS, 'bg-sheet'],
-    [restS, 'hatch-rest'],
-    [collectS, 'hatch-collect'],
+    ...(time.station
+      ? roundParts(time.station)
+      : ([
+          [time.activeS - restS - collectS, 'bg-sheet'],
+          [restS, 'hatch-rest'],
+          [collectS, 'hatch-collect'],
+        ] as const)),
     [time.changeoverS, 'hatch-setup'],
     [time.breakS, 'hatch-rest'],
-  ] as const;
+  ];
   return (
     <span aria-hidden className="absolute inset-0 flex">
       {parts.map(([seconds, look], index) => (
@@ -23,6 +37,20 @@ export function TapeParts({ time }: { time: DrawnBlock }) {
     </span>
   );
 }
+
+/** Where a piece lies across the tape: all of it, or a lane of it where others are done at the same time. */
+export function laneOf({ station }: Pick<DrawnBlock, 'station'>): { top?: string; bottom?: string } {
+  if (!station) return {};
+  const { at, of } = station;
+  return { top: `${(100 * at) / of}%`, bottom: `${(100 * (of - at - 1)) / of}%` };
+}
+
+/** A lane wants so much height, pixels. */
+const laneHeight = 18;
+
+/** How high a tape is, pixels: higher where many are done side by side. */
+export const tapeHeight = (blocks: readonly DrawnBlock[], usual: number, lane = laneHeight): number =>
+  Math.max(usual, ...blocks.map(({ station }) => (station?.of ?? 0) * lane));
 
 /** Minutes along the tape, every so many that they do not crowd. */
 export function TapeScale({ lengthS, bookedS }: { lengthS: number; bookedS: number }) {
@@ -80,14 +108,18 @@ export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
   const lengthS = tapeLengthS(totalS, bookedS);
   return (
     <div>
-      <div className="relative h-10 border-y-2 border-line bg-chalk">
+      <div className="relative border-y-2 border-line bg-chalk" style={{ height: tapeHeight(blocks, 40) }}>
         {blocks.map((block, index) => (
           <span
             key={block.id}
-            className="@container absolute inset-y-0 overflow-hidden border-r-2 border-ink bg-chalk first:border-l-2"
+            className={cx(
+              '@container absolute inset-y-0 overflow-hidden border-r-2 border-ink bg-chalk first:border-l-2',
+              block.station && block.station.at < block.station.of - 1 && 'border-b-1',
+            )}
             style={{
               left: `${(100 * block.startS) / lengthS}%`,
               width: `${(100 * block.totalS) / lengthS}%`,
+              ...laneOf(block),
             }}
           >
             <TapeParts time={block} />
@@ -96,7 +128,10 @@ export function Tape({ blocks, titles, totalS, bookedS }: TapeProps) {
             </span>
             <span
               aria-hidden
-              className="relative m-px line-clamp-2 w-fit rounded-sm bg-sheet px-0.5 text-sm leading-none font-semibold @min-[2rem]:m-1 @min-[2rem]:max-w-[calc(100%-8px)] @min-[2rem]:px-1"
+              className={cx(
+                'relative m-px w-fit rounded-sm bg-sheet px-0.5 leading-none font-semibold @min-[2rem]:max-w-[calc(100%-8px)] @min-[2rem]:px-1',
+                block.station ? 'line-clamp-1 text-xs' : 'line-clamp-2 text-sm @min-[2rem]:m-1',
+              )}
             >
               {index + 1}
               <span className="hidden @min-[7.5rem]:inline"> {titles[index]}</span>

@@ -60,5 +60,6 @@ export function useTypedNumber(
   };
 }
 
-const numberIn = (text: string): number =>
+/** A number as it is typed, with a point or a comma; NaN where nothing is. */
+export const numberIn = (text: string): number =>
   text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.'));

@@ -17,6 +17,8 @@ import { counted, inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import type { DrillView } from '@/server/views/drills';
 import { Figure } from '@/ui/figure';
+import { layoutChild } from '@/drills/layouts';
+import { FloorOfStep } from './floor-of-step';
 import { OfThisStep } from './of-this-step';
 import { StandHere } from './stand-here';
 import { Said } from '@/ui/units';
@@ -152,6 +154,7 @@ function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'
         </p>
       )}
       <MarksByAge step={step} own={ageBandOf(player.age)} />
+      <FloorOfStep drill={drill} step={step} child={layoutChild(player, view.fit[player.id])} />
       {step.limit && (
         <p className="mt-2 rounded-sm bg-stop-bg px-2 py-1 text-sm text-stop">
           From {step.limit.fromAge} years on, at most {step.limit.triesASession} in a session,{' '}

@@ -13,6 +13,22 @@ const answers: readonly (readonly [question: string, answer: ReactNode])[] = [
     'Type 8 under “Length” in the block and press “Make it”: rounds, sets or the row are found that come nearest.',
   ],
   [
+    'One wall, and nine children.',
+    'Add the drills, press “Side by side” and tick them: they become stations, the children groups, and one clock sends everybody on. Under “More” on court a link lets somebody count at a station on their phone.',
+  ],
+  [
+    'Where do the markers go?',
+    'Open “Set-out” under “More” in the plan: every mark by two tapes, in the order you walk to them. Draw pillars and benches in Places, and the lanes go round them.',
+  ],
+  [
+    'It rains, or somebody is away.',
+    'Press “Build” in the plan, say where there is a roof and who comes, and take what is built for that.',
+  ],
+  [
+    'How do sessions lead somewhere?',
+    'Press “Courses” on Sessions: say what everybody passes by the end and leave the holidays out. The rest is planned again after every session.',
+  ],
+  [
     'A child is missing, or one more came.',
     'Press “Who is here?” on Today, or under “More” on court. Who is absent gets no turn; “Somebody else came” lets a child of the squad or a guest join, in the middle of a block too.',
   ],

@@ -1,6 +1,9 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { DrawnTime } from '@/core/planning/plan-time';
 import { tapeLengthS } from '@/core/planning/tape';
+import { slotsOf } from '@/core/planning/circuit/circuit';
+import { numbersOf } from '@/ui/circuit-names';
+import { circuitRows, type CircuitRows } from './circuit-rows';
 import { clockTime } from '@/core/words';
 import type { PaperBlock } from '@/session/paper';
 import type { PaperParts } from './paper-parts';
@@ -30,7 +33,10 @@ export function paperDocument(parts: PaperParts): TDocumentDefinitions {
       blocks.length === 0 ? 'The plan is empty.' : tape(parts.time),
       ...(care ? [boxed([{ text: care }])] : []),
       ...written(notes.get('')),
-      ...blocks.map((block, index) => blockOnPaper(block, index + 1, parts)),
+      ...blocks.flatMap((block, index) => [
+        ...(block.circuit ? [circuitOnPaper(circuitRows(block.circuit, parts.names, index + 1))] : []),
+        blockOnPaper(block, index + 1, parts),
+      ]),
       ...(blocks.length > 0 ? [atTheEnd(questions)] : []),
     ],
   };
@@ -57,18 +63,18 @@ function tape(time: DrawnTime): Content {
           ...time.blocks.map((block) => ({
             type: 'rect' as const,
             x: x(block.startS),
-            y: 0,
+            y: (16 * (block.station?.at ?? 0)) / (block.station?.of ?? 1),
             w: x(block.totalS),
-            h: 16,
+            h: 16 / (block.station?.of ?? 1),
             lineWidth: 0.8,
           })),
           { type: 'rect', x: x(time.bookedS) - 1, y: -2, w: 2, h: 20, color: 'black' },
         ],
       },
       {
-        columns: time.blocks.map((block, index) => ({
-          text: String(index + 1),
-          width: x(block.totalS),
+        columns: numbered(time).map(({ numbers, totalS }) => ({
+          text: numbers,
+          width: x(totalS),
           bold: true,
         })),
         columnGap: 0,
@@ -77,6 +83,15 @@ function tape(time: DrawnTime): Content {
     ],
     margin: [0, 2, 0, 4],
   };
+}
+
+/** Pieces along the tape by their numbers; the stations of a circuit are one. */
+function numbered({ blocks }: DrawnTime): { numbers: string; totalS: number }[] {
+  const slots = slotsOf(blocks.map((block) => ({ ...block, circuit: block.station ?? null })));
+  return slots.map((slot) => {
+    const first = blocks.findIndex(({ id }) => id === slot[0]!.id) + 1;
+    return { numbers: numbersOf(first, slot.length), totalS: slot[0]!.totalS };
+  });
 }
 
 function blockOnPaper(block: PaperBlock, number: number, parts: PaperParts): Content {
@@ -88,7 +103,7 @@ function blockOnPaper(block: PaperBlock, number: number, parts: PaperParts): Con
         columns: [
           { text: `${number}. ${drill.title}: ${block.step}`, bold: true, fontSize: 10.5, width: '*' },
           {
-            text: `from ${clockTime(block.fromS)} · ${clockTime(block.totalS)} min · ${block.dose}`,
+            text: `${block.station ? `station ${block.station.number} of ${block.station.of} · ` : ''}from ${clockTime(block.fromS)} · ${clockTime(block.totalS)} min · ${block.dose}`,
             bold: true,
             width: 'auto',
           },
@@ -111,6 +126,25 @@ function blockOnPaper(block: PaperBlock, number: number, parts: PaperParts): Con
           { width: '*', stack: [block.together ? together(block, parts) : counts(block, parts)] },
         ],
         columnGap: 10,
+      },
+    ]) as object),
+    unbreakable: true,
+  } as Content;
+}
+
+function circuitOnPaper(rows: CircuitRows): Content {
+  const bold = (text: string): TableCell => ({ text, bold: true });
+  return {
+    ...(boxed([
+      { text: rows.about, bold: true },
+      rows.groups.join(' · '),
+      {
+        table: {
+          headerRows: 1,
+          widths: rows.head.map((_, index) => (index === 0 ? 34 : '*')),
+          body: [rows.head.map(bold), ...rows.rounds.map((round) => round.map(bold))],
+        },
+        layout: 'lightHorizontalLines',
       },
     ]) as object),
     unbreakable: true,

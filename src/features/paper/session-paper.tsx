@@ -6,6 +6,7 @@ import type { PaperBlock } from '@/session/paper';
 import { buttonClass, ButtonLink } from '@/ui/button';
 import { PageHead } from '@/ui/page-head';
 import { Tape } from '@/ui/tape';
+import { circuitRows, type CircuitRows } from './circuit-rows';
 import { paperParts } from './paper-parts';
 import { PrintButton } from './print-button';
 import { Said } from '@/ui/units';
@@ -25,6 +26,7 @@ export function SessionPaper({ view, book }: { view: SessionPlanView; book: Book
         actions={
           <>
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
+            <ButtonLink href={`/sessions/${session.id}/set-out`}>Set-out</ButtonLink>
             <a className={buttonClass()} href={`/sessions/${session.id}/paper.pdf`} download>
               <FileDown aria-hidden size={18} /> PDF
             </a>
@@ -47,20 +49,65 @@ export function SessionPaper({ view, book }: { view: SessionPlanView; book: Book
           {care && <p className="my-2 border-2 border-ink px-2 py-1 text-sm">{care}</p>}
           <Written texts={notes.get('')} />
           <ol className="mt-2 space-y-2 print:mt-1 print:space-y-1">
-            {blocks.map((block, index) => (
+            {blocks.map((block, index) => [
+              block.circuit && (
+                <CircuitOnPaper
+                  key={`${block.id} circuit`}
+                  rows={circuitRows(block.circuit, names, index + 1)}
+                />
+              ),
               <OnPaper
                 key={block.id}
                 block={block}
                 number={index + 1}
                 names={names}
                 notes={notes.get(block.id)}
-              />
-            ))}
+              />,
+            ])}
           </ol>
           <Recap questions={parts.questions} />
         </>
       )}
     </>
+  );
+}
+
+/** Who is where, and when. */
+function CircuitOnPaper({ rows: { about, groups, head, rounds } }: { readonly rows: CircuitRows }) {
+  return (
+    <li
+      className="break-inside-avoid rounded-md border-2 border-ink p-2 text-sm print:px-2 print:py-1"
+      data-paper-circuit
+    >
+      <p className="font-semibold">{about}</p>
+      <p>{groups.join(' · ')}</p>
+      <div className="overflow-x-auto">
+        <table className="tabular w-full text-left">
+          <caption className="sr-only">Who is where, and when</caption>
+          <thead>
+            <tr>
+              {head.map((text) => (
+                <th key={text} scope="col" className="pr-2">
+                  {text}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {rounds.map(([from, ...at]) => (
+              <tr key={from} className="border-t border-line">
+                <th scope="row">{from}</th>
+                {at.map((group, index) => (
+                  <td key={index} className="font-bold">
+                    {group}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </li>
   );
 }
 
@@ -86,6 +133,7 @@ function OnPaper({
           {number}. {drill.title}: <Said>{block.step}</Said>
         </h2>
         <p className="tabular font-semibold">
+          {block.station && `station ${block.station.number} of ${block.station.of} · `}
           from {clockTime(block.fromS)} · {clockTime(block.totalS)} min · {block.dose}
         </p>
       </div>

@@ -1,19 +1,20 @@
+import { tableSize } from '@/core/ballistics/surfaces';
+import { floorsOf } from '@/core/place/on-floor';
 import type { Place } from '@/core/place/place';
+import { FloorThings } from '@/ui/drawing/floor-things';
 import { useUnits } from '@/ui/units';
 
 const drawingPx = 190;
 /** Metres drawn across: every place is on the same scale, so a hall looks like a hall. */
 const acrossM = 26;
-const tableM = { length: 2.74, width: 1.525 };
 
 /** A place from above, to scale: the floor, the wall that may be hit, and the tables. */
 export function FloorDrawing({ place }: { place: Place }) {
   const { say } = useUnits();
   const scale = drawingPx / acrossM;
-  const lengthM = Math.min(acrossM, Math.max(place.lengthM, place.widthM));
-  const widthM = Math.min(acrossM, Math.min(place.lengthM, place.widthM));
-  const [width, height] = [lengthM * scale, widthM * scale];
-  const wall = Math.min(place.wallM, lengthM) * scale;
+  const { alongM, deepM } = floorsOf(place)[0]!;
+  const [width, height] = [Math.min(acrossM, alongM) * scale, Math.min(acrossM, deepM) * scale];
+  const wall = Math.min(acrossM, place.wallM, alongM) * scale;
   const tables = Array.from({ length: Math.min(place.tables, 4) }, (_, index) => index);
   return (
     <svg
@@ -32,14 +33,22 @@ export function FloorDrawing({ place }: { place: Place }) {
           strokeWidth="2"
           strokeDasharray={place.ceilingM === null ? '5 4' : undefined}
         />
+        <FloorThings
+          things={place.things ?? []}
+          alongM={alongM}
+          x={(metres) => metres * scale}
+          y={(metres) => metres * scale}
+          scale={scale}
+          words="none"
+        />
         {wall > 0 && <line x1="0" y1="0" x2={wall} y2="0" stroke="var(--now)" strokeWidth="6" />}
         {tables.map((index) => (
           <rect
             key={index}
-            x={width - (index + 1) * (tableM.width * scale + 6)}
-            y={height / 2 - (tableM.length * scale) / 2}
-            width={tableM.width * scale}
-            height={tableM.length * scale}
+            x={width - (index + 1) * (tableSize.widthM * scale + 6)}
+            y={height / 2 - (tableSize.lengthM * scale) / 2}
+            width={tableSize.widthM * scale}
+            height={tableSize.lengthM * scale}
             fill="var(--safe)"
             fillOpacity="0.35"
             stroke="var(--ink)"

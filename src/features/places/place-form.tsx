@@ -11,6 +11,7 @@ import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
 import { FormLength } from '@/ui/form-length';
 import { useNotice } from '@/ui/toast';
+import { ThingsOnFloor } from './things-on-floor';
 import { useUnits } from '@/ui/units';
 
 const empty: PlaceForm = {
@@ -20,6 +21,8 @@ const empty: PlaceForm = {
   ceilingM: null,
   surface: 'court',
   wallM: 0,
+  wallSide: null,
+  things: [],
   tables: 0,
   hazards: [],
   quietFrom: null,
@@ -32,7 +35,13 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
   const { id, ...known } = place ?? { id: undefined };
   const form = useForm<PlaceForm>({
     resolver: yupResolver(placeSchema) as never,
-    defaultValues: { ...empty, ...known, hazards: [...(place?.hazards ?? [])] },
+    defaultValues: {
+      ...empty,
+      ...known,
+      hazards: [...(place?.hazards ?? [])],
+      wallSide: place?.wallSide ?? null,
+      things: (place?.things ?? []).map((thing) => ({ ...thing })),
+    },
   });
   const { unit, say } = useUnits();
   const said = (message: string | undefined) => message && say(message);
@@ -45,7 +54,7 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
       return onDone();
     }
     for (const { field, message } of outcome.problems)
-      setError(field in values ? (field as keyof PlaceForm) : 'root', { message });
+      setError(field.split(/[.[]/)[0]! in values ? (field as keyof PlaceForm) : 'root', { message });
   });
   return (
     <form onSubmit={save} noValidate className="grid grid-cols-2 gap-4 sm:grid-cols-4">
@@ -86,7 +95,14 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
       >
         <FormLength control={form.control} name="wallM" />
       </Field>
-      <Field label="Tables" hint="0 for none." error={errors.tables?.message} className="col-span-2">
+      <Field label="The wall is along" error={errors.wallSide?.message}>
+        <select {...register('wallSide', { setValueAs: (side: string) => side || null })}>
+          <option value="">nobody said</option>
+          <option value="long">the long side</option>
+          <option value="short">the short side</option>
+        </select>
+      </Field>
+      <Field label="Tables" hint="0 for none." error={errors.tables?.message}>
         <input {...register('tables')} inputMode="numeric" autoComplete="off" />
       </Field>
       <Field label="Quiet from" error={errors.quietFrom?.message} className="col-span-2">
@@ -95,6 +111,7 @@ export function PlaceFields({ place, onDone }: { place?: KnownPlace; onDone: () 
       <Field label="Quiet to" error={errors.quietTo?.message} className="col-span-2">
         <input type="time" {...register('quietTo')} />
       </Field>
+      <ThingsOnFloor form={form} />
       <fieldset className="col-span-full">
         <legend className="font-semibold">Watch out for</legend>
         <div className="grid sm:grid-cols-2">

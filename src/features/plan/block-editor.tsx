@@ -12,11 +12,13 @@ import type { Mend, Warning } from '@/core/care/care';
 import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
 import { doseTime } from '@/core/dose/time';
-import { explainBlockTime, type DosePart } from '@/core/explanations/dose';
+import type { DosePart } from '@/core/explanations/dose';
 import { originInWords } from '@/core/origin';
 import type { Fit } from '@/core/place/fits';
 import { settingInWords } from '@/core/setting';
-import type { BlockTime } from '@/core/planning/plan-time';
+import type { BlockTime } from '@/core/planning/block-time';
+import type { PlanTime } from '@/core/planning/plan-time';
+import type { TimeSetting } from '@/session/fit-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import type { SessionPlanView } from '@/server/views/session-plan';
@@ -27,6 +29,9 @@ import { Stairs } from '@/ui/stairs';
 import { BlockChanges } from './block-changes';
 import { ActingSchools } from './acting-schools';
 import { BlockPlayers } from './block-players';
+import type { CircuitPanelProps } from './circuit/circuit-panel';
+import { CircuitLater } from './circuit/panel-later';
+import type { PlanDoc } from './plan-store';
 import { CareList } from './care-panel';
 import { DoseFields } from './dose-fields';
 import { decidedIn } from './in-view';
@@ -39,6 +44,11 @@ export interface BlockEditorProps {
   readonly view: SessionPlanView;
   readonly book: Book;
   readonly block: PlanBlock;
+  /** The whole plan, as its circuits need it. */
+  readonly doc: PlanDoc;
+  readonly whole: PlanTime;
+  readonly setting: TimeSetting;
+  readonly onPlan: CircuitPanelProps['onPlan'];
   /** Undefined while everybody sits it out. */
   readonly time: BlockTime | undefined;
   readonly fit: Fit | undefined;
@@ -73,6 +83,7 @@ export function BlockEditor(props: BlockEditorProps) {
   // The block in which an amount was typed while children have their own.
   const [typed, setTyped] = useState<string | null>(null);
   const youngest = Math.min(...players.map((player) => player.age));
+  const { circuit } = block;
 
   const origins = {
     touch: block.setting ? settingInWords(block.setting) : originInWords(step.perTouchS),
@@ -127,6 +138,16 @@ export function BlockEditor(props: BlockEditorProps) {
       {fit && <FitLine fit={fit} />}
       {props.strangers.length > 0 && !held && <OtherGame {...props} sports={drill.sports} />}
       {warnings.length > 0 && <CareList warnings={warnings} held={view.held} onMend={props.onMend} />}
+      {circuit && (
+        <CircuitLater
+          {...{ book, block, players, held }}
+          part={circuit}
+          doc={props.doc}
+          time={props.whole}
+          setting={props.setting}
+          onPlan={props.onPlan}
+        />
+      )}
       <div className="flex items-end gap-4">
         <label className="min-w-0 flex-1 font-semibold">
           Step
@@ -188,12 +209,21 @@ export function BlockEditor(props: BlockEditorProps) {
         )}
       </fieldset>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-1 border-t-2 border-line pt-2">
-        {time && (
+        {time?.station && (
+          <p className="text-sm">
+            A visit lasts {inMinutes(time.station.stationS)}; the dose takes {inMinutes(time.station.needS)}{' '}
+            of it
+            {time.turns > 1 && `, in ${time.turns} turns`}.
+          </p>
+        )}
+        {time && !time.station && (
           <div>
             <span className="text-lg font-semibold">
               <Figure
                 label={`Time of this block: ${inMinutes(time.totalS)}`}
-                explain={() => explainBlockTime({ ...partOf(slowest), time })}
+                explain={async () =>
+                  (await import('@/core/explanations/dose')).explainBlockTime({ ...partOf(slowest), time })
+                }
               >
                 {inMinutes(time.totalS)}
               </Figure>
@@ -201,7 +231,9 @@ export function BlockEditor(props: BlockEditorProps) {
             <span className="text-sm text-soft">{partsInWords(time)}</span>
           </div>
         )}
-        {time && <LengthForm key={block.id} totalS={time.totalS} disabled={held} onLength={props.onLength} />}
+        {time && !time.station && (
+          <LengthForm key={block.id} totalS={time.totalS} disabled={held} onLength={props.onLength} />
+        )}
         <fieldset disabled={held} className="ml-auto flex flex-wrap items-center gap-4">
           <Button
             className="px-2 text-sm"
@@ -220,7 +252,7 @@ export function BlockEditor(props: BlockEditorProps) {
           />
           <LabelledNumber
             key={`${block.id} break`}
-            label="Drink after, s"
+            label={circuit ? 'Drink after the circuit, s' : 'Drink after, s'}
             value={block.breakS}
             min={0}
             max={600}

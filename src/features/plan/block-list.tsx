@@ -3,7 +3,7 @@
 import type { Book } from '@/drills';
 import { workOf, type PlanBlock } from '@/session/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
-import { inHalfMinutes } from '@/core/words';
+import { inHalfMinutes, inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import { cx } from '@/ui/class-names';
 
@@ -42,13 +42,23 @@ export function BlockList({ book, blocks, time, players, warned, selected, onSel
                 <span className="tabular w-5 shrink-0 text-right font-head font-bold">{index + 1}</span>
                 <span className="min-w-0 flex-1">
                   {book.drill(block.drillId)?.title ?? 'a drill that is not known any more'}
+                  {block.circuit && (
+                    <span className="block text-sm font-normal text-soft">
+                      station {block.circuit.at + 1} of {block.circuit.of},{' '}
+                      {inMinutes(block.circuit.stationS)} each
+                    </span>
+                  )}
                   {own && <span className="block text-sm font-normal text-soft">{own}</span>}
                   {warned.has(block.id) && (
                     <span className="rounded-sm bg-care-bg px-1 text-xs font-bold text-care">care</span>
                   )}
                 </span>
                 <span className="tabular shrink-0 text-sm">
-                  {timed ? `${inHalfMinutes(timed.totalS)} min` : 'nobody'}
+                  {!timed
+                    ? 'nobody'
+                    : (block.circuit?.at ?? 0) > 0
+                      ? 'beside'
+                      : `${inHalfMinutes(timed.totalS)} min`}
                 </span>
               </button>
             </li>

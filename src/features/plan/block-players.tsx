@@ -6,8 +6,8 @@ import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
-import { explainBlockTouches, type DosePart } from '@/core/explanations/dose';
-import type { BlockTime } from '@/core/planning/plan-time';
+import type { DosePart } from '@/core/explanations/dose';
+import type { BlockTime } from '@/core/planning/block-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import { Figure } from '@/ui/figure';
@@ -104,7 +104,14 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
                     <Figure
                       className="z-1"
                       label={`${player.name}: about ${Math.round(touches)} touches`}
-                      explain={() => explainBlockTouches(partOf(player), touches, time.workOf[player.id])}
+                      explain={async () =>
+                        (await import('@/core/explanations/dose')).explainBlockTouches(
+                          partOf(player),
+                          touches,
+                          time.workOf[player.id],
+                          time.visitsOf?.[player.id],
+                        )
+                      }
                     >
                       {Math.round(touches)}
                     </Figure>

@@ -1,6 +1,5 @@
 'use client';
 
-import { explainPlanTouches } from '@/core/explanations/plan';
 import type { PlanTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import type { PlayerFacts } from '@/server/views/facts';
@@ -47,7 +46,14 @@ export function ComingList({ squad, playerIds, absent, time, titles, onToggle }:
               <span className="text-right whitespace-nowrap">
                 <Figure
                   label={`${player.name}: about ${touches} touches in the session`}
-                  explain={() => explainPlanTouches(time, titles, player.id, player.name)}
+                  explain={async () =>
+                    (await import('@/core/explanations/plan')).explainPlanTouches(
+                      time,
+                      titles,
+                      player.id,
+                      player.name,
+                    )
+                  }
                 >
                   {touches}
                 </Figure>

@@ -1,6 +1,6 @@
 'use client';
 
-import { BookmarkPlus, FileDown, MoreHorizontal, Printer } from 'lucide-react';
+import { BookmarkPlus, FileDown, MoreHorizontal, Printer, Ruler } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { PlanAgain } from '@/features/sessions/again';
 import { RemoveSession } from '@/features/sessions/remove-session';
@@ -31,6 +31,9 @@ export function PlanMenu({ session, title, today, flush }: Props) {
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title={title} startsAtField={false}>
         <div className="grid gap-2 sm:grid-cols-2">
+          <ButtonLink className={wide} href={`/sessions/${session.id}/set-out`} onClick={() => void flush()}>
+            <Ruler aria-hidden size={18} /> Set-out
+          </ButtonLink>
           <ButtonLink className={wide} href={`/sessions/${session.id}/paper`} onClick={() => void flush()}>
             <Printer aria-hidden size={18} /> On paper
           </ButtonLink>

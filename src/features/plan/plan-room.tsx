@@ -1,6 +1,5 @@
 'use client';
 
-import { explainPlanTotal } from '@/core/explanations/plan';
 import type { DrawnTime } from '@/core/planning/plan-time';
 import { inMinutes } from '@/core/words';
 import { cx } from '@/ui/class-names';
@@ -22,7 +21,7 @@ export function PlanRoom({ time, titles }: { time: DrawnTime; titles: readonly s
     <Figure
       className={cx('font-bold', over ? 'text-stop' : 'text-safe')}
       label={over ? `${text} the booking` : text}
-      explain={() => explainPlanTotal(time, titles)}
+      explain={async () => (await import('@/core/explanations/plan')).explainPlanTotal(time, titles)}
     >
       {text}
     </Figure>

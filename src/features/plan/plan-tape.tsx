@@ -16,12 +16,14 @@ import {
   sortableKeyboardCoordinates,
   useSortable,
 } from '@dnd-kit/sortable';
-import type { KeyboardEvent } from 'react';
-import type { BlockTime, PlanTime } from '@/core/planning/plan-time';
+import type { KeyboardEvent, ReactNode } from 'react';
+import type { BlockTime } from '@/core/planning/block-time';
+import type { PlanTime } from '@/core/planning/plan-time';
+import { slotsOf } from '@/core/planning/circuit/circuit';
 import { tapeLengthS } from '@/core/planning/tape';
 import { clockTime } from '@/core/words';
 import { cx } from '@/ui/class-names';
-import { TapeEdge, TapeParts, TapeScale } from '@/ui/tape';
+import { laneOf, TapeEdge, tapeHeight, TapeParts, TapeScale } from '@/ui/tape';
 
 export interface PlanTapeProps {
   readonly time: PlanTime;
@@ -45,13 +47,18 @@ export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onR
     }),
   );
   const lengthS = tapeLengthS(time.totalS, time.bookedS);
-  const ids = time.blocks.map((block) => block.id);
+  const slots = slotsOfTime(time.blocks);
+  const ids = slots.map(([first]) => first!.id);
   const drop = ({ active, over }: DragEndEvent) => {
-    if (over && active.id !== over.id) onMove(String(active.id), ids.indexOf(String(over.id)));
+    if (over && active.id !== over.id)
+      onMove(
+        String(active.id),
+        time.blocks.findIndex(({ id }) => id === String(over.id)),
+      );
   };
 
   const place = (id: unknown) =>
-    `${titles[ids.indexOf(String(id))]}, place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+    `${titles[time.blocks.findIndex((block) => block.id === String(id))]}, place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Lifted ${place(active.id)}.`,
     // Over itself says nothing new, and would drown what was said of lifting it.
@@ -80,26 +87,42 @@ export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onR
       }}
     >
       <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
-        <div className="relative h-[72px] border-y-2 border-line bg-chalk">
-          {time.blocks.map((block, index) => (
-            <Piece
-              key={block.id}
-              block={block}
-              lengthS={lengthS}
-              number={index + 1}
-              title={titles[index]!}
-              warned={warned.has(block.id)}
-              selected={selected === block.id}
-              onSelect={() => onSelect(block.id)}
-              onKey={(event) => {
-                if (event.key === 'Delete') onRemove(block.id);
-                else if (event.altKey && event.key === 'ArrowLeft') onMove(block.id, index - 1);
-                else if (event.altKey && event.key === 'ArrowRight') onMove(block.id, index + 1);
-                else return false;
-                event.preventDefault();
-                return true;
-              }}
-            />
+        <div
+          className="relative border-y-2 border-line bg-chalk"
+          style={{ height: tapeHeight(time.blocks, 72, 28) }}
+        >
+          {slots.map((slot) => (
+            <Slot key={slot[0]!.id} id={slot[0]!.id}>
+              {(sortable) =>
+                slot.map((block) => {
+                  const index = time.blocks.indexOf(block);
+                  return (
+                    <Piece
+                      key={block.id}
+                      block={block}
+                      // Stations move together; the first of them stands for all.
+                      sortable={block === slot[0] ? sortable : { ...sortable, setNodeRef: () => undefined }}
+                      lengthS={lengthS}
+                      number={index + 1}
+                      title={titles[index]!}
+                      warned={warned.has(block.id)}
+                      selected={selected === block.id}
+                      onSelect={() => onSelect(block.id)}
+                      onKey={(event) => {
+                        if (event.key === 'Delete') onRemove(block.id);
+                        else if (event.altKey && event.key === 'ArrowLeft')
+                          onMove(block.id, time.blocks.indexOf(slot[0]!) - 1);
+                        else if (event.altKey && event.key === 'ArrowRight')
+                          onMove(block.id, time.blocks.indexOf(slot.at(-1)!) + 1);
+                        else return false;
+                        event.preventDefault();
+                        return true;
+                      }}
+                    />
+                  );
+                })
+              }
+            </Slot>
           ))}
           {time.overrunS > 0 && (
             <span
@@ -119,10 +142,34 @@ export function PlanTape({ time, titles, warned, selected, onSelect, onMove, onR
   );
 }
 
+/** Pieces that are moved as one: a block, or the stations of a circuit. */
+function slotsOfTime(blocks: readonly BlockTime[]): BlockTime[][] {
+  return slotsOf(blocks.map((block) => ({ block, circuit: block.station }))).map((slot) =>
+    slot.map(({ block }) => block),
+  );
+}
+
+type Sortable = Pick<
+  ReturnType<typeof useSortable>,
+  'attributes' | 'listeners' | 'setNodeRef' | 'transform' | 'transition' | 'isDragging'
+>;
+
+/** What is lifted and moved as one. */
+function Slot({
+  id,
+  children,
+}: {
+  readonly id: string;
+  readonly children: (sortable: Sortable) => ReactNode;
+}) {
+  return children(useSortable({ id }));
+}
+
 interface PieceProps {
   readonly block: BlockTime;
   readonly lengthS: number;
   readonly number: number;
+  readonly sortable: Sortable;
   readonly title: string;
   readonly warned: boolean;
   readonly selected: boolean;
@@ -131,10 +178,8 @@ interface PieceProps {
   readonly onKey: (event: KeyboardEvent) => boolean;
 }
 
-function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKey }: PieceProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({
-    id: block.id,
-  });
+function Piece({ block, sortable, lengthS, number, title, warned, selected, onSelect, onKey }: PieceProps) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = sortable;
   const lift = listeners?.onKeyDown as ((event: KeyboardEvent) => void) | undefined;
   return (
     <button
@@ -153,6 +198,7 @@ function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKe
         width: `${(100 * block.totalS) / lengthS}%`,
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
         transition,
+        ...laneOf(block),
       }}
       className={cx(
         '@container absolute inset-y-0 touch-none overflow-hidden border-r-2 border-ink bg-chalk text-left',
@@ -164,7 +210,10 @@ function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKe
       <span className="relative m-px flex flex-col items-start overflow-hidden @min-[2rem]:m-1 @min-[2rem]:max-w-[calc(100%-8px)]">
         <span
           data-title
-          className="line-clamp-2 max-w-full rounded-sm bg-sheet px-0.5 text-sm leading-tight font-semibold @min-[2rem]:px-1"
+          className={cx(
+            'max-w-full rounded-sm bg-sheet px-0.5 leading-tight font-semibold @min-[2rem]:px-1',
+            block.station ? 'line-clamp-1 text-xs' : 'line-clamp-2 text-sm',
+          )}
         >
           {number}
           <span aria-hidden className="hidden @min-[7.5rem]:inline">
@@ -175,7 +224,10 @@ function Piece({ block, lengthS, number, title, warned, selected, onSelect, onKe
         <span className="sr-only">{title}</span>
         <span
           aria-hidden
-          className="tabular mt-1 hidden rounded-sm bg-sheet px-1 text-sm @min-[3.5rem]:inline"
+          className={cx(
+            'tabular mt-1 hidden rounded-sm bg-sheet px-1 text-sm',
+            !block.station && '@min-[3.5rem]:inline',
+          )}
         >
           {clockTime(block.totalS)}
         </span>

@@ -20,6 +20,7 @@ import { BlockEditor } from './block-editor';
 import { BlockList } from './block-list';
 import { Booking } from './booking';
 import { Build } from './build/build';
+import { SideBySide } from './circuit/make';
 import { Conflict } from './conflict';
 import { DrillPicker } from './drill-picker';
 import { CarePanel } from './care-panel';
@@ -93,7 +94,8 @@ export function Plan({ view }: { view: SessionPlanView }) {
 
   const setting = useMemo(() => timeSettingOf(view, book, doc), [view, book, doc]);
   const evaluate = useCallback(
-    (blocks: PlanDoc['blocks']) => evaluationOf(view, book, { ...doc, blocks }),
+    (blocks: PlanDoc['blocks'], day: Partial<PlanDoc> = {}) =>
+      evaluationOf(view, book, { ...doc, ...day, blocks }),
     [view, book, doc],
   );
   /** False where the block is as near to that length as it can be. */
@@ -174,11 +176,23 @@ export function Plan({ view }: { view: SessionPlanView }) {
               doc={doc}
               book={book}
               evaluate={evaluate}
-              onTake={(blocks) => {
-                store.change((plan) => ({ ...plan, blocks: [...blocks] }));
+              onTake={(blocks, day) => {
+                store.change((plan) => ({ ...plan, ...day, blocks: [...blocks] }));
                 setChosen(blocks[0]?.id ?? null);
               }}
               onAdd={(block) => store.change((plan) => ({ ...plan, blocks: [...plan.blocks, block] }))}
+            />
+          )}
+          {doc.blocks.length > 1 && (
+            <SideBySide
+              book={book}
+              doc={doc}
+              setting={setting}
+              held={view.held}
+              onMade={(next, first) => {
+                store.change(() => next);
+                setChosen(first);
+              }}
             />
           )}
           {doc.blocks.length > 0 && (
@@ -238,6 +252,10 @@ export function Plan({ view }: { view: SessionPlanView }) {
               view={view}
               book={book}
               block={{ ...block, ...view.heldAs[block.id] }}
+              doc={doc}
+              whole={time}
+              setting={setting}
+              onPlan={(update, part) => store.change(update, part ?? null)}
               time={time.blocks.find((one) => one.id === block.id)}
               fit={fits.get(block.id)}
               warnings={warnings.filter((one) => one.blockId === block.id)}

@@ -15,7 +15,7 @@ const verdicts: Readonly<Record<string, string>> = { up: 'a step up', hold: 'sta
 /** Everything the book holds about one child, to be read and printed by their family. */
 export function Everything({ view, book }: { readonly view: All; readonly book: Book }) {
   const { player, focuses, fit, schools, places, sessions, attempts, decisions, notes, events } = view;
-  const { ledgers, counting, challenges, results } = view;
+  const { ledgers, counting, challenges, results, courses } = view;
   const titleOf = (drillId: string) => book.drill(drillId, player.id)?.title ?? drillId;
   const stepOf = (drillId: string, stepId: string) => book.step(drillId, stepId, player.id);
   const facts: readonly (readonly [string, ReactNode])[] = [
@@ -102,6 +102,13 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
                 .filter(({ challengeId, removedAtMs }) => challengeId === id && removedAtMs === null)
                 .map(({ result, day }) => `${result} on ${shortDay(day)}`)
                 .join(', ') || 'took part'}
+            </Row>
+          ))}
+        </Part>
+        <Part title="Courses">
+          {courses.map(({ title, drillId, day, stepId }) => (
+            <Row key={`${title} ${day}`} name={`${title}, ${shortDay(day)}`}>
+              {titleOf(drillId)}: planned on step {stepId}
             </Row>
           ))}
         </Part>

@@ -7,17 +7,17 @@ import { findChange, takenBy } from '@/drills/changes';
 import { stepBeside } from '@/session/on-court';
 import { predictabilities, type Step } from '@/drills/types';
 import { asPlanned, changesUnder, conditionsNow } from '@/core/counting/conditions';
-import type { PlayerFacts } from '@/server/views/facts';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Chip, ChipRow } from './chip';
 import { LookAndSay } from './look-and-say';
+import type { CourtPlayer } from './court-view';
 import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
 
 export interface AdjustPanelProps {
   readonly run: BlockRun;
-  readonly players: readonly PlayerFacts[];
+  readonly players: readonly CourtPlayer[];
   readonly log: RunLog;
 }
 
@@ -39,7 +39,7 @@ export function AdjustDialog({ open, onOpenChange, ...panel }: DialogProps) {
 }
 
 /** Harder, easier, shorter, another ball: one press each, logged, and the next attempt is counted under it. */
-function AdjustPanel({ run, players, log }: AdjustPanelProps) {
+export function AdjustPanel({ run, players, log }: AdjustPanelProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   // Who was counted last is most likely who is meant.
   const last = run.lastMark?.playerId ?? null;
@@ -105,9 +105,8 @@ function Level({
     say({ playerId: whom, kind: 'change', text: id, value: acting.includes(id) ? 0 : 1 });
   const easings = takenBy(drill, drill.easings);
   const spices = takenBy(drill, drill.spices);
-  const own = players.find((player) => player.id === whom)?.stage ?? null;
-  const softer = (stage: (typeof stages)[number]) =>
-    own !== null && stages.indexOf(stage) < stages.indexOf(own) ? 1 : 0;
+  const own = stages.findIndex((stage) => stage === players.find((player) => player.id === whom)?.stage);
+  const softer = (stage: (typeof stages)[number]) => (stages.indexOf(stage) < own ? 1 : 0);
   const [back, up] = [leads('back'), leads('up')];
   /** Where nobody can move: the end of the ladder, or steps that need a block of their own. */
   const noWay = (way: 'up' | 'back') => {

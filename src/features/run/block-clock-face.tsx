@@ -14,6 +14,8 @@ export interface BlockClockFaceProps {
   readonly turns: number;
   /** What is done in this phase, where a routine has names for it. */
   readonly part?: string | null;
+  /** What a rest is called: in a circuit it is for walking on. */
+  readonly restWord?: string;
   /** Seconds left of the changeover to this block, while it waits; null when there is none. */
   readonly changeoverS: number | null;
   /** Seconds the session runs over its booking, where that is worth a word; else null. */
@@ -29,6 +31,7 @@ export function BlockClockFace({
   phases,
   turns,
   part = null,
+  restWord = words.rest,
   changeoverS,
   lateS,
   onOpen,
@@ -42,7 +45,9 @@ export function BlockClockFace({
     : done
       ? 'Time'
       : running
-        ? words[phase.kind]
+        ? phase.kind === 'rest'
+          ? restWord
+          : words[phase.kind]
         : stateWords[clock.state];
   const rounds = (phases.at(-1)?.round ?? 1) / turns;
   const ten = running && !done && phase.kind === 'work' && phase.seconds >= tenCalledFromS && leftS <= 10;

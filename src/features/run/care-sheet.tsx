@@ -27,7 +27,9 @@ interface Props {
 export function CareSheet({ view, run, log }: Props) {
   const [open, setOpen] = useState(false);
   const warnings = useCareNow(view, log);
-  const here = warnings.filter((one) => one.blockId === run.block.id || one.blockId === null);
+  const here = warnings.filter(
+    (one) => (one.blockId !== null && run.mates.includes(one.blockId)) || one.blockId === null,
+  );
   const later = warnings.filter((one) => !here.includes(one));
   if (warnings.length === 0) return null;
   return (

@@ -44,6 +44,8 @@ export interface CountTileProps {
   readonly round: number;
   /** Whose turn it is where stations hold fewer than the group. */
   readonly turn: 'now' | 'waits' | null;
+  /** True where the tile has to share the screen with other stations: its presses stand beside the count. */
+  readonly compact?: boolean;
 }
 
 /** The round a child is in: sets and growing counts go by what was done, holds and time boxes by the clock. */
@@ -55,7 +57,7 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
   const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
-  const { onMark, onBeside, onType } = props;
+  const { onMark, onBeside, onType, compact = false } = props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
@@ -76,18 +78,35 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
     const most = result.score + left * Math.max(...(step.zones ?? []).map((zone) => zone.points), 0);
     return (
       <Frame {...props}>
-        <div className="grid min-h-0 flex-1 grid-rows-[auto_minmax(0,1fr)] gap-2 p-2 @md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] @md:grid-rows-[minmax(0,1fr)]">
+        <div
+          className={cx(
+            'grid min-h-0 flex-1',
+            compact
+              ? 'grid-cols-[minmax(0,2fr)_minmax(0,3fr)] grid-rows-[minmax(0,1fr)] gap-1 p-1'
+              : 'grid-rows-[auto_minmax(0,1fr)] gap-2 p-2 @md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] @md:grid-rows-[minmax(0,1fr)]',
+          )}
+        >
           <div className="flex min-w-0 flex-col items-center justify-between text-center">
             {title}
-            <Count value={result.score} roomy />
-            <div className="flex w-full items-end justify-between gap-1">
-              <p className="min-w-0 flex-1 text-lg leading-tight">
+            {!compact && <Count value={result.score} roomy />}
+            <div className={cx('flex w-full justify-between gap-1', compact ? 'items-center' : 'items-end')}>
+              <p className={cx('min-w-0 flex-1 leading-tight', compact ? 'text-sm' : 'text-lg')}>
                 {measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}, {left} left
-                {left > 0 && <span className="block">at most {most}</span>}
+                {left > 0 && !compact && <span className="block">at most {most}</span>}
                 {line}
               </p>
-              <TypeButton name={name} onType={() => onType(playerId)} />
+              {compact ? (
+                <Count value={result.score} compact />
+              ) : (
+                <TypeButton name={name} onType={() => onType(playerId)} />
+              )}
             </div>
+            {compact && (
+              // Where two share a low station there is no room: a count is typed under the station’s three dots.
+              <span className="w-full [@container_(max-height:9rem)]:hidden">
+                <TypeButton name={name} onType={() => onType(playerId)} />
+              </span>
+            )}
           </div>
           <TargetZones
             name={name}
@@ -101,6 +120,12 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
     );
   }
 
+  const pressed = (
+    <span className="sr-only">
+      {step.lapParts ? `count a ${step.lapParts.noun}` : (pressWords[measure] ?? 'count a touch')}
+    </span>
+  );
+  const count = <Count value={numberInWords(measure, shown(result, step))} compact={compact} />;
   const hold = measure === 'hold';
   const lap = measure === 'lap';
   const fullHoldS = dose.kind === 'hold' ? dose.holdS : 0;
@@ -111,29 +136,57 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
       <PressZone
         data-touch-of={digit}
         onPress={press}
-        className="flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk"
+        className={cx(
+          'flex min-h-0 flex-1 flex-col items-center justify-center active:bg-chalk',
+          compact && 'pr-20',
+        )}
       >
-        {title}
-        <span className="sr-only">
-          {step.lapParts ? `count a ${step.lapParts.noun}` : (pressWords[measure] ?? 'count a touch')}
-        </span>
-        <Count value={numberInWords(measure, shown(result, step))} />
-        {line}
+        {compact ? (
+          // In a low tile the count stands beside what it is about.
+          <span className="flex w-full items-center justify-around gap-2 px-1">
+            <span className="min-w-0">
+              {title}
+              {pressed}
+              {line}
+            </span>
+            {count}
+          </span>
+        ) : (
+          <>
+            {title}
+            {pressed}
+            {count}
+            {line}
+          </>
+        )}
       </PressZone>
-      {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
-      <div className="flex border-t-2 border-ink bg-chalk">
+      {step.beside && (
+        <div className={cx(compact && 'pr-20')}>
+          <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />
+        </div>
+      )}
+      <div
+        className={cx(
+          'flex border-ink bg-chalk',
+          compact ? 'absolute inset-y-0 right-0 w-20 flex-col border-l-2' : 'border-t-2',
+        )}
+      >
         <PressZone
           data-miss-of={digit}
           onPress={(lateMs) => {
             sawMiss();
             mark('drop', hold ? heldS : undefined, lateMs);
           }}
-          className={cx('min-h-16 flex-1 text-xl font-bold active:bg-line', missed && 'bg-stop text-paper')}
+          className={cx(
+            'flex-1 font-bold active:bg-line',
+            compact ? 'min-h-11 px-1 text-base leading-tight' : 'min-h-16 text-xl',
+            missed && 'bg-stop text-paper',
+          )}
         >
           <span className="sr-only">{name}: </span>
           {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
         </PressZone>
-        <TypeButton name={name} onType={() => onType(playerId)} beside />
+        <TypeButton name={name} onType={() => onType(playerId)} beside compact={compact} />
       </div>
     </Frame>
   );
@@ -234,10 +287,12 @@ function TypeButton({
   name,
   onType,
   beside = false,
+  compact = false,
 }: {
   name: string;
   onType: () => void;
   beside?: boolean;
+  compact?: boolean;
 }) {
   return (
     <button
@@ -246,7 +301,11 @@ function TypeButton({
       aria-label={`${name}: type a count`}
       className={cx(
         'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
-        beside ? 'border-l-2 border-ink' : 'shrink-0 rounded-md border-2 border-edge',
+        beside
+          ? compact
+            ? 'border-t-2 border-ink'
+            : 'border-l-2 border-ink'
+          : 'shrink-0 rounded-md border-2 border-edge',
       )}
     >
       <Keyboard aria-hidden size={22} /> Type
@@ -276,7 +335,7 @@ function Frame({ name, turn, children }: Pick<CountTileProps, 'name' | 'turn'> &
       aria-label={turn === null ? name : `${name}, ${turn === 'now' ? 'on turn' : 'waits'}`}
       data-turn={turn ?? undefined}
       className={cx(
-        '@container-size flex min-h-0 flex-col overflow-hidden rounded-md border-3 bg-sheet',
+        '@container-size relative flex min-h-0 flex-col overflow-hidden rounded-md border-3 bg-sheet',
         turn === 'now' ? 'border-now' : turn === 'waits' ? 'border-dashed border-edge' : 'border-ink',
       )}
     >
@@ -285,14 +344,24 @@ function Frame({ name, turn, children }: Pick<CountTileProps, 'name' | 'turn'> &
   );
 }
 
-function Count({ value, roomy = false }: { value: number | string; roomy?: boolean }) {
+interface CountProps {
+  readonly value: number | string;
+  readonly roomy?: boolean;
+  readonly compact?: boolean;
+}
+
+function Count({ value, roomy = false, compact = false }: CountProps) {
   return (
     <span
       data-count
       className={cx(
         'tabular font-head leading-none font-extrabold',
         // Where zones want room the count takes less of it.
-        roomy ? 'text-[120px] @md:text-[clamp(120px,44cqh,280px)]' : 'text-[clamp(120px,44cqh,280px)]',
+        compact
+          ? 'text-[clamp(48px,52cqh,160px)]'
+          : roomy
+            ? 'text-[120px] @md:text-[clamp(120px,44cqh,280px)]'
+            : 'text-[clamp(120px,44cqh,280px)]',
       )}
     >
       {value}

@@ -2,7 +2,7 @@
 
 import { Keyboard, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { numberInWords } from '@/core/counting/measure';
 import { summaryOf, tally } from '@/core/counting/tally';
 import { counted } from '@/core/words';
@@ -74,7 +74,9 @@ interface BlockProps {
 }
 
 function BlockCounts({ court, view, block, number }: BlockProps) {
-  const run = useBlock(view, block, court, quiet);
+  // A station by itself here: what is taken back is its own last mark.
+  const alone = useMemo(() => ({ ...view, blocks: [block] }), [view, block]);
+  const run = useBlock(alone, block, court, quiet);
   const [typing, setTyping] = useState<string | null>(null);
   if (!run) return null;
   const players = view.players.filter(({ id }) => block.players.some((one) => one.playerId === id));

@@ -1,10 +1,11 @@
 'use client';
 
 import { doneTogether } from '@/session/together';
+import { usePart } from '@/ui/use-part';
 import type { RunLog } from '@/court/run-log';
 import { CourtGrid } from './court-grid';
 import type { CourtPlayer } from './court-view';
-import { TogetherGrid } from './together-grid';
+import type { TogetherGridProps } from './together-grid';
 import type { BlockRun } from './use-block';
 import type { RunScreen } from './use-run-screen';
 
@@ -14,16 +15,26 @@ interface Props {
   readonly log: RunLog;
   readonly onType: (playerId: string) => void;
   readonly onSay: (sentence: string) => void;
+  /** True where several stations share the screen. */
+  readonly compact?: boolean;
 }
 
 /** Is there nothing to count in a block, because it is run by the clock and done together? */
 export const isTogether = ({ drill, step }: BlockRun): boolean => doneTogether(drill, step);
 
+/** Fetched where something is done together, and kept for a reload without the server. */
+export const loadTogether = () => import('./together-grid');
+
+function TogetherLater(props: TogetherGridProps) {
+  const part = usePart(loadTogether, true);
+  return part ? <part.TogetherGrid {...props} /> : <div className="flex-1" aria-busy />;
+}
+
 /** What is pressed in a block: the tiles that count, or who has done what is done together. */
-export function CourtCounts({ run, screen, log, onType, onSay }: Props) {
+export function CourtCounts({ run, screen, log, onType, onSay, compact = false }: Props) {
   const { working, shown, numberOf, mark, refusal } = screen;
   return isTogether(run) ? (
-    <TogetherGrid run={run} players={working} log={log} numberOf={numberOf} onSay={onSay} />
+    <TogetherLater run={run} players={working} log={log} numberOf={numberOf} onSay={onSay} />
   ) : (
     <CourtGrid
       run={run}
@@ -35,6 +46,7 @@ export function CourtCounts({ run, screen, log, onType, onSay }: Props) {
       onType={onType}
       onSay={onSay}
       refusal={refusal}
+      compact={compact}
     />
   );
 }

@@ -35,11 +35,13 @@ interface Props {
   readonly onSay: (sentence: string) => void;
   /** Why the last press counted nothing; null when it did. */
   readonly refusal: string | null;
+  /** True where several stations share the screen: smaller tiles, in the room of one station. */
+  readonly compact?: boolean;
 }
 
 /** The tiles of those who are counted, as large as the screen allows. */
 export function CourtGrid(props: Props) {
-  const { run, players, all, log, numberOf, onMark, onType, onSay, refusal } = props;
+  const { run, players, all, log, numberOf, onMark, onType, onSay, refusal, compact = false } = props;
   const { block, drill, position, phases, rounds, say } = run;
   const onBeside = useCallback<CountTileProps['onBeside']>(
     (playerId, ref, text) => say({ playerId, kind: 'beside', ref, text }),
@@ -49,7 +51,12 @@ export function CourtGrid(props: Props) {
   const inWork = phase.kind === 'work' && !position.done;
   const heldS = block.dose.kind === 'hold' && inWork ? Math.floor(phase.seconds - leftS) : 0;
   return (
-    <div className={cx('relative grid min-h-0 flex-1 auto-rows-fr gap-2', grids[players.length])}>
+    <div
+      className={cx(
+        'relative grid min-h-0 flex-1 auto-rows-fr gap-2',
+        compact ? players.length > 1 && '@lg:grid-cols-2' : grids[players.length],
+      )}
+    >
       <p
         role="status"
         className={cx(
@@ -89,6 +96,7 @@ export function CourtGrid(props: Props) {
             heldS={heldS}
             phases={phases}
             round={phase.round - (phase.turn - 1) * rounds}
+            compact={compact}
             turn={block.turns === 1 ? null : turn === phase.turn ? 'now' : 'waits'}
           />
         );

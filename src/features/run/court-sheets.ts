@@ -5,6 +5,7 @@
 export { AdjustDialog } from './adjust-panel';
 export { CareSheet } from './care-sheet';
 export { FinishSheet } from './finish-sheet';
+export { bookingEndMs, overrunS, trimOffers } from '@/core/run/late';
 export { leftBy } from './left-by';
 export { MoreDialog } from './more-panel';
 export { SessionHeldBack } from './session-held-back';

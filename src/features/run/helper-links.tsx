@@ -9,24 +9,30 @@ import { Chip, ChipRow } from './chip';
 interface Props {
   readonly sessionId: string;
   readonly players: readonly PlayerFacts[];
+  /** Stations of circuits, where somebody may count whoever comes. */
+  readonly stations: readonly { readonly blockId: string; readonly name: string }[];
 }
 
 const intoView = (box: HTMLElement | null) => box?.scrollIntoView?.({ block: 'nearest' });
 
-/** Whom a link counts: a child, or everybody in the session. */
+/** Whom a link counts: a child, everybody in the session, or whoever comes to a station. */
 interface Counted {
   readonly id: string | null;
+  readonly blockId: string | null;
   readonly name: string;
 }
-const everybody: Counted = { id: null, name: 'everybody' };
+const everybody: Counted = { id: null, blockId: null, name: 'everybody' };
+const same = (a: Counted | undefined, b: Counted) => a?.id === b.id && a?.blockId === b.blockId;
 
 /** A link lets a helper count on their own phone. Making a new one for the same ends the old one. */
-export function HelperLinks({ sessionId, players }: Props) {
+export function HelperLinks({ sessionId, players, stations }: Props) {
   const [link, setLink] = useState<{ of: Counted; url: string; signed: string } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [name, setName] = useState('');
   const make = async (player: Counted) => {
-    const outcome = await ask(() => makeHelperLinkAction(sessionId, player.id, { name }));
+    const outcome = await ask(() =>
+      makeHelperLinkAction(sessionId, player.id, { name, blockId: player.blockId }),
+    );
     if (!outcome.ok) return setSaid(problemsText(outcome));
     setSaid(null);
     setLink({
@@ -36,8 +42,8 @@ export function HelperLinks({ sessionId, players }: Props) {
     });
   };
   const withdraw = async (player: Counted) => {
-    const outcome = await ask(() => withdrawHelperLinksAction(sessionId, player.id));
-    if (link?.of.id === player.id) setLink(null);
+    const outcome = await ask(() => withdrawHelperLinksAction(sessionId, player.id, player.blockId));
+    if (same(link?.of, player)) setLink(null);
     setSaid(outcome.ok ? `The link for ${player.name} is withdrawn.` : problemsText(outcome));
   };
   const chosen = link?.of;
@@ -54,10 +60,14 @@ export function HelperLinks({ sessionId, players }: Props) {
         />
       </label>
       <ChipRow label="Helper for">
-        {[...players, ...(players.length > 1 ? [everybody] : [])].map((player) => (
+        {[
+          ...players.map<Counted>(({ id, name: whose }) => ({ id, blockId: null, name: whose })),
+          ...(players.length > 1 ? [everybody] : []),
+          ...stations.map<Counted>(({ blockId, name: where }) => ({ id: null, blockId, name: where })),
+        ].map((player) => (
           <Chip
-            key={player.id ?? ''}
-            on={link !== null && link.of.id === player.id}
+            key={player.id ?? player.blockId ?? ''}
+            on={same(link?.of, player)}
             label={`Link to count ${player.name}`}
             onPress={() => void make(player)}
           >
@@ -74,7 +84,8 @@ export function HelperLinks({ sessionId, players }: Props) {
           <label className="min-w-0 flex-1">
             <span className="block text-sm text-soft">
               Open this on a helper’s phone: it counts {chosen.name}
-              {chosen.id !== null && ' and shows nobody else'}, for twelve hours. Counts are signed{' '}
+              {chosen.id !== null && ' and shows nobody else'}
+              {chosen.blockId !== null && ', whoever comes there,'} for twelve hours. Counts are signed{' '}
               {link.signed}.
             </span>
             <input

@@ -5,6 +5,7 @@ import { useCallback, useState } from 'react';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { CallBanner } from './call-banner';
+import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
 import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
@@ -34,7 +35,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   const { log, view } = court;
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
-  useOffline();
+  useOffline(loadCircuit);
   const screen = useRunScreen(court, settings);
   const { run, working } = screen;
   const [sheet, setSheet] = useState<'more' | 'held back' | null>(null);
@@ -44,7 +45,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   const typeFor = useCallback((playerId: string) => setTyping(playerId), []);
   useRunKeys({
     undo: () => run?.undo(),
-    typeCount: () => setTyping(working[0]?.id ?? null),
+    typeCount: run?.block.circuit ? undefined : () => setTyping(working[0]?.id ?? null),
     isSettled: screen.isSettled,
   });
   const notes = (
@@ -75,9 +76,12 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         {heldBack}
       </main>
     );
+  const circuit = run.block.circuit ?? null;
+  const Head = circuit ? CircuitHeadLater : CourtHead;
   return (
     <CourtMain>
-      <CourtHead
+      <Head
+        view={view}
         run={run}
         number={screen.index + 1}
         of={screen.blocks.length}
@@ -92,21 +96,25 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         >
           <Ellipsis aria-hidden size={22} /> More
         </button>
-      </CourtHead>
+      </Head>
       {notes}
-      {run.step.calls && settings.calls && <CallBanner call={run.call} silent />}
+      {run.step.calls && settings.calls && !circuit && <CallBanner call={run.call} silent />}
       {working.length === 0 && (
         <p className="px-2 text-xl">
           {view.players.length > 1 ? 'All sit' : `${view.players[0]?.name ?? 'Nobody'} sits`} this block out.
         </p>
       )}
-      <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
+      {circuit ? (
+        <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
+      ) : (
+        <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
+      )}
       <RunFooter
         run={run}
         log={log}
         undoName={working.find((player) => player.id === run.lastMark?.playerId)?.name}
         leftHanded={settings.leftHanded}
-        onOthers={isTogether(run) ? null : screen.showOthers}
+        onOthers={circuit || isTogether(run) ? null : screen.showOthers}
       />
       <Dialog
         open={sheet === 'more'}
@@ -116,7 +124,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         startsAtField={false}
       >
         <div className="space-y-4">
-          <NumbersSheet run={run} players={working} log={log} />
+          {!circuit && <NumbersSheet run={run} players={working} log={log} />}
           <ScreenSettings settings={settings} onSettings={setSettings} awake={awake} keys={helperKeys} />
         </div>
       </Dialog>

@@ -1,12 +1,13 @@
 'use client';
 
-import { DoorOpen } from 'lucide-react';
+import { DoorOpen, Ruler } from 'lucide-react';
 import Link from 'next/link';
 import { callsOf, feedsOf } from '@/session/sound';
-import { seedOf } from '@/core/calls/timeline';
+import { seedOf } from '@/core/fingerprint';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
+import { usePageBook } from '@/ui/house';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { Chip, ChipRow } from './chip';
 import type { CourtSettings } from './court-settings';
@@ -46,11 +47,24 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
   const players = view.players.filter((player) =>
     run.block.players.some((one) => one.playerId === player.id),
   );
+  const book = usePageBook(view.session.coach);
+  const stations = view.blocks.flatMap(({ id, drillId, circuit }, index) =>
+    circuit ? [{ blockId: id, name: `station ${index + 1}. ${book.drill(drillId)?.title ?? ''}` }] : [],
+  );
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap gap-2">
-        <NumbersSheet run={run} players={players} log={log} />
+        {!run.block.circuit && <NumbersSheet run={run} players={players} log={log} />}
         <WhoIsHere sessionId={view.session.id} players={view.listed} said={view.attendance} />
+        {/* Beside the court, which goes on counting. */}
+        <a
+          href={`/sessions/${view.session.id}/set-out?block=${run.block.id}`}
+          target="_blank"
+          rel="noreferrer"
+          className={buttonClass('plain', 'min-h-12')}
+        >
+          <Ruler aria-hidden size={20} /> Set-out <span className="sr-only">in a new tab</span>
+        </a>
         <Link
           href={`/sessions/${view.session.id}/plan`}
           prefetch={false}
@@ -72,7 +86,7 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
           className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
         />
       </label>
-      <HelperLinks sessionId={view.session.id} players={view.players} />
+      <HelperLinks sessionId={view.session.id} players={view.players} stations={stations} />
     </div>
   );
 }
@@ -83,8 +97,9 @@ function SoundSettings({
   onSettings,
 }: Pick<MorePanelProps, 'run' | 'settings' | 'onSettings'>) {
   const { step, tempoPerMin, block, drill } = run;
-  const calls = callsOf(step);
-  const feeds = feedsOf(block.setting);
+  // What one station is called or fed is not for the whole circuit.
+  const calls = block.circuit ? null : callsOf(step);
+  const feeds = block.circuit ? null : feedsOf(block.setting);
   const hears = settings.beat || calls !== null;
   const wish = {
     title: `${drill.title}: ${step.title}`,

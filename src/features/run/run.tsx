@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import { blockClock } from '@/core/run/block-clock';
 import { changeoverNow } from '@/core/run/changeover';
-import { lateAfterS } from '@/core/run/late';
+import { lateAfterS } from '@/core/run/late-after';
 import { counted } from '@/core/words';
 import { finishSessionAction } from '@/server/actions';
 import type { SessionRunView } from '@/server/views/session-run';
@@ -16,7 +16,8 @@ import { ErrorNote } from '@/ui/error-note';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
 import { CallBanner } from './call-banner';
-import { CourtCounts, isTogether } from './court-counts';
+import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
+import { CourtCounts, isTogether, loadTogether } from './court-counts';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
@@ -24,8 +25,13 @@ import { useCourtSettings } from './court-settings';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { KeysOnQuestion } from '@/features/help/keys-on-question';
+import { matesOf } from '@/core/planning/circuit/circuit';
+import type { Book } from '@/drills';
+import type { RunBlock } from '@/server/views/session-run';
+import { forMates, type BlockRun } from './use-block';
 import { RunFooter } from './run-footer';
 import { useCourt, useNow } from './use-court';
+import { loadPlayer } from './use-cues';
 import { useSessionTime } from './use-late';
 import { useRunKeys } from './use-run-keys';
 import { useRunScreen } from './use-run-screen';
@@ -34,6 +40,8 @@ import { useOffline, useWakeLock } from './use-screen';
 type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
 
 const loadSheets = () => import('./court-sheets');
+/** All that a reload without the server needs besides the page. */
+const loadRest = () => Promise.all([loadSheets(), loadCircuit(), loadTogether(), loadPlayer()]);
 
 export const RunPage = presentCourt(Run);
 
@@ -47,7 +55,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const book = usePageBook(session.coach);
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
-  useOffline(loadSheets);
+  useOffline(loadRest);
   const sheets = usePart(loadSheets);
   const screen = useRunScreen(court, settings);
   const { blocks, index, run, working, nextBlock, beforeBlock, isOut } = screen;
@@ -58,7 +66,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const [typing, setTyping] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const now = useNow(court.clock, false);
-  const time = useSessionTime(view, blocks, run, log, now, sheets?.leftBy ?? null);
+  const time = useSessionTime(view, blocks, run, log, now, sheets);
   const sheetProps = (which: Sheet) => ({
     open: sheet === which,
     onOpenChange: (open: boolean) => setSheet(open ? which : null),
@@ -75,8 +83,15 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
     adjust: () => setSheet('adjust'),
     time: () => setSheet('time'),
     isSettled: screen.isSettled,
-    typeCount: () => setTyping(run?.lastMark?.playerId ?? working[0]?.id ?? null),
+    // At a circuit every tile has its own.
+    typeCount: run?.block.circuit
+      ? undefined
+      : () => setTyping(run?.lastMark?.playerId ?? working[0]?.id ?? null),
     showNumber: (number) => {
+      if (run?.block.circuit)
+        return screen.sayRefusal(
+          `${players[number - 1]?.name ?? `Number ${number}`} is at no station in this round.`,
+        );
       const name = screen.showNumber(number);
       screen.sayRefusal(
         name
@@ -120,24 +135,27 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       </main>
     );
 
-  const { drill, step } = run;
+  const { step } = run;
   const endedBefore = blocks.slice(0, index).findLast((one) => !isOut(one));
   const clearS = (endedBefore && book.drill(endedBefore.drillId)?.changeoverS.value) ?? 0;
   const changeover =
     run.clock.state === 'ready' && now > 0
       ? changeoverNow(
-          blocks.filter((one) => one.id !== run.block.id).map((one) => log.events(one.id, null)),
-          clearS + drill.setUpS.value,
+          blocks.filter((one) => !run.mates.includes(one.id)).map((one) => log.events(one.id, null)),
+          clearS + setUpOf(blocks, run, book),
           now,
         )
       : null;
   const titleOf = (id: string) => {
-    const other = blocks.find((one) => one.id === id);
-    return (other && book.drill(other.drillId)?.title) ?? 'a block';
+    const others = matesOf(blocks, id).flatMap((one) => book.drill(one.drillId)?.title ?? []);
+    return others.length > 0 ? others.join(' beside ') : 'a block';
   };
+  const circuit = run.block.circuit ?? null;
+  const Head = circuit ? CircuitHeadLater : CourtHead;
   return (
     <CourtMain>
-      <CourtHead
+      <Head
+        view={view}
         run={run}
         number={index + 1}
         of={blocks.length}
@@ -156,7 +174,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           onSettings={setSettings}
           awake={awake}
         />
-      </CourtHead>
+      </Head>
       {problem && <ErrorNote>{problem}</ErrorNote>}
       <CourtNotesLater
         court={court}
@@ -164,22 +182,29 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         openedWith={openedWith}
         onHeldBack={() => setSheet('held back')}
       />
-      {step.calls && settings.calls && (
+      {step.calls && settings.calls && !circuit && (
         <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
       )}
-      <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
+      {circuit ? (
+        <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
+      ) : (
+        <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
+      )}
       <RunFooter
         run={run}
         log={log}
         undoName={players.find((player) => player.id === run.lastMark?.playerId)?.name}
         leftHanded={settings.leftHanded}
         adjust={
-          <AdjustSheet sheets={sheets} run={run} players={working} log={log} {...sheetProps('adjust')} />
+          // A station has its own, behind its three dots.
+          circuit ? null : (
+            <AdjustSheet sheets={sheets} run={run} players={working} log={log} {...sheetProps('adjust')} />
+          )
         }
         onStart={screen.toggleClock}
         onNext={nextBlock ? next : null}
         onFinish={() => setSheet('finish')}
-        onOthers={isTogether(run) ? null : screen.showOthers}
+        onOthers={circuit || isTogether(run) ? null : screen.showOthers}
       />
       {sheets && (
         <>
@@ -189,7 +214,10 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
             titleOf={titleOf}
             nextId={nextBlock?.id ?? null}
             first={!beforeBlock}
-            onLog={(fresh) => void log.log(fresh)}
+            onLog={(fresh) => {
+              const mates = matesOf(blocks, fresh.blockId).map(({ id }) => id);
+              for (const one of forMates(mates, fresh)) void log.log(one);
+            }}
             onBefore={before}
             onSwap={(withId) => {
               // The other block is on now; what was begun of this one waits, paused, at the other's place.
@@ -201,7 +229,12 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           <sheets.FinishSheet
             court={court}
             untouched={blocks
-              .filter((one) => !isOut(one) && blockClock(log.events(one.id, null)).state === 'ready')
+              .filter(
+                (one) =>
+                  (one.circuit?.at ?? 0) === 0 &&
+                  !isOut(one) &&
+                  blockClock(log.events(one.id, null)).state === 'ready',
+              )
               .map((one) => titleOf(one.id))}
             finishing={finishing}
             onFinish={() => void finish()}
@@ -224,3 +257,10 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
     </CourtMain>
   );
 }
+
+/** Seconds to set out what comes: a block, or all stations of a circuit. */
+const setUpOf = (blocks: readonly RunBlock[], run: BlockRun, book: Book): number =>
+  matesOf(blocks, run.block.id).reduce(
+    (sum, { drillId }) => sum + (book.drill(drillId)?.setUpS.value ?? 0),
+    0,
+  );

@@ -3,7 +3,8 @@
 import { ArrowLeftRight, ChevronLeft, RotateCcw, SkipForward, TimerReset } from 'lucide-react';
 import { trimOffersInWords } from './trim-words';
 import { clockTime } from '@/core/words';
-import { lateAfterS, shortShare } from '@/core/run/late';
+import { shortShare } from '@/core/run/late';
+import { lateAfterS } from '@/core/run/late-after';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import type { NewEvent } from '@/court/run-log';

@@ -10,7 +10,7 @@ import type { CourtPlayer } from './court-view';
 import { PressZone } from './press-zone';
 import type { BlockRun } from './use-block';
 
-interface Props {
+export interface TogetherGridProps {
   readonly run: BlockRun;
   readonly players: readonly CourtPlayer[];
   readonly log: RunLog;
@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** What is run by the clock and done together: one press says that all have done it, a press on a name is an exception. */
-export function TogetherGrid({ run, players, log, numberOf, onSay }: Props) {
+export function TogetherGrid({ run, players, log, numberOf, onSay }: TogetherGridProps) {
   const { block, step } = run;
   const markOf = (playerId: string) =>
     liveEvents(log.events(block.id, playerId)).findLast((event) => event.kind === 'done');

@@ -2,16 +2,25 @@
 
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
-import { courtPhases } from '@/session/court-clock';
+import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session/court-clock';
 import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { callsOf, feedsOf, usualTempo } from '@/session/sound';
 import type { Drill, Step } from '@/drills/types';
 import { beatLimits } from '@/core/calls/beat';
-import { callAt, seedOf, soundTimeline, type Cue } from '@/core/calls/timeline';
+import { callAt, soundTimeline, type Cue } from '@/core/calls/timeline';
+import { seedOf } from '@/core/fingerprint';
 import { asPlanned, conditionsNow, type Conditions } from '@/core/counting/conditions';
-import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
+import {
+  clockKinds,
+  courtKinds,
+  type CountKind,
+  type EventKind,
+  type TouchEvent,
+} from '@/core/counting/event';
+import { matesOf } from '@/core/planning/circuit/circuit';
+import { groupOf } from '@/core/planning/circuit/rotation';
 import { tally } from '@/core/counting/tally';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
@@ -37,6 +46,8 @@ export interface PlayerNow {
 
 export interface BlockRun {
   readonly block: RunBlock;
+  /** The blocks that go by one clock: the stations of its circuit, or only itself. */
+  readonly mates: readonly string[];
   readonly drill: Drill;
   /** The step of the block, and its dose as it is run. */
   readonly shared: CourtWork;
@@ -45,6 +56,10 @@ export interface BlockRun {
   readonly clock: BlockClock;
   readonly phases: readonly Phase[];
   readonly position: Position;
+  /** Seconds its clock has run. */
+  readonly passedS: number;
+  /** The clock as one player has it: of a circuit only their own visits are work. */
+  readonly phasesFor: (playerId: string) => readonly Phase[];
   /** Rounds of one turn. */
   readonly rounds: number;
   /** Everything that sounds, and the call that stands now. */
@@ -124,6 +139,17 @@ function playersNow(
   };
 }
 
+/** What is said of a block's time is said of every station of its circuit: they go by one clock. */
+const sharedKinds: ReadonlySet<EventKind> = new Set(
+  [...clockKinds, ...courtKinds].filter((kind) => kind !== 'swap'),
+);
+
+/** What is logged for one block, for all that go by its clock. */
+export function forMates(mates: readonly string[], fresh: NewEvent): NewEvent[] {
+  const shared = fresh.playerId === null && sharedKinds.has(fresh.kind);
+  return (shared ? mates : [fresh.blockId]).map((blockId) => ({ ...fresh, blockId }));
+}
+
 /** One block on court: its clock from the log, and what can be logged. Null when there is no such block. */
 export function useBlock(
   view: CourtView,
@@ -147,24 +173,33 @@ export function useBlock(
 
   const phases = useMemo(() => {
     if (!block || !shared) return [];
-    return extended(courtPhases(shared.dose, block, changes.share), changes.extraS);
+    const { circuit } = block;
+    const planned = circuit
+      ? circuitPhases(circuit, changes.share)
+      : courtPhases(shared.dose, block, changes.share);
+    return extended(planned, changes.extraS);
   }, [block, shared, changes]);
+  const mates = useMemo(
+    () => (block ? matesOf(view.blocks, block.id).map(({ id }) => id) : []),
+    [view.blocks, block],
+  );
 
   const step = shared?.step;
   const setting = block?.setting ?? null;
   const tempoPerMin = useMemo(() => {
-    const usual = step ? usualTempo(step, setting) : null;
+    // In a circuit nobody’s beat or calls are everybody’s: its signals are all there is to hear.
+    const usual = step && !block?.circuit ? usualTempo(step, setting) : null;
     if (usual === null) return null;
     const { min, max } = beatLimits;
     return Math.min(max, Math.max(min, Math.round((usual * settings.tempoPercent) / 100)));
-  }, [step, setting, settings.tempoPercent]);
+  }, [block, step, setting, settings.tempoPercent]);
   const cues = useMemo(() => {
     if (!block || !step) return [];
     return soundTimeline(phases, {
       tempoPerMin: settings.beat ? tempoPerMin : null,
       accentEvery: settings.accentEvery,
-      calls: settings.calls ? callsOf(step) : null,
-      feeds: settings.calls ? feedsOf(setting) : null,
+      calls: settings.calls && !block.circuit ? callsOf(step) : null,
+      feeds: settings.calls && !block.circuit ? feedsOf(setting) : null,
       seed: seedOf(block.id),
     });
   }, [block, step, setting, phases, tempoPerMin, settings.beat, settings.calls, settings.accentEvery]);
@@ -179,6 +214,18 @@ export function useBlock(
     [view, block, log, book, changes.share],
   );
 
+  const phasesFor = useCallback(
+    (playerId: string): readonly Phase[] => {
+      const circuit = block?.circuit;
+      if (!block || !circuit) return phases;
+      const group = groupOf(circuit, playerId);
+      const there = block.players.filter((one) => circuit.groups[group]?.includes(one.playerId));
+      const turns = Math.max(1, Math.ceil(there.length / block.atOnce));
+      return stationPhases(phases, circuit, group, playerNow(playerId).work.dose, turns);
+    },
+    [block, phases, playerNow],
+  );
+
   const mark = useCallback(
     (playerId: string, kind: CountKind, value: number | null = null, lateMs = 0): string | null => {
       if (!block || !shared) return null;
@@ -188,8 +235,10 @@ export function useBlock(
       // The mark belongs to the moment the finger came down: bounces and laps are timed by it.
       const atMs = Math.round(steady.now() - lateMs);
       const passedS = elapsedS(now, atMs);
+      const phases = phasesFor(playerId);
+      const counted = block.circuit ? overVisits(work.dose, block.circuit) : work.dose;
       const attempt =
-        kind === 'result' ? attempts.length + 1 : roundNow(work.dose, phases, passedS, touches + drops);
+        kind === 'result' ? attempts.length + 1 : roundNow(counted, phases, passedS, touches + drops);
       if (attempt === null)
         return notCounted(now.state, positionAt(phases, passedS), view.helper !== undefined);
       const { step, dose } = work;
@@ -207,20 +256,23 @@ export function useBlock(
       void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text, atMs });
       return null;
     },
-    [block, shared, playerNow, log, phases, cues, steady, view.helper],
+    [block, shared, playerNow, log, phasesFor, cues, steady, view.helper],
   );
 
   const say = useCallback(
     (fresh: Omit<NewEvent, 'blockId'>) => {
-      if (block) void log.log({ blockId: block.id, ...fresh });
+      if (!block) return;
+      // One moment for all of them.
+      const at = mates.length > 1 ? { atMs: Math.round(steady.now()) } : {};
+      for (const one of forMates(mates, { blockId: block.id, ...fresh })) void log.log({ ...at, ...one });
     },
-    [block, log],
+    [block, log, mates, steady],
   );
 
   const undo = useCallback(() => {
-    const last = block && log.lastMark(block.id);
-    if (last) say({ playerId: last.playerId, kind: 'undo', ref: last.id });
-  }, [block, log, say]);
+    for (const last of lastOf(log, mates))
+      void log.log({ blockId: last.blockId, playerId: last.playerId, kind: 'undo', ref: last.id });
+  }, [log, mates]);
 
   const toggleClock = useCallback(() => {
     if (!block) return;
@@ -254,17 +306,28 @@ export function useBlock(
     clock,
     phases,
     position,
+    passedS,
     rounds: roundsOf(shared.dose),
     cues,
     call: running && position.phase.kind === 'work' && !position.done ? callAt(cues, passedS, answerS) : null,
     tempoPerMin,
-    lastMark: log.lastMark(block.id),
+    phasesFor,
+    mates,
+    lastMark: lastOf(log, mates)[0] ?? null,
     mark,
     say,
     undo,
     toggleClock,
     leave,
   };
+}
+
+/** The last mark of the blocks that go by one clock; of what was said of them all at once, every one. */
+function lastOf(log: RunLog, mates: readonly string[]): TouchEvent[] {
+  const lasts = mates.flatMap((id) => log.lastMark(id) ?? []).sort((a, b) => (a.id < b.id ? 1 : -1));
+  const [newest] = lasts;
+  if (!newest || newest.playerId !== null || !sharedKinds.has(newest.kind)) return lasts.slice(0, 1);
+  return lasts.filter((one) => one.playerId === null && one.kind === newest.kind && one.atMs === newest.atMs);
 }
 
 /**

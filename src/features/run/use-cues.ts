@@ -3,7 +3,9 @@
 import { useEffect, useRef } from 'react';
 import { clipName } from '@/core/calls/call-sets';
 import type { Cue } from '@/core/calls/timeline';
-import { SoundPlayer, webAudioPlay } from '@/court/sound-player';
+
+/** What plays them: fetched once the court can count, and kept for a reload without the server. */
+export const loadPlayer = () => import('@/court/sound-player');
 
 const alwaysSpoken = ['last-ten-seconds', 'rest', 'time'];
 
@@ -21,6 +23,8 @@ export function useCues(running: boolean, cues: readonly Cue[], elapsedS: () => 
     const start = async () => {
       const context = audioContext();
       void context.resume();
+      const { SoundPlayer, webAudioPlay } = await loadPlayer();
+      if (gone) return;
       const player = new SoundPlayer({
         now: () => context.currentTime,
         play: webAudioPlay(context, (name) => clips.get(name)),
@@ -30,7 +34,7 @@ export function useCues(running: boolean, cues: readonly Cue[], elapsedS: () => 
         },
       });
       stop = () => player.stop();
-      if (!gone) player.start(cues, elapsed.current());
+      player.start(cues, elapsed.current());
       // Words that are not here yet join in as soon as they are.
       if ((await loadClips(context, [...alwaysSpoken, ...words])) && !gone)
         player.start(cues, elapsed.current());

@@ -2,14 +2,18 @@
 
 import { useState } from 'react';
 import { liveEvents } from '@/core/counting/live';
+import { slotsOf } from '@/core/planning/circuit/circuit';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
 import { courtChanges } from '@/core/run/court-changes';
-import { bookingEndMs, overrunS, trimOffers, type TrimOffer } from '@/core/run/late';
+import type { TrimOffer } from '@/core/run/late';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
 import { usePageBook } from '@/ui/house';
 import type { RunLog } from '@/court/run-log';
-import type { leftBy } from './left-by';
 import type { BlockRun } from './use-block';
+
+/** What times the rest of a plan: it comes once the court can count. */
+type Timing = Pick<typeof import('@/core/run/late'), 'bookingEndMs' | 'overrunS' | 'trimOffers'> &
+  Pick<typeof import('./left-by'), 'leftBy'>;
 
 export interface SessionTime {
   /** When the booking ends, UTC milliseconds; null before the session has begun. */
@@ -32,7 +36,7 @@ export function useSessionTime(
   run: BlockRun | null,
   log: RunLog,
   nowMs: number,
-  timing: typeof leftBy | null,
+  timing: Timing | null,
 ): SessionTime {
   const book = usePageBook(view.session.coach);
   const states = statesOf(order, log);
@@ -44,7 +48,7 @@ export function useSessionTime(
     .reduce((first, event) => Math.min(first, event.atMs), Infinity);
   const endMs =
     timing && Number.isFinite(startedMs)
-      ? bookingEndMs(view.bookedStartMs, view.session.bookedMin, startedMs)
+      ? timing.bookingEndMs(view.bookedStartMs, view.session.bookedMin, startedMs)
       : null;
   const totalS = run ? run.phases.reduce((sum, phase) => sum + phase.seconds, 0) : 0;
   const runningLeftS =
@@ -53,8 +57,8 @@ export function useSessionTime(
   return {
     endMs,
     leftS,
-    overS: overrunS(runningLeftS, toCome, leftS),
-    offers: endMs === null ? [] : trimOffers(runningLeftS, toCome, leftS),
+    overS: timing?.overrunS(runningLeftS, toCome, leftS) ?? 0,
+    offers: timing && endMs !== null ? timing.trimOffers(runningLeftS, toCome, leftS) : [],
     trimmed: states.flatMap<SessionTime['trimmed'][number]>(({ block, clock, changes }) => {
       if (clock.state !== 'ready') return [];
       if (changes.out) return [{ blockId: block.id, kind: 'out' }];
@@ -63,9 +67,10 @@ export function useSessionTime(
   };
 }
 
-/** Every block with its clock and what was decided about it. */
+/** Every block with its clock and what was decided about it; a circuit goes by its first station. */
 const statesOf = (order: readonly RunBlock[], log: RunLog) =>
-  order.map((block) => {
+  slotsOf(order).map(([first]) => {
+    const block = first!;
     const events = log.events(block.id, null);
     return { block, events, clock: blockClock(events), changes: courtChanges(events) };
   });
@@ -82,8 +87,8 @@ function keyOf(states: ReturnType<typeof statesOf>, run: BlockRun | null): strin
   ].join(' ');
 }
 
-const leftIn = (timing: typeof leftBy | null, ...asked: Parameters<typeof leftBy>) =>
-  timing?.(...asked) ?? { toCome: [], afterRunningS: 0 };
+const leftIn = (timing: Timing | null, ...asked: Parameters<Timing['leftBy']>) =>
+  timing?.leftBy(...asked) ?? { toCome: [], afterRunningS: 0 };
 
 /** A function that recomputes its answer only when it is asked something else than before. */
 function remembered<A extends readonly unknown[], R>(work: (...asked: A) => R): (...asked: A) => R {

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { courtChanges } from '@/core/run/court-changes';
+import { matesOf } from '@/core/planning/circuit/circuit';
 import { blocksInOrder, blockToOpen } from '@/court/first-block';
 import type { RunBlock } from '@/server/views/session-run';
 import type { CourtSettings } from './court-settings';
@@ -16,7 +17,7 @@ const roomy = (measure: string) => measure === 'points' || measure === 'grade';
 /** A second press this soon is the same press, milliseconds: nobody turns two blocks in so short a time. Ours. */
 const doubleTapMs = 800;
 /** After a turn of the page a key counts nothing for so long, milliseconds: it was meant for what stood there before. Ours. */
-const settlesMs = 400;
+export const settlesMs = 400;
 /** A word about a press that counted nothing stands so long, milliseconds. Ours. */
 const saidForMs = 3500;
 
@@ -78,6 +79,7 @@ export function useRunScreen<P extends CourtPlayer>(
     blocks.findIndex((block) => block.id === blockId),
   );
   const run = useBlock(view, blocks[index], court, settings);
+  const mates = matesOf(blocks, blocks[index]?.id ?? '');
   const isOut = (block: RunBlock | undefined) =>
     block !== undefined && courtChanges(log.events(block.id, null)).out;
 
@@ -126,22 +128,13 @@ export function useRunScreen<P extends CourtPlayer>(
     return player.name;
   };
 
-  const [refusal, sayRefusal] = usePassing(saidForMs);
-  const runMark = run?.mark;
-  const mark = useCallback(
-    (...press: Parameters<BlockRun['mark']>) => {
-      const no = runMark?.(...press) ?? null;
-      if (no) sayRefusal(no);
-      return no;
-    },
-    [runMark, sayRefusal],
-  );
+  const { mark, refusal, sayRefusal } = useMarks(run);
   return {
     blocks,
     index,
     run,
-    nextBlock: blocks.slice(index + 1).find((block) => !isOut(block)),
-    beforeBlock: blocks.slice(0, index).findLast((block) => !isOut(block)),
+    nextBlock: blocks.slice(index + mates.length).find((block) => !isOut(block)),
+    beforeBlock: leadOf(blocks, blocks.slice(0, index).findLast((block) => !isOut(block))?.id),
     isOut,
     openBlock,
     turnTo,
@@ -156,6 +149,27 @@ export function useRunScreen<P extends CourtPlayer>(
     refusal,
     sayRefusal,
   };
+}
+
+/** The block itself, or the first station of its circuit. */
+const leadOf = (blocks: readonly RunBlock[], id: string | undefined): RunBlock | undefined =>
+  id === undefined ? undefined : matesOf(blocks, id)[0];
+
+/** Marks of a block, and why the last press counted nothing: that stands for a moment. */
+export function useMarks(
+  run: BlockRun | null,
+): Pick<RunScreen<CourtPlayer>, 'mark' | 'refusal' | 'sayRefusal'> {
+  const [refusal, sayRefusal] = usePassing(saidForMs);
+  const runMark = run?.mark;
+  const mark = useCallback(
+    (...press: Parameters<BlockRun['mark']>) => {
+      const no = runMark?.(...press) ?? null;
+      if (no) sayRefusal(no);
+      return no;
+    },
+    [runMark, sayRefusal],
+  );
+  return { mark, refusal, sayRefusal };
 }
 
 /** Words that pass by themselves. */

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { sameWeekdayAfter, weeklyDays } from '@/core/planning/weekly';
 import { counted } from '@/core/words';
 import { planAgainAction, removeSessionAction } from '@/server/actions';
+import { DaysLeftOut } from './days-left-out';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
@@ -32,7 +33,9 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
 
   const book = async (build = false) => {
     setBusy(true);
-    const outcome = await ask(() => planAgainAction(session.id, { days }));
+    setProblem(null);
+    // One is built on its own screen, with two ways to look at; several at once, each for itself.
+    const outcome = await ask(() => planAgainAction(session.id, { days, build: build && days.length > 1 }));
     setBusy(false);
     if (!outcome.ok) return setProblem(problemsText(outcome));
     const { ids, leftOut } = outcome.value;
@@ -53,12 +56,6 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
         );
       },
     });
-  };
-  const skip = (day: string, out: boolean) => {
-    const next = new Set(skipped);
-    if (out) next.add(day);
-    else next.delete(day);
-    setSkipped(next);
   };
 
   return (
@@ -81,28 +78,11 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
       <Field label="Every week until" hint="Left open: once.">
         <input type="date" value={until} min={first} onChange={(event) => setUntil(event.target.value)} />
       </Field>
-      {all.length > 1 && (
-        <fieldset className="col-span-2">
-          <legend className="mb-1 font-semibold">Days: leave holidays out</legend>
-          <div className="grid grid-cols-2 gap-1 sm:grid-cols-3">
-            {all.map((day) => (
-              <label key={day} className="flex min-h-11 items-center gap-2 rounded-md px-2 hover:bg-chalk">
-                <input
-                  type="checkbox"
-                  checked={!skipped.has(day)}
-                  onChange={(event) => skip(day, !event.target.checked)}
-                  className="size-5 accent-[var(--now)]"
-                />
-                {shortDay(day)}
-              </label>
-            ))}
-          </div>
-        </fieldset>
-      )}
+      <DaysLeftOut all={all} skipped={skipped} onSkipped={setSkipped} />
       <div className="col-span-2 flex flex-wrap justify-end gap-2">
-        {days.length === 1 && (
+        {days.length > 0 && (
           <Button disabled={busy} onClick={() => void book(true)}>
-            <Hammer aria-hidden size={18} /> Build it anew
+            <Hammer aria-hidden size={18} /> {days.length === 1 ? 'Build it anew' : 'Build each anew'}
           </Button>
         )}
         <Button type="submit" look="now" disabled={busy || days.length === 0}>

@@ -9,8 +9,8 @@ import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
+import { usePart } from '@/ui/use-part';
 import { attendanceWords } from './attendance-words';
-import { SomebodyElse } from './somebody-else';
 
 interface Props {
   readonly sessionId: string;
@@ -18,6 +18,9 @@ interface Props {
   /** What was said so far. */
   readonly said: Readonly<Record<string, Attendance>>;
 }
+
+/** Seldom needed, and not before the list is open. */
+const loadOther = () => import('./somebody-else');
 
 const choices = Object.keys(attendanceWords) as Attendance[];
 
@@ -52,6 +55,7 @@ export function WhoIsHere(props: Props) {
 function AttendanceList({ sessionId, players, said }: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const [joined, setJoined] = useState('');
+  const other = usePart(loadOther);
   // Shown at once; the page that comes back says the same.
   const [now, setNow] = useState<Readonly<Record<string, Attendance | null>>>(said);
   const say = async (playerIds: readonly string[], attendance: Attendance | null) => {
@@ -92,10 +96,12 @@ function AttendanceList({ sessionId, players, said }: Props) {
       <Button className="mt-3" disabled={open.length === 0} onClick={() => void say(open, 'here')}>
         {open.length === players.length ? 'Everybody is here' : 'All the others are here'}
       </Button>
-      <SomebodyElse
-        sessionId={sessionId}
-        onJoined={(name) => setJoined(`${name} has joined: a part in every block that is still to come.`)}
-      />
+      {other && (
+        <other.SomebodyElse
+          sessionId={sessionId}
+          onJoined={(name) => setJoined(`${name} has joined: a part in every block that is still to come.`)}
+        />
+      )}
       <p role="status" className="mt-2 font-semibold text-safe">
         {joined}
       </p>

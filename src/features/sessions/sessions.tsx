@@ -16,7 +16,15 @@ export function Sessions({ view }: { view: SessionsView }) {
   const open = isOpen(view.filter);
   return (
     <>
-      <PageHead title="Sessions" actions={<NewSession today={view.today} squad={view.squad} />}>
+      <PageHead
+        title="Sessions"
+        actions={
+          <>
+            <ButtonLink href="/courses">Courses</ButtonLink>
+            <NewSession today={view.today} squad={view.squad} />
+          </>
+        }
+      >
         Plans to come, and reviews of what was held.
       </PageHead>
       <FilterBar path="/sessions" filter={view.filter} choices={view.choices} />

@@ -9,7 +9,7 @@ import { ThemeSwitch } from './theme-switch';
 
 const places = [
   { href: '/', title: 'Today', here: (path: string) => path === '/' },
-  { href: '/sessions', title: 'Sessions', here: (path: string) => path.startsWith('/sessions') },
+  { href: '/sessions', title: 'Sessions', here: (path: string) => /^\/(sessions|courses)/.test(path) },
   {
     href: '/squad',
     title: 'Squad',

@@ -8,6 +8,7 @@ import type { SessionPlanView } from '@/server/views/session-plan';
 import type { Evaluation } from '@/session/evaluate';
 import { evenDials, type Dials } from '@/session/build/options';
 import type { BuildJob } from '@/session/build/job';
+import { matesOf } from '@/core/planning/circuit/circuit';
 import type { PlanBlock } from '@/session/plan';
 import { retestOf } from '@/session/retest';
 import { Button } from '@/ui/button';
@@ -21,13 +22,17 @@ import { useBuild } from './use-build';
 import { proofWords } from './words';
 import { Said } from '@/ui/units';
 
+/** Who comes, and where it is: what is different from the plan when somebody is away, or it rains. */
+export type Day = Pick<PlanDoc, 'playerIds' | 'placeId'>;
+
 export interface BuildFormProps {
   readonly view: SessionPlanView;
   readonly doc: PlanDoc;
   readonly book: Book;
-  readonly evaluate: (blocks: readonly PlanBlock[]) => Evaluation;
-  /** Takes the blocks of a proposal into the plan, in place of those that may go. */
-  readonly onTake: (blocks: readonly PlanBlock[]) => void;
+  /** A plan looked at for other children, or at another place, than it has now. */
+  readonly evaluate: (blocks: readonly PlanBlock[], day: Day) => Evaluation;
+  /** Takes the blocks of a proposal into the plan, in place of those that may go, with who comes and where. */
+  readonly onTake: (blocks: readonly PlanBlock[], day: Day) => void;
   readonly onAdd: (block: PlanBlock) => void;
   readonly onDone: () => void;
 }
@@ -53,8 +58,10 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
   const [kept, setKept] = useState<readonly PlanBlock[]>(() =>
     doc.blocks.filter(({ id }) => view.held.includes(id)),
   );
-  const players = useMemo(() => carefulPlayers(view, doc.playerIds), [view, doc.playerIds]);
-  const { bookedMin, startTime, airC, placeId, coach } = doc;
+  const [day, setDay] = useState<Day>({ playerIds: doc.playerIds, placeId: doc.placeId });
+  const { playerIds, placeId } = day;
+  const players = useMemo(() => carefulPlayers(view, playerIds), [view, playerIds]);
+  const { bookedMin, startTime, airC, coach } = doc;
 
   const job = useMemo<Omit<BuildJob, 'facts'>>(() => {
     const last = view.last && retestOf(book, view.last.blocks);
@@ -80,18 +87,26 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
 
   const keptIds = new Set(kept.map(({ id }) => id));
   const proposals = useMemo(() => ('proposals' in state ? state.proposals : []), [state]);
-  const evaluations = useMemo(() => proposals.map(({ blocks }) => evaluate(blocks)), [proposals, evaluate]);
+  const evaluations = useMemo(
+    () => proposals.map(({ blocks }) => evaluate(blocks, day)),
+    [proposals, evaluate, day],
+  );
   const titleOf = (drillId: string) => book.drill(drillId)?.title ?? '';
   const planned = doc.blocks.filter(({ id }) => !view.held.includes(id));
   const going = state.kind === 'building';
   const stopped = state.kind === 'built' && state.stopped;
 
-  const keep = (block: PlanBlock) =>
+  const known = (id: string) => doc.blocks.some((block) => block.id === id);
+  const keep = (block: PlanBlock) => {
+    // A circuit is kept or let go with all of its stations.
+    const mates = known(block.id) ? matesOf(doc.blocks, block.id) : [block];
+    const ids = mates.map(({ id }) => id);
     setKept((before) =>
       before.some(({ id }) => id === block.id)
-        ? before.filter(({ id }) => id !== block.id || view.held.includes(id))
-        : [...before, { ...block, id: doc.blocks.some(({ id }) => id === block.id) ? block.id : ulid() }],
+        ? before.filter(({ id }) => !ids.includes(id) || view.held.includes(id))
+        : [...before, ...mates.map((one) => ({ ...one, id: known(one.id) ? one.id : ulid() }))],
     );
+  };
   const ban = (drillId: string) => {
     setMust((before) => before.filter((one) => one !== drillId));
     setKept((before) => before.filter((one) => one.drillId !== drillId || view.held.includes(one.id)));
@@ -100,14 +115,17 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
   const take = (blocks: readonly PlanBlock[]) => {
     const fresh = forPlan(blocks, keptIds);
     // What was held stays where it was: first.
-    onTake([
-      ...doc.blocks.filter(({ id }) => view.held.includes(id)),
-      ...fresh.filter(({ id }) => !view.held.includes(id)),
-    ]);
+    onTake(
+      [
+        ...doc.blocks.filter(({ id }) => view.held.includes(id)),
+        ...fresh.filter(({ id }) => !view.held.includes(id)),
+      ],
+      day,
+    );
     onDone();
   };
 
-  if (players.length === 0)
+  if (doc.playerIds.every((id) => view.absent.includes(id)))
     return <ErrorNote>Nobody is coming yet: tick who comes, under “Who comes”, and build then.</ErrorNote>;
   return (
     <div className="space-y-3">
@@ -148,6 +166,7 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
           )}
         </span>
       </div>
+      {view.held.length === 0 && <Otherwise view={view} doc={doc} day={day} onDay={setDay} />}
       {planned.length > 0 && (
         <fieldset className="flex flex-wrap items-center gap-2">
           <legend className="sr-only">Keep of what is planned</legend>
@@ -268,5 +287,62 @@ function Chosen({ text, onRemove }: { readonly text: string; readonly onRemove: 
         <span className="pr-3" />
       )}
     </span>
+  );
+}
+
+interface OtherwiseProps {
+  readonly view: SessionPlanView;
+  readonly doc: PlanDoc;
+  readonly day: Day;
+  readonly onDay: (day: Day) => void;
+}
+
+/** Somebody is away, or it rains: built for those who come, where there is a roof. The last one stays. */
+function Otherwise({ view, doc, day, onDay }: OtherwiseProps) {
+  const children = doc.playerIds.flatMap(
+    (id) => view.squad.find((one) => one.id === id && !view.absent.includes(id)) ?? [],
+  );
+  const comes = new Set(day.playerIds);
+  const toggle = (id: string) => {
+    const playerIds = doc.playerIds.filter((one) => comes.has(one) !== (one === id));
+    if (children.some((child) => playerIds.includes(child.id))) onDay({ ...day, playerIds });
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+      {view.grounds.length > 0 && (
+        <label className="inline-flex items-center gap-2 font-semibold">
+          Where
+          <select
+            value={day.placeId ?? ''}
+            onChange={(event) => onDay({ ...day, placeId: event.target.value || null })}
+            className="min-h-11 rounded-md border-2 border-edge bg-sheet px-2"
+          >
+            <option value="">no place said</option>
+            {view.grounds.map(({ id, name, ceilingM }) => (
+              <option key={id} value={id}>
+                {name}
+                {ceilingM === null ? ', in the open' : ', under a roof'}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {children.length > 1 && (
+        <fieldset className="flex flex-wrap items-center gap-x-3">
+          <legend className="sr-only">Who comes</legend>
+          {children.map(({ id, name }) => (
+            <label key={id} className="inline-flex min-h-11 items-center gap-1.5">
+              <input
+                type="checkbox"
+                checked={comes.has(id)}
+                onChange={() => toggle(id)}
+                className="size-5 accent-[var(--now)]"
+              />
+              {name}
+            </label>
+          ))}
+        </fieldset>
+      )}
+    </div>
   );
 }

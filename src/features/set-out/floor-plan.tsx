@@ -1,0 +1,157 @@
+import type { Taped } from '@/core/movement/layout';
+import type { Floor } from '@/core/place/on-floor';
+import type { Place } from '@/core/place/place';
+import type { PlacedLane, PlacedSlot } from '@/session/set-out';
+import { FloorThings } from '@/ui/drawing/floor-things';
+import { OnTheFloor, WayEnd, type Scaled } from '@/ui/drawing/on-the-floor';
+import { useUnits } from '@/ui/units';
+
+const widthPx = 900;
+const edge = { top: 30, side: 16, bottom: 44 };
+
+interface Props {
+  readonly place: Place;
+  readonly slot: PlacedSlot;
+  /** Points with the numbers they have in the list. */
+  readonly numbered: readonly Taped[];
+}
+
+/** A slot on the floor of its place from above, to scale: the wall above, lanes, what lies in them, and a bar of metres. */
+export function FloorPlan({ place, slot, numbered }: Props) {
+  const { say, length } = useUnits();
+  const { floor, blocks } = slot;
+  const scale = (widthPx - 2 * edge.side) / floor.alongM;
+  const x = (metres: number) => edge.side + metres * scale;
+  const y = (metres: number) => edge.top + metres * scale;
+  const heightPx = edge.top + floor.deepM * scale + edge.bottom;
+  const wall = Math.min(place.wallM, floor.alongM);
+  const lanes = blocks.flatMap((block) => block.lanes);
+  const said = blocks
+    .map(({ title, lanes: own }) => `${title}: ${own.length === 1 ? 'one lane' : `${own.length} lanes`}`)
+    .join('; ');
+  return (
+    // On a phone it is looked at piece by piece, rather than too small to read.
+    <div className="overflow-x-auto" role="group" aria-label="The floor" tabIndex={0}>
+      <svg
+        role="img"
+        aria-label={say(
+          `${place.name} from above, ${floor.alongM} by ${floor.deepM} m, to scale. ${said}. ${numbered.length} marks to tape.`,
+        )}
+        viewBox={`0 0 ${widthPx} ${Math.ceil(heightPx)}`}
+        className="w-full min-w-[44rem]"
+      >
+        <WayEnd />
+        <rect
+          x={x(0)}
+          y={y(0)}
+          width={floor.alongM * scale}
+          height={floor.deepM * scale}
+          fill="var(--chalk)"
+          stroke="var(--ink)"
+          strokeWidth="2"
+          strokeDasharray={place.ceilingM === null ? '6 5' : undefined}
+        />
+        {wall > 0 && <line x1={x(0)} x2={x(wall)} y1={y(0)} y2={y(0)} stroke="var(--now)" strokeWidth="7" />}
+        <text x={x(0)} y={edge.top - 11} fontSize="14" fontWeight="600" fill="var(--ink)">
+          {wall > 0 ? 'Left end of the wall' : 'Left corner'}
+        </text>
+        <text
+          x={x(floor.alongM)}
+          y={edge.top - 11}
+          fontSize="14"
+          fontWeight="600"
+          textAnchor="end"
+          fill="var(--ink)"
+        >
+          Right corner
+        </text>
+        <FloorThings
+          things={place.things ?? []}
+          alongM={floor.alongM}
+          x={x}
+          y={y}
+          scale={scale}
+          words="kind"
+        />
+        {lanes.map((lane, n) => (
+          <LaneDrawing key={n} lane={lane} x={x} y={y} scale={scale} />
+        ))}
+        {numbered.map(({ at }, n) => (
+          <text
+            key={n}
+            x={x(at.x) + 7}
+            y={y(at.y) - 6}
+            fontSize="14"
+            fontWeight="700"
+            fill="var(--ink)"
+            stroke="var(--sheet)"
+            strokeWidth="3"
+            paintOrder="stroke"
+          >
+            {n + 1}
+          </text>
+        ))}
+        <ScaleBar floor={floor} x={x} y={y(floor.deepM) + 18} words={length} />
+      </svg>
+    </div>
+  );
+}
+
+function LaneDrawing({
+  lane: { room, layout, name, who },
+  x,
+  y,
+  scale,
+}: { readonly lane: PlacedLane } & Scaled) {
+  return (
+    <g>
+      <rect
+        x={x(room.x) + 2}
+        y={y(room.y) + 2}
+        width={room.width * scale - 4}
+        height={room.height * scale - 4}
+        fill="var(--sheet)"
+        stroke="var(--soft)"
+        strokeWidth="1.5"
+        strokeDasharray="3 4"
+      />
+      <OnTheFloor layout={layout} x={x} y={y} scale={scale} />
+      {(name || who) && (
+        <text x={x(room.x) + 7} y={y(room.y + room.height) - 8} fontSize="13" fill="var(--soft)">
+          {[name, who?.split(' ')[0]].filter(Boolean).join(' ')}
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** A bar of metres below the floor: on paper a ruler checks the scale. */
+function ScaleBar({
+  floor,
+  x,
+  y,
+  words,
+}: {
+  readonly floor: Floor;
+  readonly x: (metres: number) => number;
+  readonly y: number;
+  readonly words: (metres: number) => string;
+}) {
+  const bar = floor.alongM >= 12 ? 5 : floor.alongM >= 5 ? 2 : 1;
+  return (
+    <g>
+      <path
+        d={`M${x(0)} ${y - 5}v10M${x(0)} ${y}H${x(bar)}M${x(bar)} ${y - 5}v10`}
+        stroke="var(--ink)"
+        strokeWidth="2"
+        fill="none"
+      />
+      <text x={x(bar) + 8} y={y + 5} fontSize="14" fill="var(--ink)">
+        {words(bar)}
+      </text>
+      <text x={x(floor.alongM)} y={y + 5} fontSize="14" textAnchor="end" fill="var(--soft)">
+        {`${words(floor.alongM)} × ${words(floor.deepM)}`}
+      </text>
+    </g>
+  );
+}

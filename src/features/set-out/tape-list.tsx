@@ -1,0 +1,92 @@
+import { distance } from '@/core/geometry/points';
+import { diagonal, furthestApart, isTaped, tapesTo } from '@/core/geometry/taping';
+import { inPaces } from '@/core/movement/paces';
+import type { PlacedSlot } from '@/session/set-out';
+import { useUnits } from '@/ui/units';
+
+interface Props {
+  readonly slot: PlacedSlot;
+  /** The coach's own paces over ten metres; null where nobody counted them. */
+  readonly paces: number | null;
+}
+
+/** Every mark by two tapes, in the order they are walked to; what is there already and stays; and a check. */
+export function TapeList({ slot, paces }: Props) {
+  const { length } = useUnits();
+  const { comes, stays, walkM, floor } = slot;
+  const { alongM, deepM } = floor;
+  if (comes.length + stays.length === 0)
+    return <p className="text-soft">Nothing lies on the floor for this.</p>;
+  const check = furthestApart(comes.length > 1 ? comes : [...comes, ...stays]);
+  return (
+    <div className="space-y-2">
+      {comes.length > 0 && (
+        <div className="overflow-x-auto">
+          <table className="tabular w-full text-left">
+            <caption className="sr-only">Marks by two tapes, in the order they are walked to</caption>
+            <thead>
+              <tr className="text-sm text-soft">
+                <th scope="col">No.</th>
+                <th scope="col">Mark</th>
+                <th scope="col" className="text-right">
+                  From the left
+                </th>
+                <th scope="col" className="text-right">
+                  From the right
+                </th>
+                {paces !== null && (
+                  <th scope="col" className="text-right">
+                    Paces
+                  </th>
+                )}
+              </tr>
+            </thead>
+            <tbody>
+              {comes.map(({ at, label }, n) => {
+                const { fromLeft, fromRight } = tapesTo(at, alongM);
+                return (
+                  <tr key={n} className="border-t border-line">
+                    <td className="font-bold">{n + 1}</td>
+                    <th scope="row" className="pr-2 font-normal">
+                      {label}
+                      {!isTaped(at, alongM) && (
+                        <span className="block text-sm text-soft">
+                          {at.y < 0.01
+                            ? 'on the wall’s line: the left tape alone'
+                            : `near the wall: straight out from it ${length(at.y)}, at ${length(at.x)} along`}
+                        </span>
+                      )}
+                    </th>
+                    <td className="text-right">{length(fromLeft)}</td>
+                    <td className="text-right">{length(fromRight)}</td>
+                    {paces !== null && (
+                      <td className="text-right">{`${inPaces(fromLeft, paces)} / ${inPaces(fromRight, paces)}`}</td>
+                    )}
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {stays.length > 0 && (
+        <p>
+          <b>There already, and stays:</b>{' '}
+          {stays.map(({ label }, n) => `${comes.length + n + 1} ${label}`).join(', ')}.
+        </p>
+      )}
+      {check && (
+        <p>
+          <b>Check:</b> from “{check[0].label}” to “{check[1].label}” it is{' '}
+          {length(distance(check[0].at, check[1].at))}.
+        </p>
+      )}
+      {comes.length > 1 && (
+        <p className="text-sm text-soft">
+          In this order you walk {length(walkM)} from the left corner. The floor is square where both ways
+          across it are {length(diagonal(alongM, deepM))}.
+        </p>
+      )}
+    </div>
+  );
+}
