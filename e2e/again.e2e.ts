@@ -157,6 +157,27 @@ test('week by week until a day, with a holiday left out; taken back with one pre
   await page.press('Undo');
   await page.becomes(`document.body.textContent.includes('is planned on 3 days')`, false);
   await browser.driver.wait(async () => (await count()) === before, 20_000);
+
+  const known = (await app.query('select id from session')).map(({ id }) => String(id));
+  // The same weeks, each built for what the children need then: no drill of one in the next.
+  await browser.driver.executeScript(
+    `document.querySelector('[aria-label^="Plan Wall and feet again"]').click()`,
+  );
+  await page.setValue(
+    'Every week until',
+    new Date(Date.parse(first) + 7 * 24 * 3600 * 1000).toISOString().slice(0, 10),
+  );
+  await page.press('Build each anew');
+  await page.sees('Wall and feet is planned on 2 days.');
+  const built = (
+    await app.query(
+      `select session_id as id, group_concat(drill_id) as drills from block group by session_id`,
+    )
+  ).filter(({ id }) => !known.includes(String(id)));
+  expect(built).toHaveLength(2);
+  const [one, other] = built.map(({ drills }) => String(drills).split(','));
+  expect(one!.length).toBeGreaterThan(3);
+  expect(other!.filter((id) => one!.includes(id))).toEqual([]);
   expect(await browser.faults()).toEqual([]);
 });
 

@@ -1,6 +1,7 @@
 import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
+import { axeViolations, contrastViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { forFingers, forMouse, misfits } from './lib/fits';
 import { Page } from './lib/page';
 import { demoIds, views, type Ids } from './lib/views';
 
@@ -24,20 +25,50 @@ const everyView = [
   ['Player, all time', (of: Ids) => `/players/${of.bram}?drill=racket-wall-rally&all=1`, 'attempts in all'],
 ] as const;
 
-describe.each(['day', 'night'] as const)('%s', (theme) => {
-  beforeAll(async () => {
-    await browser.driver.get(app.url);
-    await browser.driver.manage().addCookie({ name: 'vowstep-theme', value: theme, sameSite: 'Strict' });
-  });
+const devices = [
+  ['a laptop', 1280, 800, forMouse],
+  ['a tablet', 1024, 768, forFingers],
+  ['a phone', 390, 844, forFingers],
+] as const;
 
-  test.each([...everyView])('%s opens without a fault', async (_name, path, words) => {
-    await browser.driver.get(app.url + path(ids));
-    await page.sees(words);
-    await page.becomes('document.documentElement.dataset.theme', theme);
-    expect(await axeViolations(browser.driver)).toEqual([]);
-    expect(await browser.faults()).toEqual([]);
-    // Nothing runs out of the screen sideways.
-    await page.becomes('document.documentElement.scrollWidth <= innerWidth', true);
+/** The other colours, without loading again: what fades into them is there at once. */
+const wear = (theme: 'day' | 'night') =>
+  browser.driver.executeScript(
+    `document.documentElement.dataset.theme = '${theme}'; document.body.offsetWidth; for (const one of document.getAnimations()) one.finish()`,
+  );
+
+describe('every view, by day and by night, on a laptop, a tablet and a phone', () => {
+  afterEach(() => setViewport(browser.driver, 1280, 800));
+
+  test.each([...everyView])(
+    '%s opens without a fault, scrolls not sideways, cuts no text, and every control can be pressed',
+    async (_name, path, words) => {
+      await browser.driver.get(app.url + path(ids));
+      await page.sees(words);
+      expect(await axeViolations(browser.driver)).toEqual([]);
+      await wear('night');
+      expect(await contrastViolations(browser.driver)).toEqual([]);
+      await wear('day');
+      expect(await browser.faults()).toEqual([]);
+      await browser.driver.executeAsyncScript(`document.fonts.ready.then(() => arguments[0]())`);
+      const found: string[] = [];
+      for (const [device, width, height, target] of devices) {
+        await setViewport(browser.driver, width, height);
+        for (const misfit of await misfits(browser.driver, target)) found.push(`${device}: ${misfit}`);
+      }
+      expect(found).toEqual([]);
+    },
+  );
+
+  test('the colours that were chosen last are there from the first paint', async () => {
+    await browser.driver.get(app.url);
+    await browser.driver.manage().addCookie({ name: 'vowstep-theme', value: 'night', sameSite: 'Strict' });
+    for (const address of ['/', `/sessions/${ids.planned}/run`]) {
+      await browser.driver.get(app.url + address);
+      await page.becomes('document.documentElement.dataset.theme', 'night');
+      expect(await axeViolations(browser.driver)).toEqual([]);
+    }
+    await browser.driver.manage().deleteCookie('vowstep-theme');
   });
 });
 

@@ -35,6 +35,8 @@ const refused: [file: string, code: string, rule: string][] = [
   ['src/data/probe.ts', `export { check } from '@/schemas/check';`, path],
   ['src/workers/probe.ts', `export { plainBook } from '@/drills';`, path],
   ['src/server/sessions/probe.ts', `export { squadView } from '@/server/views/squad';`, path],
+  ['src/server/courses/probe.ts', `export { squadView } from '@/server/views/squad';`, path],
+  ['src/server/vows/probe.ts', `export { squadView } from '@/server/views/squad';`, path],
   ['src/server/readers/probe.ts', `export { decide } from '@/server/sessions/decisions';`, path],
   ['src/server/probe.ts', `export { RunLog } from '@/court/run-log';`, path],
 ];

@@ -41,15 +41,13 @@ await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
 await view('progress', `/players/${nessa}/progress?drill=clap-and-catch`, 'What is next');
 await view('needs', '/squad/needs', 'Ready to move');
-const challenge = await id(`select id from challenge where kind = 'level'`);
-await view('board', `/challenges/${challenge}`, 'Put it on the board');
 await view('vows', '/vows', 'vows running');
 const vow = await id(
   `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Corin%' order by v.until_day desc limit 1`,
 );
 await driver.get(`${app.url}/vows/${vow}/card`);
 await page.press('Put a link on it');
-await shown('card', 'It is shown here once');
+await page.sees('It is shown here once');
 const link = await driver.executeScript<string>(`return document.querySelector('[data-link] a').href`);
 await setViewport(driver, 390, 844);
 await driver.get(link);
@@ -73,6 +71,10 @@ await page.setValue('Distance', '4');
 await page.setValue('Mark on the wall', '1.8');
 await shown('bench-wall', 'give or take');
 await view('paper', `/sessions/${tennis}/paper`, 'To ask at the end');
+await driver.get(`${app.url}/sessions/${tennis}/set-out`);
+await page.sees('Left end of the wall');
+await page.press('Marker touches');
+await shown('set-out', 'From the left');
 await view('plan', `/sessions/${tableTennis}/plan`, 'Add a drill');
 await (await page.find('[data-block]:nth-of-type(4)')).click();
 await shot('plan');
@@ -81,6 +83,7 @@ await page.press('Build');
 await page.becomes(
   `[...document.querySelectorAll('[data-proposal]')].map((one) => one.dataset.proposal).join()`,
   'proven,proven',
+  120_000,
 );
 await shot('build');
 
@@ -128,25 +131,42 @@ await press(1, 8);
 await page.sees('All safe on the server');
 await shot('run-phone');
 
-// Who comes in, and what comes in as a file.
+// Three stations side by side.
+const stations = sessions[2]!.id as string;
 await setViewport(driver, 1280, 800);
-await driver.get(`${app.url}/settings`);
-const passcode = 'quiet lantern over gravel';
-for (const [button, name, done] of [
-  ['Set your passcode', 'Ottilie Brandt', 'Signed in as Ottilie Brandt'],
-  ['Add a coach', 'Sefa Lund', 'Sefa Lund can sign in.'],
-] as const) {
-  await page.press(button);
-  await page.type('Name', name);
-  await page.type('Passcode', passcode);
-  await page.press('Add');
-  await page.sees(done);
-}
-await page.press('Copy the book now');
-await page.sees('looked through, sound');
-await page.press('Calendar address');
-await page.type('Whose calendar', 'Sefa');
-await page.press('Make it');
-await page.sees('not shown again');
-await view('settings', '/settings', 'Calendar of Sefa');
+await driver.get(`${app.url}/sessions/${stations}/plan`);
+await page.press('Side by side');
+await page.sees('They move to the place of the first of them.');
+await driver.executeScript(
+  `[...document.querySelectorAll('[role=dialog] input[type=checkbox]')].slice(2, 5).forEach((one) => one.click())`,
+);
+await page.press('Make a circuit');
+await page.sees('touches a child');
+await page.sees('Saved');
+await driver.get(`${app.url}/sessions/${stations}/run`);
+await page.sees('Start block');
+while (!(await page.text()).includes('Side by side')) await nextBlock(page);
+await page.press('Start block');
+await page.becomes(`document.querySelector('[data-phase]').dataset.phase`, 'work');
+await driver.executeScript(
+  `[...document.querySelectorAll('[data-touch-of]')].forEach((one, at) => { for (let i = 0; i < 4 + 3 * at; i++) one.dispatchEvent(new PointerEvent('pointerdown', { bubbles: true })); })`,
+);
+await page.sees('All safe on the server');
+await shot('circuit');
+
+// A course of eight weeks.
+await driver.get(`${app.url}/courses`);
+await page.press('Make a course');
+await page.sees('Everybody passes');
+await driver.executeScript(
+  `const field = document.querySelectorAll('[role=dialog] select')[0];
+   const value = [...field.options].find((one) => one.text.includes('Hands and strokes')).value;
+   Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(field, value);
+   field.dispatchEvent(new Event('change', { bubbles: true }));`,
+);
+await page.choose('Drill', 'Racket wall rally');
+await page.type('Name', 'At the wall by spring');
+await page.press('Book and plan 8 sessions');
+await page.sees('What was planned anew');
+await shot('course');
 await Promise.all([browser.close(), app.close()]);

@@ -14,6 +14,7 @@ export async function viewsOf(client: Client): Promise<Record<string, string>> {
     blank: '/blank',
     today: '/',
     sessions: '/sessions',
+    courses: '/courses',
     squad: '/squad',
     drills: '/drills',
     drill: '/drills/palm-up-bounce',
@@ -30,6 +31,7 @@ export async function viewsOf(client: Client): Promise<Record<string, string>> {
     settings: '/settings',
     files: '/files',
     plan: `/sessions/${planned}/plan`,
+    'set-out': `/sessions/${planned}/set-out`,
     run: `/sessions/${planned}/run`,
     review: `/sessions/${held}/review`,
   };

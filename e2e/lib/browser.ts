@@ -25,6 +25,9 @@ export interface Browser {
   readonly close: () => Promise<void>;
 }
 
+/** How often it is looked whether what is waited for is there. */
+const lookEveryMs = 40;
+
 /** A fresh headless browser with a profile of its own. */
 export async function openBrowser(width = 1280, height = 800): Promise<Browser> {
   const profile = mkdtempSync(path.join(tmpdir(), 'vowstep-browser-'));
@@ -42,6 +45,10 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     .setChromeOptions(options)
     .setChromeService(service)
     .build();
+  // The driver looks every 200 ms unless it is told otherwise: most of what is waited for is there much sooner.
+  const wait = driver.wait.bind(driver) as (...args: unknown[]) => never;
+  driver.wait = ((until: unknown, forMs?: number, message?: string, everyMs = lookEveryMs) =>
+    wait(until, forMs, message, everyMs)) as typeof driver.wait;
   await setViewport(driver, width, height);
   return {
     driver,

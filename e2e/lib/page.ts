@@ -91,18 +91,19 @@ export class Page {
     );
   }
 
-  /** The input a label belongs to. */
+  /** The input a label belongs to, or that has it as its own name. */
   async field(label: string): Promise<WebElement> {
     const found = await this.driver.wait(
       // Where a sheet is open, the field is on it.
       until.elementLocated(
         By.xpath(
-          `//*[@role="dialog"]//label[starts-with(normalize-space(.), "${label}")] | //label[starts-with(normalize-space(.), "${label}")][not(//*[@role="dialog"])]`,
+          `//*[@role="dialog"]//label[starts-with(normalize-space(.), "${label}")] | //label[starts-with(normalize-space(.), "${label}")][not(//*[@role="dialog"])] | //input[@aria-label="${label}"]`,
         ),
       ),
       patienceMs,
       `No field is called ${label}`,
     );
+    if ((await found.getTagName()) === 'input') return found;
     const id = await found.getAttribute('for');
     return id ? this.driver.findElement(By.id(id)) : found.findElement(By.css('input, select'));
   }
@@ -140,14 +141,14 @@ export class Page {
       });
   }
 
-  /** Waits until what a script returns is what is wanted. */
-  async becomes<T>(script: string, wanted: T): Promise<void> {
+  /** Waits until what a script returns is what is wanted; longer where a machine has to work something out. */
+  async becomes<T>(script: string, wanted: T, forMs = patienceMs): Promise<void> {
     let last: unknown;
     await this.driver
       .wait(async () => {
         last = await this.driver.executeScript(`return (${script})`).catch((error: Error) => error.message);
         return JSON.stringify(last) === JSON.stringify(wanted);
-      }, patienceMs)
+      }, forMs)
       .catch(() => {
         throw new Error(`${script} is ${JSON.stringify(last)}, not ${JSON.stringify(wanted)}.`);
       });

@@ -33,6 +33,7 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
   [
     ['Today', () => '/', 'Coming up'],
     ['Sessions', () => '/sessions', 'Plans to come'],
+    ['Courses', () => '/courses', 'Make a course'],
     ['Squad', () => '/squad', '9 players.'],
     ['Player', (ids) => `/players/${ids.nessa}?drill=palm-up-bounce`, 'attempts in twelve weeks'],
     ['Progress', (ids) => `/players/${ids.nessa}/progress?drill=ring-target`, 'Would change its mind'],
@@ -57,6 +58,7 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['Places', () => '/places', 'Slipway yard'],
     ['Teaching styles', () => '/schools', 'Otherwise for a player or a drill'],
     ['Plan', (ids) => `/sessions/${ids.planned}/plan`, 'Breathless'],
+    ['Set-out', (ids) => `/sessions/${ids.planned}/set-out`, 'Your paces over ten metres'],
     ['On paper', (ids) => `/sessions/${ids.planned}/paper`, 'To ask at the end'],
     ['Review', (ids) => `/sessions/${ids.held}/review`, /Accept \d+ proposals/],
     ['Counts', (ids) => `/sessions/${ids.held}/counts`, 'Back to the review'],

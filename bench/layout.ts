@@ -1,0 +1,51 @@
+import { renderToStaticMarkup } from 'react-dom/server';
+import { createElement } from 'react';
+import type { Place } from '@/core/place/place';
+import { places } from '@/demo/house';
+import { plainBook } from '@/drills';
+import { layoutChild } from '@/drills/layouts';
+import { FloorPlan } from '@/features/set-out/floor-plan';
+import { newBlock } from '@/session/place-block';
+import { setOutOf, type SetOutPlayer } from '@/session/set-out';
+import { median, report } from './lib/measure';
+
+/* A session of twelve blocks for twelve children set out in the long hall, with its first drawing. */
+const drillIds = [
+  'square-shuffle',
+  'marker-touches',
+  'star-of-four',
+  'triangle-run',
+  'figure-of-eight',
+  'carry',
+  'gate-roll',
+  'flip-to-a-target',
+  'racket-wall-rally',
+  'shadow-patterns',
+  'ring-target',
+  'most-laps',
+];
+const place = places[0] as Place;
+const players = Array.from({ length: 12 }, (_, n): SetOutPlayer => {
+  const age = 6 + (n % 9);
+  return {
+    ...{ id: `p${n}`, name: `Player ${n}`, age },
+    child: layoutChild({ age, sport: 'tennis', heightCm: null, racketIn: null }),
+  };
+});
+const blocks = drillIds.map((id, n) => newBlock(plainBook, id, players, () => undefined, `b${n}`)!);
+
+const times: number[] = [];
+let [lanes, points] = [0, 0];
+for (let run = 0; run < 30; run++) {
+  const from = performance.now();
+  const { slots } = setOutOf(plainBook, blocks, players, { place, atHand: () => Infinity });
+  const first = slots[0]!;
+  renderToStaticMarkup(
+    createElement(FloorPlan, { place, slot: first, numbered: [...first.comes, ...first.stays] }),
+  );
+  times.push(performance.now() - from);
+  lanes = slots.flatMap((slot) => slot.blocks.flatMap((block) => block.lanes)).length;
+  points = slots.reduce((sum, { comes, stays }) => sum + comes.length + stays.length, 0);
+}
+if (lanes < blocks.length || points === 0) throw new Error('Not everything was set out.');
+report('layout-session', median(times), 'ms', 100);
