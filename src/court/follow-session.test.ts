@@ -7,6 +7,7 @@ describe('following other devices', () => {
     const asked: number[] = [];
     const anew: string[][] = [];
     const got: string[] = [];
+    const reached: boolean[] = [];
     const stop = followSession(placeAt(5), {
       ask: async ({ seq }) => {
         asked.push(seq);
@@ -23,12 +24,13 @@ describe('following other devices', () => {
       },
       onReset: (events) => anew.push(events.map((event) => event.id)),
       onClosed: (message) => got.push(message),
+      onReach: (reachable) => reached.push(reachable),
     });
     const turn = async () => {
       jobs.shift()?.work();
       await new Promise((done) => setImmediate(done));
     };
-    return { jobs, asked, got, anew, stop, turn };
+    return { jobs, asked, got, anew, reached, stop, turn };
   };
   const placeAt = (seq: number) => ({ seq, id: null, epoch: 'e' });
   const news = (ids: string[], after: number, more: Partial<News> = {}): Answer => ({
@@ -44,7 +46,7 @@ describe('following other devices', () => {
   });
 
   test('goes on from where it was, asks less often while the server is away, and as before when it is back', async () => {
-    const { jobs, asked, got, turn } = world([
+    const { jobs, asked, got, reached, turn } = world([
       news(['a', 'b'], 7),
       null,
       null,
@@ -61,6 +63,8 @@ describe('following other devices', () => {
     expect(asked).toEqual([5, 7, 7, 7, 7, 7, 7]);
     expect(waits).toEqual([2000, 2000, 4000, 8000, 16_000, 16_000, 2000]);
     expect(got).toEqual(['a', 'b', 'c']);
+    // One lost question is not a server that is away.
+    expect(reached).toEqual([true, true, false, false, false, true, true]);
   });
 
   test('ends when the link is closed, and when it is told to', async () => {

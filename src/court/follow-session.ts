@@ -34,15 +34,20 @@ export interface FollowPorts {
   readonly onClosed: (message: string) => void;
   /** Told what every answer says besides events. */
   readonly onNews?: (news: Pick<News, 'nowMs' | 'build' | 'plan' | 'ending'>) => void;
+  /** Told after every question whether the server is there: where nothing waits to be sent, nobody else would notice. */
+  readonly onReach?: (reachable: boolean) => void;
 }
 
 const everyMs = 2000;
 const longestMs = 16_000;
+/** One question that is lost is a hall's radio; two in a row are a server that is away. Ours. */
+const awayAfter = 2;
 
 /** Keeps up with what other devices count: asks every two seconds, less often while the server is away. */
 export function followSession(from: Place, ports: FollowPorts): () => void {
-  const { ask, later, onEvents, onReset, onClosed, onNews } = ports;
+  const { ask, later, onEvents, onReset, onClosed, onNews, onReach } = ports;
   let place = from;
+  let lost = 0;
   let waitMs = everyMs;
   let stopped = false;
   let cancel = () => undefined as void;
@@ -66,6 +71,8 @@ export function followSession(from: Place, ports: FollowPorts): () => void {
     const answer = await ask(place);
     if (stopped) return;
     if (answer?.kind === 'closed') return onClosed(answer.message);
+    lost = answer ? 0 : lost + 1;
+    onReach?.(lost < awayAfter);
     waitMs = answer ? everyMs : Math.min(longestMs, waitMs * 2);
     try {
       if (answer) {

@@ -73,6 +73,22 @@ test('a page that goes before sending leaves its touches to the next one', async
   expect(second.state()).toMatchObject({ waiting: 0, safe: 2, reachable: true });
 });
 
+test('a server that does not answer is said, with nothing waiting too; one that answers but takes nothing stays away', async () => {
+  const { open, answers } = world();
+  const log = open();
+  const told: boolean[] = [];
+  log.subscribe(() => told.push(log.state().reachable));
+  await log.opened;
+  told.length = 0;
+  for (const answers of [true, false, false, true]) log.reached(answers);
+  expect(told).toEqual([false, true]);
+  answers.answer = () => 'unreachable';
+  await log.log(touch);
+  await log.flush();
+  log.reached(true);
+  expect(log.state().reachable).toBe(false);
+});
+
 test('what a device kept is added only when the screen stands as the server drew it', async () => {
   const { open } = world();
   await open().log(touch);

@@ -97,6 +97,7 @@ export class RunLog {
   /** Ids never run backwards, whatever the device's clock does. */
   #floorMs = 0;
   #madeMs = 0;
+  #answers = true;
   #version = 0;
   #state: LogState;
 
@@ -263,6 +264,13 @@ export class RunLog {
     await this.#outbox.flush();
   }
 
+  /** Whether the server answers when it is asked what is new; what was sent says it too, but nothing may be waiting. */
+  reached(answers: boolean): void {
+    if (this.#answers === answers) return;
+    this.#answers = answers;
+    this.#tell();
+  }
+
   /** What becomes of events held back was said. */
   settleHeldBack(ids: readonly string[]): Promise<void> {
     return this.#outbox.settleHeldBack(ids);
@@ -353,7 +361,7 @@ export class RunLog {
       heldBack,
       trouble: closed ?? serverTrouble ?? storeTrouble,
       closed,
-      reachable,
+      reachable: reachable && this.#answers,
     };
   }
 }

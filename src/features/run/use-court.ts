@@ -132,6 +132,7 @@ export function useCourt<V extends CourtView>(given: V, renew: () => Promise<voi
       onEvents: (events) => log.receive(events, 'server'),
       onReset: (events) => setOffered(log.reconcile(events)),
       onClosed: (message) => log.close(message),
+      onReach: (reachable) => log.reached(reachable),
       onNews: ({ nowMs, build, plan, ending }) => {
         const said = { build, plan, ending };
         setNews((before) => (same(before, said) ? before : said));
