@@ -5,6 +5,8 @@ set -eu
 cd "$(dirname "$0")/../public/calls"
 for word in left right forehand backhand front back near side far hit catch pressed even \
   'red hand' 'blue hand' 'red foot' 'blue foot' 'let it through' one two three four five six \
+  corner wide middle pivot net short deep drive push loop block flick volley slice smash serve \
+  topspin backspin high fast \
   'last ten seconds' ready rest time; do
   name=$(printf '%s' "$word" | tr ' ' '-')
   espeak-ng -v en-gb -s 165 -p 45 -a 180 -w raw.wav "$word"

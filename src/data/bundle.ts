@@ -14,6 +14,7 @@ export const tableOf = {
   drills: schema.ownDrill,
   patterns: schema.pattern,
   feeders: schema.feederSetting,
+  sequences: schema.shadowSequence,
   players: schema.player,
   focuses: schema.focus,
   standings: schema.ladderPlace,

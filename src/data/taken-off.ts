@@ -1,6 +1,6 @@
 import { and, desc, isNotNull, isNull } from 'drizzle-orm';
 import type { Executor } from './database';
-import { feederSetting, ownDrill, pattern, place, player, session } from './schema';
+import { feederSetting, ownDrill, pattern, place, player, session, shadowSequence } from './schema';
 
 /** What was taken off a list: still on record, and can come back. */
 export interface TakenOff {
@@ -17,6 +17,7 @@ const tables = {
   session: { table: session, name: session.title },
   place: { table: place, name: place.name },
   feeder: { table: feederSetting, name: feederSetting.name },
+  sequence: { table: shadowSequence, name: shadowSequence.name },
   drill: { table: ownDrill, name: ownDrill.drill },
   pattern: { table: pattern, name: pattern.title },
 } as const;

@@ -13,6 +13,7 @@ import { feederLimits } from '@/core/ballistics/feed/feeder';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
 import type { BlockSetting } from '@/core/setting';
 import { misshapenIn } from './bounds';
+import { sequenceSetting } from './sequence';
 
 const amount = (name: string, unit: string, min: number, max: number) =>
   number()
@@ -69,8 +70,15 @@ const feederSetting = object({
   contactS: amount('Time to the player', ' s', 0, 24),
 });
 
-const schemaOf = (value: unknown): Schema =>
-  (value as { kind?: unknown } | null)?.kind === 'feeder' ? feederSetting : wallSetting;
+const schemas: Readonly<Record<string, Schema>> = {
+  wall: wallSetting,
+  feeder: feederSetting,
+  sequence: sequenceSetting,
+};
+const schemaOf = (value: unknown): Schema => {
+  const kind = (value as { kind?: unknown } | null)?.kind;
+  return (typeof kind === 'string' && Object.hasOwn(schemas, kind) && schemas[kind]) || wallSetting;
+};
 
 /** How a block is set out, or null: checked whole by the schema of its kind, and cut down to its fields. */
 export const settingSchema = mixed<BlockSetting>()

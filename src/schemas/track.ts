@@ -2,6 +2,7 @@ import { number, object, string, type InferType } from 'yup';
 import { beatLimits } from '@/core/calls/beat';
 import { callSetNames, type CallSet } from '@/core/calls/call-sets';
 import { callPaces } from '@/core/calls/schedule';
+import { calledSequences } from './sequence';
 
 const within = (name: string, min: number, max: number) =>
   number()
@@ -20,7 +21,7 @@ export const trackSchema = object({
   format: string()
     .oneOf(['wav', 'vtt'], 'Format must be wav or vtt.')
     .required('Format is missing: wav or vtt.'),
-  rounds: within('Rounds', 1, 20).integer('Rounds must be a whole number.').default(3),
+  rounds: within('Rounds', 1, 40).integer('Rounds must be a whole number.').default(3),
   workS: within('Work', 5, 600).default(60),
   restS: within('Rest', 0, 300).default(20),
   tempoPerMin: within('Tempo', beatLimits.min, beatLimits.max).nullable().transform(optional).default(null),
@@ -34,6 +35,8 @@ export const trackSchema = object({
   moveS: within('Movement time', 0, 30).default(1),
   pace: string().oneOf(callPaces, 'Pace must be even or pressed.').default('even'),
   leadS: within('Lead', 0, 5).default(0),
+  /** Shadow sequences that are called; instead of a set of calls. */
+  sequence: object(calledSequences).nullable().default(null),
   seed: within('Seed', 0, 4294967295).integer('Seed must be a whole number.').default(1),
 }).test(
   'length',

@@ -6,6 +6,7 @@ import { phasesOf, type Phase } from '@/core/run/phases';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { readWav, wavBytes, wavHeader, wavSamples } from '@/formats/wav';
 import { writeVtt } from '@/formats/webvtt';
+import { sequenceCues } from '@/core/calls/sequence-cues';
 import { trackCues } from '@/core/calls/track-cues';
 import { trackSchema, type TrackForm } from '@/schemas/track';
 import { check } from '@/schemas/check';
@@ -59,7 +60,7 @@ export async function practiceTrack(input: unknown): Promise<Outcome<FileToTake>
   const checked = check(trackSchema, input);
   if (!checked.ok) return checked;
   const form = checked.value;
-  if (form.tempoPerMin === null && form.set === null)
+  if (form.tempoPerMin === null && form.set === null && form.sequence === null)
     return refused('tempoPerMin', 'The track would be silent: give it a beat or calls.');
   const phases = trackPhases(form);
   const forS = phases.reduce((sum, phase) => sum + phase.seconds, 0) + tailS;
@@ -73,6 +74,7 @@ export async function practiceTrack(input: unknown): Promise<Outcome<FileToTake>
       pace: form.pace,
       leadS: form.leadS,
     },
+    called: form.sequence ? sequenceCues(phases, form.sequence) : [],
     seed: form.seed,
   });
   if (form.format === 'vtt') {

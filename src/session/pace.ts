@@ -3,7 +3,7 @@ import type { Pace } from '@/core/dose/time';
 import { demonstrationsFor } from '@/core/fit/demonstrations';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
 import { changedRate, changedTempo } from '@/drills/changes';
-import type { Drill, Step } from '@/drills/types';
+import type { Drill, Sport, Step } from '@/drills/types';
 
 const nothingYet: TouchRecord = { touches: 0, drops: 0 };
 
@@ -29,18 +29,36 @@ export interface BlockManner {
 }
 const asItIs: BlockManner = { changes: [], setting: null };
 
-/** Can a setting hold for a drill? A wall rally where a step of the ladder is one; a feeder where balls are fed. */
+/**
+ * Can a setting hold for a drill? A wall rally where a step of the ladder is one; a feeder where balls are fed; sequences
+ * where strokes of their sport are made without a ball.
+ */
 export function settingFits(
-  drill: Pick<Drill, 'feed' | 'steps'>,
-  { kind }: Pick<BlockSetting, 'kind'>,
+  drill: Pick<Drill, 'feed' | 'steps' | 'hold' | 'sports'>,
+  setting: Pick<BlockSetting, 'kind'> & { readonly sport?: Sport },
 ): boolean {
+  const { kind, sport } = setting;
+  if (kind === 'sequence')
+    return (
+      drill.feed.how === 'none' &&
+      drill.hold !== 'no racket' &&
+      drill.steps.some(takesSequence) &&
+      (sport === undefined || drill.sports.includes(sport))
+    );
   if (kind === 'wall') return drill.steps.some((step) => step.rally);
   return drill.feed.how !== 'none' && drill.feed.how !== 'self';
 }
 
+/** Strokes that are counted in a time: what a sequence can be called through. Of a set, one is often a whole pattern. */
+export const takesSequence = ({ measure }: Pick<Step, 'measure'>): boolean => measure === 'count';
+
 /** Seconds from touch to touch: as the block is set out, or else as the step is usually done. A trap keeps its own time. */
 function touchS(step: Step, setting: BlockSetting | null): number {
-  if (setting === null || (setting.kind === 'wall' && (!step.rally || step.rally.each)))
+  if (
+    setting === null ||
+    (setting.kind === 'wall' && (!step.rally || step.rally.each)) ||
+    (setting.kind === 'sequence' && !takesSequence(step))
+  )
     return step.perTouchS.value;
   return settingTouchS(setting);
 }

@@ -1,7 +1,8 @@
 import { apexS, beatLimits } from '@/core/calls/beat';
-import type { BlockSetting } from '@/core/setting';
+import type { BlockSetting, SequenceSetting } from '@/core/setting';
 import type { FeedTimes, SoundPlan } from '@/core/calls/timeline';
 import type { Step } from '@/drills/types';
+import { takesSequence } from './pace';
 
 /** When the balls of a block's feeder machine are where; null for a block without one. */
 export function feedsOf(setting: BlockSetting | null): FeedTimes | null {
@@ -11,12 +12,16 @@ export function feedsOf(setting: BlockSetting | null): FeedTimes | null {
 
 /** The tempo a step is usually done at, beats a minute: one touch, one beat. Null where there is nothing to beat. */
 export function usualTempo(step: Step, setting: BlockSetting | null = null): number | null {
-  if (setting?.kind === 'feeder') return null;
+  if (setting?.kind === 'feeder' || setting?.kind === 'sequence') return null;
   if (setting?.kind === 'wall') return Math.round(setting.hitsPerMin);
   if (step.measure === 'hold' || step.measure === 'points' || step.measure === 'lap') return null;
   const tempo = Math.round(60 / step.perTouchS.value);
   return tempo >= beatLimits.min && tempo <= beatLimits.max ? tempo : null;
 }
+
+/** The sequences a block is called through; null for a block without, or a step they do not go with. */
+export const sequenceOf = (step: Step, setting: BlockSetting | null): SequenceSetting | null =>
+  setting?.kind === 'sequence' && takesSequence(step) ? setting : null;
 
 /** What a step is called with, at the pace its touches come; null for a step that is not called. */
 export function callsOf(step: Step): SoundPlan['calls'] {

@@ -2,6 +2,8 @@
 export interface Call {
   /** The spoken and written word; also the name of its sound clip, with hyphens for spaces. */
   readonly word: string;
+  /** What more there is to it, in smaller letters. */
+  readonly more?: string;
   /** A colour of the call's own, where the call is a colour. */
   readonly colour?: 'red' | 'blue';
   /** A shape that stands for it; a hand and a foot are drawn. */

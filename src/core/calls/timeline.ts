@@ -22,6 +22,8 @@ export interface SoundPlan {
   } | null;
   /** A feeder machine that feeds through the work: the calls follow its balls. Null or left out for none. */
   readonly feeds?: FeedTimes | null;
+  /** Cues that were made elsewhere, by a called sequence. */
+  readonly called?: readonly Cue[];
   /** The same seed gives the same calls on every device. */
   readonly seed: number;
 }
@@ -60,6 +62,7 @@ export function soundTimeline(phases: readonly Phase[], plan: SoundPlan): Cue[] 
     clip: kind in spoken ? spoken[kind as keyof typeof spoken] : null,
     call: null,
   }));
+  cues.push(...(plan.called ?? []));
   let startS = 0;
   let number = 0;
   for (const [index, phase] of phases.entries()) {

@@ -28,7 +28,11 @@ export function trackCues(phases: readonly Phase[], cues: readonly Cue[]): Shown
     for (const [index, cue] of own.entries()) {
       const untilS = Math.min(cue.atS + shownS, own[index + 1]?.atS ?? endS, endS);
       if (cue.atS - freeS > 0.5) shown.push({ fromS: freeS, untilS: cue.atS, text: round });
-      shown.push({ fromS: cue.atS, untilS, text: cue.call!.word });
+      shown.push({
+        fromS: cue.atS,
+        untilS,
+        text: cue.call!.more ? `${cue.call!.word}: ${cue.call!.more}` : cue.call!.word,
+      });
       freeS = untilS;
     }
     if (endS - freeS > 0.05) shown.push({ fromS: freeS, untilS: endS, text: round });

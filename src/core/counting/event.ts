@@ -59,7 +59,7 @@ export interface TouchEvent {
   readonly attempt: number;
   /**
    * Points of a zone, seconds of a hold or lap, a grade, a result, the tries of what was done, the share of a lap that is
-   * counted in parts; null for a plain touch.
+   * counted in parts, the strokes of a whole pass of a sequence; null for a plain touch.
    */
   readonly value: number | null;
   /** For a correction or an answer beside a mark: the id of the event it is about (an undo can be taken back too). */

@@ -143,12 +143,13 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       draft.waiting = false;
       continue;
     }
+    const many = touchesOf(event, measure);
     if (draft.touches > 0 && !draft.waiting) {
-      draft.gaps += 1;
+      draft.gaps += many;
       draft.touchingMs += Math.max(0, gap);
     }
     draft.waiting = false;
-    draft.touches += 1;
+    draft.touches += many;
     if (measure === 'weakest part') {
       const parts = weakest.get(draft) ?? new WeakestPart();
       weakest.set(draft, parts);
@@ -158,7 +159,7 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       spreads.set(draft, spread);
       spread.touch(event.atMs);
       draft.result = spread.spreadCm();
-    } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + 1 : value;
+    } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + many : value;
   }
   for (const draft of drafts) score += putRight(draft, measure, scored);
   const last = drafts.at(-1);
@@ -175,6 +176,10 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     conditions,
   };
 }
+
+/** How many touches a mark is: one, or those of a whole pass of a sequence, where strokes are counted. */
+const touchesOf = ({ kind, value }: TouchEvent, measure: Measure): number =>
+  kind === 'touch' && value !== null && value > 1 && measure === 'count' ? Math.round(value) : 1;
 
 /** Measures in which the result is a number of good touches. */
 const countsTouches = (measure: Measure): boolean =>

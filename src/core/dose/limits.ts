@@ -27,7 +27,8 @@ const rounds = field('rounds', 'Rounds', '', 1, 20);
 export const doseFields: Record<DoseKind, readonly DoseField[]> = {
   reps: [field('sets', 'Sets', '', 1, 20), field('reps', 'Reps a set', '', 1, 200), sides, rest],
   row: [field('target', 'Target', 'in a row', 1, 500), field('capS', 'Time cap', 's', 15, 1800)],
-  timed: [rounds, field('workS', 'Work', 's', 5, 600), rest],
+  // Half an hour of a workout is up to thirty short rounds.
+  timed: [field('rounds', 'Rounds', '', 1, 40), field('workS', 'Work', 's', 5, 600), rest],
   hold: [field('holds', 'Holds', '', 1, 20), field('holdS', 'Hold', 's', 1, 120), sides, rest],
   shots: [
     field('shots', 'Shots', '', 1, 200),

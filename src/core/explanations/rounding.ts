@@ -21,13 +21,13 @@ export function partsOfATouch(whole: number, parts: readonly number[]): Explaine
   return touches === 0 ? [] : [{ label: 'Parts of a touch, together', value: String(touches) }];
 }
 
-/** The line that makes tenths of a second add up to what is shown; none where they do. */
-export function partsOfATenth(wholeS: number, partsS: readonly number[]): ExplainedInput[] {
+/** The line that makes tenths (of a second, where nothing else is said) add up to what is shown; none where they do. */
+export function partsOfATenth(wholeS: number, partsS: readonly number[], unit = 's'): ExplainedInput[] {
   const tenths = off(
     10 * wholeS,
     partsS.map((part) => 10 * part),
   );
   return tenths === 0
     ? []
-    : [{ label: 'Parts of a tenth, together', value: `${(tenths / 10).toFixed(1)} s` }];
+    : [{ label: 'Parts of a tenth, together', value: `${(tenths / 10).toFixed(1)} ${unit}` }];
 }

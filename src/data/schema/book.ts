@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { attendances } from '../../core/attendance';
 import { recapQuestions } from '../../core/recap';
+import { shadowGrounds } from '../../core/movement/sequence/shots';
 import { surfaces } from '../../core/place/place';
 
 /*
@@ -116,6 +117,18 @@ export const feederSetting = sqliteTable('feeder_setting', {
   drillId: text('drill_id').notNull(),
   /** Settings and place of the machine, as JSON; checked on the way in. */
   settings: text('settings').notNull(),
+  createdAtMs: integer('created_at_ms').notNull(),
+  removedAtMs: integer('removed_at_ms'),
+});
+
+/** A shadow sequence of the house: strokes without a ball, as a line of words. */
+export const shadowSequence = sqliteTable('shadow_sequence', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  sport: text('sport', { enum: ['tennis', 'table tennis'] }).notNull(),
+  ground: text('ground', { enum: shadowGrounds }).notNull(),
+  /** Its strokes as a line; checked on the way in. */
+  line: text('line').notNull(),
   createdAtMs: integer('created_at_ms').notNull(),
   removedAtMs: integer('removed_at_ms'),
 });

@@ -6,6 +6,8 @@ import { useState } from 'react';
 import { settingFits } from '@/session/pace';
 import { settingInWords, type BlockSetting } from '@/core/setting';
 import { writeSettingAction } from '@/server/actions';
+import type { Dose } from '@/core/dose/dose';
+import type { Sport, Step } from '@/drills/types';
 import type { BenchesView } from '@/server/views/benches';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
@@ -17,7 +19,7 @@ import { useNotice } from '@/ui/toast';
 import { useUnits } from '@/ui/units';
 
 export interface WriteSettingProps {
-  readonly view: BenchesView;
+  readonly view: Pick<BenchesView, 'sessions'>;
   readonly kind: BlockSetting['kind'];
   /** The block to begin with; the player's next fitting one when empty. */
   readonly chosen: string;
@@ -25,10 +27,19 @@ export interface WriteSettingProps {
   /** Null while there is nothing to write. */
   readonly setting: BlockSetting | null;
   readonly what: string;
+  /** The sport it is for, where that matters. */
+  readonly sport?: Sport;
+  /** Which steps it goes with, where not every step of a drill does. */
+  readonly goesWith?: (step: Step) => boolean;
+  /** What kind of block it goes into. */
+  readonly into: string;
+  /** The dose that comes with it, where it has rounds of its own. */
+  readonly dose?: Dose;
 }
 
 /** One press writes what the bench found into a block of a plan; it can be taken back. */
-export function WriteSetting({ view, kind, chosen, playerId, setting, what }: WriteSettingProps) {
+export function WriteSetting(props: WriteSettingProps) {
+  const { view, kind, chosen, playerId, setting, what, into, sport, goesWith, dose } = props;
   const { say } = useUnits();
   const book = useWholeBook();
   const notice = useNotice();
@@ -38,7 +49,8 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
     session.blocks.flatMap((block) => {
       const drill = book.drill(block.drillId);
       const step = book.step(block.drillId, block.stepId);
-      if (!drill || !step || !settingFits(drill, { kind })) return [];
+      if (!drill || !step || !settingFits(drill, { kind, ...(sport && { sport }) })) return [];
+      if (goesWith && !goesWith(step)) return [];
       return [
         {
           session,
@@ -53,20 +65,20 @@ export function WriteSetting({ view, kind, chosen, playerId, setting, what }: Wr
   const write = async (to: BlockSetting | null) => {
     if (!now) return;
     const { session, block } = now;
-    const outcome = await ask(() => writeSettingAction(session.id, block.id, to));
+    const outcome = await ask(() => writeSettingAction(session.id, block.id, to, dose));
     if (!outcome.ok) return setProblem(problemsText(outcome));
     setProblem(null);
-    const { before } = outcome.value;
+    const { before, dose: doseBefore } = outcome.value;
     notice({
       text: `Written into ${session.title}, ${shortDay(session.day)}.`,
-      undo: () => void ask(() => writeSettingAction(session.id, block.id, before)),
+      undo: () =>
+        void ask(() => writeSettingAction(session.id, block.id, before, dose ? doseBefore : undefined)),
     });
   };
   if (!now)
     return (
       <p className="text-sm text-soft">
-        No plan ahead has a block this could go into: put a{' '}
-        {kind === 'wall' ? 'rally with a wall' : 'fed drill'} into one first.
+        No plan ahead has a block this could go into: put {into} into one first.
       </p>
     );
   return (

@@ -12,6 +12,7 @@ const named: Readonly<Record<string, string>> = {
   drills: 'Own drills',
   patterns: 'Patterns',
   feeders: 'Feeder settings',
+  sequences: 'Shadow sequences',
   players: 'Players',
   focuses: 'What players work on',
   standings: 'Standings on ladders',

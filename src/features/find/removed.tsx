@@ -1,6 +1,7 @@
 import {
   removeDrillAction,
   removeFeederAction,
+  removeSequenceAction,
   removePatternAction,
   removePlaceAction,
   removePlayerAction,
@@ -17,6 +18,7 @@ const kinds: readonly (readonly [TakenOffKind, string, typeof removePlayerAction
   ['drill', 'Drills written here', removeDrillAction],
   ['place', 'Places', removePlaceAction],
   ['feeder', 'Feeder settings', removeFeederAction],
+  ['sequence', 'Shadow sequences', removeSequenceAction],
 ];
 
 /** Everything that was removed, in one place: each can be brought back. */

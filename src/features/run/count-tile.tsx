@@ -42,6 +42,8 @@ export interface CountTileProps {
   readonly phases: readonly Phase[];
   /** The round of the clock, from 1 within a turn. */
   readonly round: number;
+  /** Strokes of the sequence that is called now: all of them can be counted with one press. */
+  readonly pass?: number | null;
   /** Whose turn it is where stations hold fewer than the group. */
   readonly turn: 'now' | 'waits' | null;
   /** True where the tile has to share the screen with other stations: its presses stand beside the count. */
@@ -57,7 +59,7 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
   const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
-  const { onMark, onBeside, onType, compact = false } = props;
+  const { onMark, onBeside, onType, compact = false, pass = null } = props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
@@ -68,7 +70,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const round = roundOf(props, tries);
   const { set, side } = wordsOfRound(dose, measure, round);
   const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
-  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver }} />;
+  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver, pass }} />;
 
   if (measure === 'points' || measure === 'grade') {
     const left = Math.max(
@@ -171,6 +173,19 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
           compact ? 'absolute inset-y-0 right-0 w-20 flex-col border-l-2' : 'border-t-2',
         )}
       >
+        {pass && (
+          <PressZone
+            data-pass-of={digit}
+            onPress={(lateMs) => mark('touch', pass, lateMs)}
+            className={cx(
+              'flex-1 font-bold active:bg-line',
+              compact ? 'min-h-11 border-b-2 px-1 text-base leading-tight' : 'min-h-16 border-r-2 text-xl',
+            )}
+          >
+            <span className="sr-only">{name}: </span>
+            Whole pass +{pass}
+          </PressZone>
+        )}
         <PressZone
           data-miss-of={digit}
           onPress={(lateMs) => {
@@ -245,7 +260,8 @@ function Line({
   target,
   tooShort,
   bestEver,
-}: Pick<CountTileProps, 'target' | 'tooShort' | 'bestEver'> & {
+  pass,
+}: Pick<CountTileProps, 'target' | 'tooShort' | 'bestEver' | 'pass'> & {
   readonly measure: Measure;
   readonly result: Tally;
 }) {
@@ -277,6 +293,12 @@ function Line({
         </span>
       </span>
       <span>ever {bestEver === null ? '–' : numberInWords(measure, bestEver)}</span>
+      {pass && (
+        <span>
+          {Math.floor(result.current / pass)} whole
+          {result.current % pass > 0 && `, ${result.current % pass} more`}
+        </span>
+      )}
       {measure === 'weakest part' && <span>weakest part now {result.current}</span>}
     </span>
   );

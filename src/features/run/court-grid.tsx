@@ -95,6 +95,7 @@ export function CourtGrid(props: Props) {
             onSay={onSay}
             heldS={heldS}
             phases={phases}
+            pass={run.pass}
             round={phase.round - (phase.turn - 1) * rounds}
             compact={compact}
             turn={block.turns === 1 ? null : turn === phase.turn ? 'now' : 'waits'}

@@ -98,7 +98,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         </button>
       </Head>
       {notes}
-      {run.step.calls && settings.calls && !circuit && <CallBanner call={run.call} silent />}
+      {run.isCalled && <CallBanner call={run.call} silent />}
       {working.length === 0 && (
         <p className="px-2 text-xl">
           {view.players.length > 1 ? 'All sit' : `${view.players[0]?.name ?? 'Nobody'} sits`} this block out.

@@ -2,8 +2,9 @@
 
 import { DoorOpen, Ruler } from 'lucide-react';
 import Link from 'next/link';
-import { callsOf, feedsOf } from '@/session/sound';
+import { callsOf, feedsOf, sequenceOf } from '@/session/sound';
 import { seedOf } from '@/core/fingerprint';
+import type { Phase } from '@/core/run/phases';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -91,6 +92,16 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
   );
 }
 
+/** A block’s own rounds, as a track has them. */
+function timesOf(phases: readonly Phase[]) {
+  const works = phases.filter(({ kind }) => kind === 'work');
+  return {
+    rounds: works.length,
+    workS: Math.round(works[0]?.seconds ?? 30),
+    restS: Math.round(phases.find(({ kind }) => kind === 'rest')?.seconds ?? 0),
+  };
+}
+
 function SoundSettings({
   run,
   settings,
@@ -100,20 +111,31 @@ function SoundSettings({
   // What one station is called or fed is not for the whole circuit.
   const calls = block.circuit ? null : callsOf(step);
   const feeds = block.circuit ? null : feedsOf(block.setting);
-  const hears = settings.beat || calls !== null;
+  const sequence = block.circuit ? null : sequenceOf(step, block.setting);
+  const hears = settings.beat || calls !== null || sequence !== null;
   const wish = {
     title: `${drill.title}: ${step.title}`,
     name: `${drill.id}-${step.id}`,
     seed: seedOf(block.id),
     accentEvery: settings.accentEvery,
     ...(tempoPerMin !== null && (settings.beat || !calls) && { tempoPerMin }),
-    ...(calls && {
-      set: calls.set,
-      everyS: calls.everyS,
-      moveS: calls.moveS,
-      pace: calls.pace,
-      leadS: calls.leadS,
+    ...(sequence && {
+      ...timesOf(run.phases),
+      sequence: {
+        sport: sequence.sport,
+        lines: sequence.lines,
+        rounds: sequence.rounds,
+        way: sequence.way,
+      },
     }),
+    ...(calls &&
+      !sequence && {
+        set: calls.set,
+        everyS: calls.everyS,
+        moveS: calls.moveS,
+        pace: calls.pace,
+        leadS: calls.leadS,
+      }),
   };
   return (
     <>
@@ -131,7 +153,12 @@ function SoundSettings({
             Feeder: tone and “ready”
           </Chip>
         )}
-        {calls && (
+        {sequence && (
+          <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
+            Calls: every stroke
+          </Chip>
+        )}
+        {calls && !sequence && (
           <Chip on={settings.calls} onPress={() => onSettings({ calls: !settings.calls })}>
             Calls: {calls.set}
             {feeds && ', with the feeder'}

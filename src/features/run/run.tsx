@@ -135,7 +135,6 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       </main>
     );
 
-  const { step } = run;
   const endedBefore = blocks.slice(0, index).findLast((one) => !isOut(one));
   const clearS = (endedBefore && book.drill(endedBefore.drillId)?.changeoverS.value) ?? 0;
   const changeover =
@@ -182,9 +181,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         openedWith={openedWith}
         onHeldBack={() => setSheet('held back')}
       />
-      {step.calls && settings.calls && !circuit && (
-        <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />
-      )}
+      {run.isCalled && <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />}
       {circuit ? (
         <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
       ) : (

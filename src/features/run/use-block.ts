@@ -6,7 +6,9 @@ import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session
 import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
-import { callsOf, feedsOf, usualTempo } from '@/session/sound';
+import { useSequenceCues } from './use-sequence-cues';
+import { strokesInRound } from '@/core/setting';
+import { callsOf, feedsOf, sequenceOf, usualTempo } from '@/session/sound';
 import type { Drill, Step } from '@/drills/types';
 import { beatLimits } from '@/core/calls/beat';
 import { callAt, soundTimeline, type Cue } from '@/core/calls/timeline';
@@ -66,6 +68,10 @@ export interface BlockRun {
   readonly cues: readonly Cue[];
   readonly call: Cue['call'];
   readonly tempoPerMin: number | null;
+  /** True where the block is called, by its step or by a sequence. */
+  readonly isCalled: boolean;
+  /** Strokes of the sequence that is called in this round; null where none is. */
+  readonly pass: number | null;
   readonly lastMark: TouchEvent | null;
   /** Logs a mark; says why when it counts nothing. */
   readonly mark: (playerId: string, kind: CountKind, value?: number, lateMs?: number) => string | null;
@@ -193,16 +199,30 @@ export function useBlock(
     const { min, max } = beatLimits;
     return Math.min(max, Math.max(min, Math.round((usual * settings.tempoPercent) / 100)));
   }, [block, step, setting, settings.tempoPercent]);
+  const sequence = block && step && !block.circuit && settings.calls ? sequenceOf(step, setting) : null;
+  const called = useSequenceCues(phases, sequence);
   const cues = useMemo(() => {
     if (!block || !step) return [];
     return soundTimeline(phases, {
       tempoPerMin: settings.beat ? tempoPerMin : null,
       accentEvery: settings.accentEvery,
-      calls: settings.calls && !block.circuit ? callsOf(step) : null,
+      calls: settings.calls && !block.circuit && !sequence ? callsOf(step) : null,
       feeds: settings.calls && !block.circuit ? feedsOf(setting) : null,
+      called,
       seed: seedOf(block.id),
     });
-  }, [block, step, setting, phases, tempoPerMin, settings.beat, settings.calls, settings.accentEvery]);
+  }, [
+    block,
+    step,
+    setting,
+    phases,
+    tempoPerMin,
+    sequence,
+    called,
+    settings.beat,
+    settings.calls,
+    settings.accentEvery,
+  ]);
   const heard = useMemo(() => {
     if (!settings.sound) return [];
     return settings.spoken ? cues : cues.map((cue) => ({ ...cue, clip: null }));
@@ -252,7 +272,10 @@ export function useBlock(
         dose.kind === 'routine' && step.measure === 'weakest part'
           ? partInText(routineAt(dose, positionAt(phases, passedS).phase.round).part, stretchesARound(dose))
           : // An answer comes a moment after its call, and is noted with it.
-            (callAt(cues, passedS, answerS + lateTapS)?.word ?? null);
+            // A whole pass of a sequence answers no one call.
+            kind === 'touch' && value !== null
+            ? null
+            : (callAt(cues, passedS, answerS + lateTapS)?.word ?? null);
       void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text, atMs });
       return null;
     },
@@ -311,6 +334,8 @@ export function useBlock(
     cues,
     call: running && position.phase.kind === 'work' && !position.done ? callAt(cues, passedS, answerS) : null,
     tempoPerMin,
+    isCalled: settings.calls && !block.circuit && (sequence !== null || shared.step.calls !== undefined),
+    pass: sequence && strokesInRound(sequence, position.phase.round),
     phasesFor,
     mates,
     lastMark: lastOf(log, mates)[0] ?? null,

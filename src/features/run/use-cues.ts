@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { clipName } from '@/core/calls/call-sets';
 import type { Cue } from '@/core/calls/timeline';
 
 /** What plays them: fetched once the court can count, and kept for a reload without the server. */
@@ -19,7 +18,7 @@ export function useCues(running: boolean, cues: readonly Cue[], elapsedS: () => 
     if (!running || cues.length === 0 || typeof AudioContext === 'undefined') return;
     let stop: (() => void) | undefined;
     let gone = false;
-    const words = [...new Set(cues.flatMap((cue) => (cue.call ? [clipName(cue.call.word)] : [])))];
+    const words = [...new Set(cues.flatMap(({ clip }) => (clip === null ? [] : [clip])))];
     const start = async () => {
       const context = audioContext();
       void context.resume();

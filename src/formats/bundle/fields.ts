@@ -49,6 +49,7 @@ export type ThingName =
   | 'drills'
   | 'patterns'
   | 'feeders'
+  | 'sequences'
   | 'players'
   | 'focuses'
   | 'standings'

@@ -1,3 +1,4 @@
+import { shadowGrounds } from '@/core/movement/sequence/shots';
 import { id, text, word, whole, number, moment, time, json, open, made, removed, target } from './fields';
 
 /** The house, its players, and what was chosen for them. */
@@ -66,6 +67,19 @@ export const houseThings = {
       name: text('its name', 80),
       drillId: text('the drill it is for', 80),
       settings: json('the dials, and where the machine stands'),
+      ...made,
+      ...removed,
+    },
+  },
+  sequences: {
+    is: 'a shadow sequence: strokes without a ball',
+    key: ['id'],
+    fields: {
+      id: id('its id'),
+      name: text('its name', 60),
+      sport: word('what it is played in', ['tennis', 'table tennis']),
+      ground: word('what it is played on', shadowGrounds),
+      line: text('its strokes as words, with commas between them', 2000),
       ...made,
       ...removed,
     },

@@ -15,8 +15,8 @@ import {
   saveKit,
   savePlace,
 } from '../house/house';
-import { removeFeeder, saveFeeder, writeSetting } from '../house/benches';
-import type { BlockSetting } from '@/core/setting';
+import { removeFeeder, saveFeeder, writeSetting, type Written } from '../house/benches';
+import { removeSequence, saveSequence } from '../house/sequences';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { groupsView, type Group } from '../views/groups';
@@ -269,9 +269,10 @@ export async function writeSettingAction(
   sessionId: string,
   blockId: string,
   setting: unknown,
-): Promise<Outcome<{ before: BlockSetting | null }>> {
+  dose?: unknown,
+): Promise<Outcome<Written>> {
   return act('write', 'session.plan', [asId(sessionId), asId(blockId)], async (context) =>
-    changed(await writeSetting(context, asId(sessionId), asId(blockId), setting)),
+    changed(await writeSetting(context, asId(sessionId), asId(blockId), setting, dose)),
   );
 }
 
@@ -284,6 +285,20 @@ export async function saveFeederAction(input: unknown, id?: string): Promise<Out
 export async function removeFeederAction(id: string, removed: boolean): Promise<Outcome<null>> {
   return act('write', removed ? 'feeder.remove' : 'feeder.bring-back', [asId(id)], async (context) =>
     changed(await removeFeeder(context, asId(id), removed === true)),
+  );
+}
+
+/** Keeps a shadow sequence, or changes the one with an id. */
+export async function saveSequenceAction(input: unknown, id?: string): Promise<Outcome<{ id: string }>> {
+  return act('write', 'sequence.save', [id === undefined ? '' : asId(id)], async (context) =>
+    changed(await saveSequence(context, input, id === undefined ? undefined : asId(id))),
+  );
+}
+
+/** Takes a shadow sequence off the list, or back on it. */
+export async function removeSequenceAction(id: string, removed: boolean): Promise<Outcome<null>> {
+  return act('write', removed ? 'sequence.remove' : 'sequence.bring-back', [asId(id)], async (context) =>
+    changed(await removeSequence(context, asId(id), removed === true)),
   );
 }
 

@@ -1,6 +1,7 @@
 import { makeBook } from '@/drills';
 import { settingFits } from '@/session/pace';
 import { done, refused, type Outcome } from '@/core/outcome';
+import type { Dose } from '@/core/dose/dose';
 import type { BlockSetting } from '@/core/setting';
 import { getFeeder, putFeeder, setFeederRemoved } from '@/data/feeders';
 import { write } from '@/data/write';
@@ -12,8 +13,15 @@ import { loadPlan, savePlan } from '../sessions/sessions';
 
 /* What the benches leave behind: settings in blocks, and settings of the feeder by name. */
 
+/** What stood in a block before a bench wrote into it. */
+export interface Written {
+  readonly before: BlockSetting | null;
+  readonly dose: Dose;
+}
+
 /**
  * Writes how a block is set out; null takes it off again.
+ * @param dose the block’s dose from now on, where the setting has rounds of its own
  * @returns what stood there before, to take it back
  */
 export async function writeSetting(
@@ -21,7 +29,8 @@ export async function writeSetting(
   sessionId: string,
   blockId: string,
   input: unknown,
-): Promise<Outcome<{ before: BlockSetting | null }>> {
+  dose?: unknown,
+): Promise<Outcome<Written>> {
   const checked = check(settingForm, { setting: input });
   if (!checked.ok) return checked;
   const { setting } = checked.value;
@@ -33,16 +42,19 @@ export async function writeSetting(
   const book = makeBook(await bookContents(context.db), plan.value.coach);
   const drill = book.drill(block.drillId);
   if (setting && drill && !settingFits(drill, setting))
-    return refused(
-      'block',
-      setting.kind === 'wall'
-        ? `${drill.title} is no rally with a wall: choose a block that is.`
-        : `${drill.title} is not fed: choose a block that is.`,
-    );
-  const blocks = plan.value.blocks.map((one) => (one.id === blockId ? { ...one, setting } : one));
+    return refused('block', `${drill.title} ${unfit[setting.kind]}`);
+  const own = dose === undefined ? {} : { dose: dose as Dose };
+  const blocks = plan.value.blocks.map((one) => (one.id === blockId ? { ...one, ...own, setting } : one));
   const saved = await savePlan(context, sessionId, { ...plan.value, blocks });
-  return saved.ok ? done({ before: block.setting }) : saved;
+  return saved.ok ? done({ before: block.setting, dose: block.dose }) : saved;
 }
+
+/** Why a setting does not hold for a drill. */
+const unfit: Readonly<Record<BlockSetting['kind'], string>> = {
+  wall: 'is no rally with a wall: choose a block that is.',
+  feeder: 'is not fed: choose a block that is.',
+  sequence: 'is not done without a ball, or is of another sport: choose a block of shadow strokes.',
+};
 
 const unknownFeeder = refused('feeder', 'These settings are not on the list (any more): reload the page.');
 

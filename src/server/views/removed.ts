@@ -8,13 +8,14 @@ export type RemovedView = Readonly<Record<TakenOffKind, readonly TakenOff[]>>;
 
 export async function removedView({ db }: Context): Promise<RemovedView> {
   const of = (kind: TakenOffKind) => takenOff(db, kind);
-  const [player, session, place, feeder, drill, pattern] = await Promise.all([
+  const [player, session, place, feeder, sequence, drill, pattern] = await Promise.all([
     of('player'),
     of('session'),
     of('place'),
     of('feeder'),
+    of('sequence'),
     of('drill'),
     of('pattern'),
   ]);
-  return { player, session, place, feeder, drill, pattern };
+  return { player, session, place, feeder, sequence, drill, pattern };
 }

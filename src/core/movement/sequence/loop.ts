@@ -44,3 +44,12 @@ export const passesIn = (strokes: number, shots: number): { passes: number; more
   passes: Math.floor(strokes / shots),
   more: strokes % shots,
 });
+
+/** A round is usually about so long, seconds: what a stroke takes is reckoned over it. Ours. */
+const usualRoundS = 40;
+
+/** Seconds from stroke to stroke over rounds of different tempos, to a hundredth. */
+export function secondsAStroke(tempos: readonly number[], way: TempoWay): number {
+  const strokes = tempos.reduce((sum, perMin) => sum + loopOf(1, perMin, usualRoundS, way).length, 0);
+  return Math.round((100 * usualRoundS * tempos.length) / Math.max(1, strokes)) / 100;
+}

@@ -117,6 +117,7 @@ export function FeederBench({
       <WriteSetting
         view={view}
         kind="feeder"
+        into="a fed drill"
         chosen={start.blockId}
         playerId={playerId}
         setting={setting}

@@ -38,6 +38,7 @@ export function WriteWall({
     <WriteSetting
       view={view}
       kind="wall"
+      into="a rally with a wall"
       chosen={start.blockId}
       playerId={playerId}
       setting={rally && settingOf(rally)}

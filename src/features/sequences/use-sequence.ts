@@ -1,0 +1,97 @@
+import { useMemo, useState } from 'react';
+import { fitOf } from '@/core/fit/fit';
+import { demandsOf, type Demands, type ShadowPlayer } from '@/core/movement/sequence/feasible';
+import { readLine, writeLine } from '@/core/movement/sequence/line';
+import { groundsOf, type Shot, type ShadowGround, type ShadowSport } from '@/core/movement/sequence/shots';
+import type { Problem } from '@/core/outcome';
+import { knownSequences } from '@/drills/sequences';
+import type { SequencesView } from '@/server/views/sequences';
+
+/** A sequence as it is being written. */
+export interface Draft {
+  /** The kept sequence it is; null for one that is not kept. */
+  readonly id: string | null;
+  readonly name: string;
+  readonly sport: ShadowSport;
+  readonly ground: ShadowGround;
+  readonly text: string;
+}
+
+export type ShadowChild = ShadowPlayer & {
+  readonly id: string;
+  readonly name: string;
+  readonly sport: ShadowSport;
+  readonly leftHanded: boolean;
+};
+
+/** Who a sequence is worked out for; a right-handed child of ten where nobody is on the squad. */
+export function shadowChild({ players, fits }: SequencesView, id: string): ShadowChild {
+  const known = players.find((one) => one.id === id) ?? players[0];
+  const facts = known ?? {
+    ...{ id: '', name: 'A child of ten', age: 10, sport: 'table tennis' as const },
+    ...{ hand: 'right' as const, heightCm: null, racketIn: null },
+  };
+  const { sideStepM, contactM } = fitOf(facts, fits[facts.id]);
+  return {
+    ...{ id: facts.id, name: facts.name, age: facts.age, sport: facts.sport },
+    leftHanded: facts.hand === 'left',
+    sideStepM: sideStepM.value,
+    contactM: contactM.value,
+  };
+}
+
+/** Something to begin with: the sequence that was asked for, or the first of the catalogue in this sport. */
+export function firstDraft({ sequences }: SequencesView, asked: string, sport: ShadowSport): Draft {
+  const kept = sequences.find(({ id }) => id === asked);
+  if (kept) return { ...kept, text: kept.line };
+  const known =
+    knownSequences.find(({ id }) => id === asked) ?? knownSequences.find((one) => one.sport === sport)!;
+  return { id: null, name: known.name, sport: known.sport, ground: known.ground, text: known.line };
+}
+
+export interface Sequence {
+  readonly draft: Draft;
+  readonly shots: readonly Shot[];
+  readonly problems: readonly Problem[];
+  /** What it asks of the feet; null while the line cannot be read. */
+  readonly demands: Demands | null;
+  readonly change: (more: Partial<Draft>) => void;
+  /** Takes strokes instead of a line. */
+  readonly put: (shots: readonly Shot[]) => void;
+  /** Goes back to what stood before the last change; null where there is nothing. */
+  readonly undo: (() => void) | null;
+}
+
+/** The line under the hand: read while it is typed, with what it asks for. The last good strokes stay to be seen. */
+export function useSequence(first: Draft, child: ShadowPlayer): Sequence {
+  const [draft, setDraft] = useState(first);
+  const [before, setBefore] = useState<readonly Draft[]>([]);
+  const { sport, ground, text } = draft;
+  const read = useMemo(() => readLine(text, sport), [text, sport]);
+  const shots = useMemo(() => (read.ok ? read.value : []), [read]);
+  const demands = useMemo(
+    () => (shots.length > 0 ? demandsOf(shots, ground, child) : null),
+    [shots, ground, child],
+  );
+  const change = (more: Partial<Draft>) => {
+    const next = { ...draft, ...more };
+    const fits = groundsOf(next.sport);
+    setBefore([...before.slice(-49), draft]);
+    setDraft(fits.includes(next.ground) ? next : { ...next, ground: fits[0]! });
+  };
+  const last = before.at(-1);
+  return {
+    draft,
+    shots,
+    problems: read.ok ? [] : read.problems,
+    demands,
+    change,
+    put: (next) => change({ text: writeLine(next, sport) }),
+    undo: last
+      ? () => {
+          setDraft(last);
+          setBefore(before.slice(0, -1));
+        }
+      : null,
+  };
+}
