@@ -1,4 +1,5 @@
 import type { KitForm, PlaceForm } from '@/schemas/place';
+import type { SequenceForm } from '@/schemas/sequence';
 import type { FeederForm } from '@/schemas/setting';
 import type { SchoolForm } from '@/schemas/school';
 import { coaches } from './people';
@@ -77,6 +78,28 @@ export const kit: KitForm = {
 export const schools: readonly SchoolForm[] = [
   { scope: 'coach', key: coaches['table tennis'], question: 'stretch', answer: '15 s' },
   { scope: 'coach', key: coaches.tennis, question: 'takeBack', answer: 'looped' },
+];
+
+/** Shadow sequences the coaches keep. */
+export const sequences: readonly SequenceForm[] = [
+  {
+    name: 'Corner, pivot, wide',
+    sport: 'table tennis',
+    ground: 'table',
+    line: 'bh corner, fh pivot loop, fh wide loop backspin, bh corner',
+  },
+  {
+    name: 'Short and deep',
+    sport: 'table tennis',
+    ground: 'table',
+    line: 'fh in push, bh in push, fh out loop',
+  },
+  {
+    name: 'Wide and home',
+    sport: 'tennis',
+    ground: 'chalk',
+    line: 'fh wide, bh corner, fh corner in stay, bh corner net volley',
+  },
 ];
 
 export const feeders: readonly FeederForm[] = [

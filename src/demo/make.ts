@@ -13,6 +13,7 @@ import { dayAfter } from '@/server/days';
 import type { Context } from '@/server/context';
 import { makeChallenge } from '@/server/challenges/challenges';
 import { saveFeeder } from '@/server/house/benches';
+import { saveSequence } from '@/server/house/sequences';
 import { addNote, answerRecap } from '@/server/notes/notes';
 import { decide } from '@/server/sessions/decisions';
 import { keepPattern } from '@/server/sessions/patterns';
@@ -24,7 +25,7 @@ import { bookFor } from '@/server/readers/book';
 import { saveLedger } from '@/server/squad/ledger';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { challenges, feeders, kit, patternTitle, places, schools, written } from './house';
+import { challenges, feeders, kit, patternTitle, places, schools, sequences, written } from './house';
 import { coaches, squad, timetable, type Weekly } from './people';
 import { dropChance, playBlock, wholeBlock } from './player-log';
 import { keptAtHome } from './keep-vows';
@@ -63,6 +64,7 @@ export async function makeDemo(
     placeIds.set(place.name, must(await savePlace(at(firstDay, '09:00'), place)).id);
   must(await saveKit(at(firstDay, '09:00'), kit));
   for (const feeder of feeders) must(await saveFeeder(at(firstDay, '09:00'), feeder));
+  for (const sequence of sequences) must(await saveSequence(at(firstDay, '09:00'), sequence));
   for (const school of schools) must(await chooseSchool(at(firstDay, '09:00'), school));
 
   let touches = 0;

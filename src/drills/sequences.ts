@@ -21,8 +21,9 @@ const table = (id: string, name: string, line: string, stepId: string | null = n
   of: stepId === null ? null : { drillId: 'shadow-patterns', stepId },
 });
 
-const court = (id: string, name: string, ground: ShadowGround, line: string): KnownSequence => ({
-  ...{ id, name, sport: 'tennis', ground, line, origin: 'ours', of: null },
+const court = (id: string, name: string, line: string, stepId: string | null = null): KnownSequence => ({
+  ...{ id, name, sport: 'tennis', ground: 'chalk', line, origin: 'ours' },
+  of: stepId === null ? null : { drillId: 'court-patterns', stepId },
 });
 
 const spacing = (
@@ -60,23 +61,22 @@ export const knownSequences: readonly KnownSequence[] = [
     'serve-and-two',
   ),
   table('two-backhands-and-wide', 'Two backhands and wide', 'bh corner, bh middle, fh wide'),
-  court('side-to-side', 'Side to side', 'chalk', 'fh corner, bh corner'),
+  court('side-to-side', 'Side to side', 'fh corner, bh corner', 'side-to-side'),
   court(
-    'cross-and-straight',
-    'Cross and straight',
-    'red',
+    'near-and-wide',
+    'Near and wide by turns',
     'fh wide cross, bh corner straight, fh corner cross, bh wide straight',
+    'near-and-wide',
   ),
   court(
     'in-and-volley',
     'In and volley',
-    'red',
     'fh corner in stay, fh corner net volley stay, bh corner net volley',
+    'in-and-volley',
   ),
   court(
-    'lob-and-back',
+    'smash-and-back',
     'Smash and back again',
-    'red',
     'fh corner net volley stay, fh middle smash high, bh corner',
   ),
   spacing('closed', 'pivot-step', 'pivot step', 'fh middle stay, fh middle stay', ['on the spot']),

@@ -34,14 +34,14 @@ const asItIs: BlockManner = { changes: [], setting: null };
  * where strokes of their sport are made without a ball.
  */
 export function settingFits(
-  drill: Pick<Drill, 'feed' | 'steps' | 'hold' | 'sports'>,
+  drill: Pick<Drill, 'feed' | 'steps' | 'trains' | 'sports'>,
   setting: Pick<BlockSetting, 'kind'> & { readonly sport?: Sport },
 ): boolean {
   const { kind, sport } = setting;
   if (kind === 'sequence')
     return (
       drill.feed.how === 'none' &&
-      drill.hold !== 'no racket' &&
+      drill.trains.includes('racket path') &&
       drill.steps.some(takesSequence) &&
       (sport === undefined || drill.sports.includes(sport))
     );
@@ -49,8 +49,12 @@ export function settingFits(
   return drill.feed.how !== 'none' && drill.feed.how !== 'self';
 }
 
-/** Strokes that are counted in a time: what a sequence can be called through. Of a set, one is often a whole pattern. */
-export const takesSequence = ({ measure }: Pick<Step, 'measure'>): boolean => measure === 'count';
+/**
+ * Strokes that are counted in a time and not called already: what a sequence can be called through. Of a set, one is often a
+ * whole pattern.
+ */
+export const takesSequence = ({ measure, calls }: Pick<Step, 'measure' | 'calls'>): boolean =>
+  measure === 'count' && !calls;
 
 /** Seconds from touch to touch: as the block is set out, or else as the step is usually done. A trap keeps its own time. */
 function touchS(step: Step, setting: BlockSetting | null): number {

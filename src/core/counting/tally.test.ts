@@ -113,6 +113,17 @@ describe('the other measures', () => {
     expect(tally(shots, 'points')).toMatchObject({ score: 39, shots: 10, best: 39, touches: 9, drops: 1 });
   });
 
+  test('a whole pass of a sequence is so many touches, at the rate they took, and is taken back as one', () => {
+    const passes = [event('touch', { value: 4 }), event('touch', { value: 4 }), event('touch'), event('drop')];
+    const counted = tally(passes, 'count');
+    expect(counted).toMatchObject({ current: 9, touches: 9, drops: 1 });
+    // Four strokes in the second after the first pass, one in the second after that.
+    expect(counted.attempts[0]).toMatchObject({ gaps: 5, touchingMs: 2000 });
+    expect(tally([...passes, event('undo', { ref: passes[1]!.id })], 'count').current).toBe(5);
+    // Where no strokes are counted in a time, a touch is a touch.
+    expect(tally([event('touch', { value: 4 })], 'row').current).toBe(1);
+  });
+
   test('a count adds up by time box, whatever order boxes come in', () => {
     const events = [1, 1, 2, 2, 2, 1].map((attempt) => event('touch', { attempt }));
     expect(tally([...events, event('drop', { attempt: 2 })], 'count')).toMatchObject({

@@ -143,4 +143,11 @@ export const feetLayouts: Layouts = {
     });
   },
   'shadow-patterns': tableLine,
+  'court-patterns': (room) => {
+    const [net, base] = [0.6, 4.6];
+    return bare(room, {
+      lines: [square(0, (net + base) / 2, 4, 'Court')],
+      marks: [spot(0, base, 'Middle'), player(0, base)],
+    });
+  },
 };

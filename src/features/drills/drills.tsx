@@ -1,6 +1,6 @@
 'use client';
 
-import { Download, FilePlus2 } from 'lucide-react';
+import { Download, FilePlus2, Footprints } from 'lucide-react';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import { anything, findDrills, type Wanted } from '@/session/find';
@@ -57,6 +57,9 @@ export function Drills({ view }: { view: DrillListView }) {
             <a href="/api/drills" download className={buttonClass('quiet')}>
               <Download aria-hidden size={18} /> Take all away
             </a>
+            <ButtonLink look="quiet" href="/drills/sequences">
+              <Footprints aria-hidden size={18} /> Shadow sequences
+            </ButtonLink>
             <BringIn />
             <ButtonLink look="now" href="/drills/new">
               <FilePlus2 aria-hidden size={18} /> Write a drill

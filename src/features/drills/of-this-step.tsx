@@ -3,6 +3,7 @@ import { handM, clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
 import { inMetres } from '@/core/explanations/wall';
 import { heightOf } from '@/core/fit/growth';
 import { counted } from '@/core/words';
+import { knownSequences } from '@/drills/sequences';
 import type { Step } from '@/drills/types';
 import type { PlayerFacts } from '@/server/views/facts';
 
@@ -10,7 +11,8 @@ import type { PlayerFacts } from '@/server/views/facts';
 const roomOverM = 0.2;
 
 /** What some steps have besides their dose: claps under a toss, parts of a routine, a habit, what is noted beside a mark. */
-export function OfThisStep({ step, player }: { step: Step; player?: PlayerFacts }) {
+export function OfThisStep({ drillId, step, player }: { drillId: string; step: Step; player?: PlayerFacts }) {
+  const known = knownSequences.find(({ of }) => of?.drillId === drillId && of.stepId === step.id);
   const dose = step.doses['13-16'];
   return (
     <div className="mt-2 space-y-1 text-sm empty:hidden">
@@ -43,6 +45,17 @@ export function OfThisStep({ step, player }: { step: Step; player?: PlayerFacts 
         <p>
           Noted beside a mark, when you like: {step.beside.question.toLowerCase()} (
           {step.beside.answers.join(', ')}).
+        </p>
+      )}
+      {known && (
+        <p>
+          As a sequence: {known.line}.{' '}
+          <Link
+            href={`/drills/sequences?${new URLSearchParams({ of: known.id, player: player?.id ?? '' })}`}
+            className="font-semibold underline underline-offset-4"
+          >
+            See its feet and its tempo
+          </Link>
         </p>
       )}
       {step.habit && (

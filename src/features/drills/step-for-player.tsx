@@ -67,7 +67,7 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
         {player && <StandHere view={view} drill={drill} step={step} player={player} />}
       </div>
       {player ? <Worked {...{ view, drill, step, player }} /> : <Doses step={step} />}
-      <OfThisStep step={step} player={player} />
+      <OfThisStep drillId={drill.id} step={step} player={player} />
     </>
   );
 }

@@ -177,6 +177,7 @@ export function BlockEditor(props: BlockEditorProps) {
         <SettingLine
           block={block}
           drill={drill}
+          step={step}
           playerId={players[0]?.id}
           placeId={props.placeId}
           onClear={props.onClearSetting}

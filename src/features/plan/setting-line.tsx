@@ -1,21 +1,29 @@
 import Link from 'next/link';
-import { settingFits } from '@/session/pace';
+import { settingFits, takesSequence } from '@/session/pace';
 import type { PlanBlock } from '@/session/plan';
-import type { Drill } from '@/drills/types';
+import type { Drill, Step } from '@/drills/types';
 import { settingInWords } from '@/core/setting';
 import { Button } from '@/ui/button';
 import { Said } from '@/ui/units';
+
+const benchNames = {
+  wall: 'Wall calculator',
+  feeder: 'Feeder calculator',
+  sequence: 'Shadow sequences',
+} as const;
 
 /** How a block is set out by a bench, and the way to the bench that does it; nothing for a step no bench is for. */
 export function SettingLine({
   block,
   drill,
+  step,
   playerId = '',
   placeId,
   onClear,
 }: {
   block: PlanBlock;
   drill: Drill;
+  step: Step;
   playerId?: string | undefined;
   placeId: string | null;
   onClear: () => void;
@@ -24,7 +32,9 @@ export function SettingLine({
     ? 'wall'
     : settingFits(drill, { kind: 'feeder' })
       ? 'feeder'
-      : null;
+      : settingFits(drill, { kind: 'sequence' }) && takesSequence(step)
+        ? 'sequence'
+        : null;
   const { setting } = block;
   if (!bench && !setting) return null;
   const query = new URLSearchParams({ block: block.id, player: playerId, place: placeId ?? '' });
@@ -43,8 +53,11 @@ export function SettingLine({
         )}
       </span>
       {bench && (
-        <Link href={`/benches/${bench}?${query}`} className="font-semibold underline underline-offset-4">
-          {bench === 'wall' ? 'Wall calculator' : 'Feeder calculator'}
+        <Link
+          href={`${bench === 'sequence' ? '/drills/sequences' : `/benches/${bench}`}?${query}`}
+          className="font-semibold underline underline-offset-4"
+        >
+          {benchNames[bench]}
         </Link>
       )}
       {setting && (

@@ -31,7 +31,10 @@ export function CallBanner({ call, silent }: { call: Cue['call']; silent: boolea
               {call.sign}
             </span>
           )}
-          <span key={call.number} className={cx(call.more && 'text-5xl leading-none max-md:text-3xl')}>
+          <span
+            key={call.number}
+            className={cx(call.more && 'text-5xl leading-none', call.word.length > 9 && 'max-md:text-3xl')}
+          >
             {call.word}
             {call.more && (
               <span className="block font-body text-2xl font-semibold normal-case max-md:text-lg">

@@ -38,7 +38,10 @@ export function Composer({
   const { say } = useUnits();
   const [playerId, setPlayerId] = useState(start.playerId || (view.players[0]?.id ?? ''));
   const child = useMemo(() => shadowChild(view, playerId), [view, playerId]);
-  const sequence = useSequence(firstDraft(view, start.sequence, child.sport), child);
+  const sequence = useSequence(
+    firstDraft(view, { asked: start.sequence, blockId: start.blockId }, child.sport),
+    child,
+  );
   const { draft, shots, demands, change } = sequence;
   const [wanted, setWanted] = useState<number | null>(null);
   const [way, setWay] = useState<TempoWay>('even');

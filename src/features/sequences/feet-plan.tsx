@@ -39,13 +39,16 @@ export function FeetPlan({ shots, sport, ground, demands, child, perMin }: Props
   const [still, setStill] = useState(0);
   const everyS = (60 / perMin) * (pace === 'slowly' ? 2 : 1);
   const [playing, nowS, setPlaying] = usePlaying(everyS * shots.length);
-  const { widthM, depthM } = floorOf(ground, child.contactM);
+  const whole = floorOf(ground, child.contactM);
+  const home = homeOf(ground);
+  // Floor behind the last one that is stood at is left out.
+  const deepest = Math.max(home.y, ...shots.map((shot) => placeOf(shot, ground, child.contactM).feet.y));
+  const { widthM, depthM } = { ...whole, depthM: Math.min(whole.depthM, deepest + 0.7) };
   const scale = Math.min((widthPx - 20) / widthM, 360 / depthM);
   const mirror = child.leftHanded ? -1 : 1;
   const x = (metres: number) => widthPx / 2 + metres * scale;
   const y = (metres: number) => topPx + metres * scale;
   const places = shots.map((shot) => placeOf(shot, ground, child.contactM, child.leftHanded));
-  const home = homeOf(ground);
   const shown = nowS === null ? null : feetAt(demands.gaps, everyS, nowS);
   const current = shown?.shot ?? Math.min(still, shots.length - 1);
   const feet: Point = shown ? { x: mirror * shown.at.x, y: shown.at.y } : places[current]!.feet;
@@ -137,10 +140,9 @@ export function FeetPlan({ shots, sport, ground, demands, child, perMin }: Props
         <Button
           look="quiet"
           className="min-h-9 touch:min-h-11 px-3 motion-reduce:hidden"
-          aria-pressed={pace === 'slowly'}
           onClick={() => setPace(pace === 'slowly' ? 'as called' : 'slowly')}
         >
-          {pace === 'slowly' ? 'At half the tempo' : 'At the tempo'}
+          Half the tempo: {pace === 'slowly' ? 'on' : 'off'}
         </Button>
         <Button
           look="quiet"

@@ -40,10 +40,19 @@ export function shadowChild({ players, fits }: SequencesView, id: string): Shado
   };
 }
 
-/** Something to begin with: the sequence that was asked for, or the first of the catalogue in this sport. */
-export function firstDraft({ sequences }: SequencesView, asked: string, sport: ShadowSport): Draft {
+/** Something to begin with: the sequence that was asked for, what the block has, or the first of the catalogue in this sport. */
+export function firstDraft(
+  { sequences, sessions }: SequencesView,
+  { asked, blockId }: { readonly asked: string; readonly blockId: string },
+  sport: ShadowSport,
+): Draft {
   const kept = sequences.find(({ id }) => id === asked);
   if (kept) return { ...kept, text: kept.line };
+  const setting = sessions.flatMap(({ blocks }) => blocks).find(({ id }) => id === blockId)?.setting;
+  if (setting?.kind === 'sequence') {
+    const { name, ground, lines } = setting;
+    return { id: null, name, sport: setting.sport, ground, text: lines[0]! };
+  }
   const known =
     knownSequences.find(({ id }) => id === asked) ?? knownSequences.find((one) => one.sport === sport)!;
   return { id: null, name: known.name, sport: known.sport, ground: known.ground, text: known.line };

@@ -62,12 +62,12 @@ const settingsOf = async (sessionId: string) =>
 
 test('a setting goes into its block and nowhere else, comes back as it was, and can be taken off', async () => {
   const { sessionId, rally, lobs } = await planned();
-  expect(value(await writeSetting(box.context, sessionId, rally, wall))).toEqual({ before: null });
-  expect(value(await writeSetting(box.context, sessionId, lobs, feeder))).toEqual({ before: null });
+  expect(value(await writeSetting(box.context, sessionId, rally, wall))).toMatchObject({ before: null });
+  expect(value(await writeSetting(box.context, sessionId, lobs, feeder))).toMatchObject({ before: null });
   expect(await settingsOf(sessionId)).toEqual([null, wall, feeder]);
   const further = { ...wall, distanceM: 4 };
-  expect(value(await writeSetting(box.context, sessionId, rally, further))).toEqual({ before: wall });
-  expect(value(await writeSetting(box.context, sessionId, rally, null))).toEqual({ before: further });
+  expect(value(await writeSetting(box.context, sessionId, rally, further))).toMatchObject({ before: wall });
+  expect(value(await writeSetting(box.context, sessionId, rally, null))).toMatchObject({ before: further });
   expect(await settingsOf(sessionId)).toEqual([null, null, feeder]);
 });
 

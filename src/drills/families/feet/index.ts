@@ -5,6 +5,7 @@ import { retreatForTheHighBall, shortBallApproach, whenToMoveIn } from './readin
 import { markTheSpot, sayWhereItLands } from './prediction';
 import { sockTaps, spacingRound } from './routines';
 import { spacingClosed, spacingOpen } from './spacing';
+import { courtPatterns } from './court-patterns';
 import { pushAndSideStep, shadowPatterns, threeSideSteps } from './table-tennis';
 
 export const feet: readonly Drill[] = [
@@ -27,4 +28,5 @@ export const feet: readonly Drill[] = [
   shortBallApproach,
   whenToMoveIn,
   shadowPatterns,
+  courtPatterns,
 ];

@@ -1,0 +1,137 @@
+import { Key } from 'selenium-webdriver';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+import { nextBlock } from './lib/session';
+
+/* A shadow sequence composed, refused as too fast, slowed, kept, put into a plan, run and counted. */
+let app: App;
+let browser: Browser;
+let page: Page;
+let block: string;
+let session: string;
+
+beforeAll(async () => {
+  [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
+  page = new Page(browser.driver);
+  const [row] = await app.query(
+    `select b.id, b.session_id from block b join session s on s.id = b.session_id
+     where s.state = 'planned' and b.drill_id = 'shadow-patterns' order by s.day limit 1`,
+  );
+  [block, session] = [row!.id as string, row!.session_id as string];
+  // The step of four strokes in a time, whatever rung they stand on today.
+  const dose = JSON.stringify({ kind: 'timed', rounds: 2, workS: 40, restS: 40 });
+  await app.query(`update block set step_id = 'four-shots', dose = ? where id = ?`, [dose, block]);
+  await app.query(`update block_player set step_id = 'four-shots' where block_id = ?`, [block]);
+});
+afterAll(async () => {
+  await browser?.close();
+  await app?.close();
+});
+
+const script = <T>(text: string) => browser.driver.executeScript<T>(`return ${text}`);
+const sentence = `document.querySelector('[data-sentence]')?.textContent ?? ''`;
+
+test('composed: a word that is wrong is told with the right one, strokes are moved and taken out by key', async () => {
+  await browser.driver.get(`${app.url}/drills`);
+  await page.press('Shadow sequences');
+  await page.sees('Stroke by stroke');
+  await browser.driver.get(`${app.url}/drills/sequences?block=${block}&of=two-forehands`);
+  await page.sees('Stroke by stroke');
+  await page.type('Strokes, with commas', 'bh corner, fh pivott, fh wide');
+  await page.sees('did you mean “pivot”?');
+  await page.sees('Once the line can be read');
+  await page.type('Strokes, with commas', 'bh corner, fh pivot loop, fh wide');
+  await page.sees('3 strokes');
+  await page.choose('Side', 'backhand');
+  await page.choose('Place', 'middle');
+  await page.press('Add stroke');
+  await page.becomes(
+    `document.querySelector('#sequence-line').value`,
+    'bh corner, fh pivot loop, fh wide, bh middle',
+  );
+  await page.press('Earlier: stroke 4');
+  await page.becomes(
+    `document.querySelector('#sequence-line').value`,
+    'bh corner, fh pivot loop, bh middle, fh wide',
+  );
+  await page.press('Undo the last change');
+  await page.becomes(
+    `document.querySelector('#sequence-line').value`,
+    'bh corner, fh pivot loop, fh wide, bh middle',
+  );
+  await page.press('Fastest tempo:');
+  await page.sees('the slowest of them');
+  await page.keys(Key.ESCAPE);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+});
+
+test('too fast is refused with what can be played, and slowed with one press', async () => {
+  await page.type('Tempo', '80');
+  await page.sees('Too fast for');
+  const [, fastest] = /\. (\d+) a minute can be played/.exec(await script<string>(sentence))!;
+  expect(
+    await script(
+      `[...document.querySelectorAll('button')].find((one) => one.textContent.includes('Write into this block')).disabled`,
+    ),
+  ).toBe(true);
+  await page.sees('Too fast to be called');
+  await page.press('Slow it down');
+  await page.sees(`the fastest is ${fastest}`);
+  await page.press('Workout of 10 minutes');
+  await page.sees(/\d+ rounds of \d+ s with \d+ s of rest/);
+  await page.press('By itself');
+  await page.press('Play it');
+  await page.sees('Stop');
+  await page.press('Stop');
+});
+
+test('kept, taken off and brought back; then written into the block', async () => {
+  await page.type('Name', 'Round the corner');
+  await page.press('Keep it');
+  await page.sees('“Round the corner” is kept.');
+  const rows = () =>
+    app.query(`select line, removed_at_ms as gone from shadow_sequence where name = 'Round the corner'`);
+  expect(await rows()).toEqual([{ line: 'bh corner, fh pivot loop, fh wide, bh middle', gone: null }]);
+  await page.press('Remove Round the corner');
+  await page.sees('was removed');
+  await page.press('Undo');
+  await page.becomes(
+    `[...document.querySelectorAll('[aria-label="Kept sequences"] li')].some((one) => one.textContent.includes('Round the corner'))`,
+    true,
+  );
+  await page.press('Write into this block');
+  await page.sees('Written into Feet and counter');
+  await browser.driver.get(`${app.url}/sessions/${session}/plan`);
+  await page.press('Shadow patterns');
+  await page.sees('“Round the corner”: bh corner, fh pivot loop, fh wide, bh middle');
+  await setViewport(browser.driver, 390, 844);
+  await browser.driver.get(`${app.url}/drills/sequences?block=${block}`);
+  await page.sees('bh corner');
+  expect(await script('document.documentElement.scrollWidth')).toBe(390);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+});
+
+test('run: each stroke is called as it is due, and a whole pass is one press', async () => {
+  await setViewport(browser.driver, 1024, 768);
+  await browser.driver.get(`${app.url}/sessions/${session}/run`);
+  await page.sees('Start block');
+  await nextBlock(page);
+  await nextBlock(page);
+  await page.sees('Shadow patterns');
+  await page.press('Start block');
+  await page.becomes(`document.querySelector('[data-call]').dataset.call`, 'backhand corner', 30_000);
+  await page.becomes(`document.querySelector('[data-call]').dataset.call`, 'forehand pivot');
+  await page.tap('Whole pass +4');
+  await page.tap('Whole pass +4');
+  await page.sees('2 whole');
+  await page.press('Undo');
+  await page.sees('1 whole');
+  await page.sees('All safe on the server');
+  const passes = await app.query(`select value from touch_event where block_id = ? and kind = 'touch'`, [
+    block,
+  ]);
+  expect(passes).toEqual([{ value: 4 }, { value: 4 }]);
+  expect(await browser.faults()).toEqual([]);
+});
