@@ -1,6 +1,6 @@
 import { array, mixed, object, string } from 'yup';
 import { attendances, longestWhy, type Attendance } from '@/core/attendance';
-import { maxPlayers } from './session';
+import { maxPlayers } from './booking';
 
 /** Whether players came to a session; null takes back what was said. */
 export const attendanceSchema = object({

@@ -1,7 +1,7 @@
 import { array, object, string } from 'yup';
 import { changesSchema } from './changes';
 import { daySchema } from './day';
-import { maxPlayers } from './session';
+import { maxPlayers } from './booking';
 
 const id = (what: string) => string().required(`${what} is missing: reload the page.`);
 

@@ -9,7 +9,8 @@ import { bundleFormat, bundleSchema, bundleVersion, drillSchema } from './drill'
 import { kitSchema, placeSchema } from './place';
 import { playerSchema } from './player';
 import { fitSchema, schoolSchema } from './school';
-import { planSchema, sessionSchema } from './session';
+import { sessionSchema } from './booking';
+import { planSchema } from './session';
 import { feederSchema, settingForm } from './setting';
 import { standingSchema } from './standing';
 import { checkBatch } from './touches';

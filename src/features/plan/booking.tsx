@@ -2,7 +2,7 @@
 
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
-import type { BookingForm } from '@/schemas/session';
+import type { BookingForm } from '@/schemas/booking';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { usePart } from '@/ui/use-part';

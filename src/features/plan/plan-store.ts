@@ -1,5 +1,6 @@
 import type { Outcome, Problem } from '@/core/outcome';
-import { maxUnanswered, type PlanForm, type PlanSave } from '@/schemas/session';
+import type { PlanForm, PlanSave } from '@/schemas/session';
+import { maxUnanswered } from '@/schemas/unanswered';
 
 /** A plan in hand: what is saved, without its revision. */
 export type PlanDoc = Omit<PlanForm, 'revision'>;

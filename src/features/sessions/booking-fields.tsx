@@ -1,5 +1,5 @@
 import type { UseFormReturn } from 'react-hook-form';
-import type { BookingForm } from '@/schemas/session';
+import type { BookingForm } from '@/schemas/booking';
 import type { PlayerName } from '@/server/views/facts';
 import { Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';

@@ -4,7 +4,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
-import { sessionSchema, type SessionForm } from '@/schemas/session';
+import { sessionSchema, type SessionForm } from '@/schemas/booking';
 import type { Group } from '@/server/views/groups';
 import type { Pattern, PlayerName } from '@/server/views/facts';
 import { ask } from '@/ui/ask';

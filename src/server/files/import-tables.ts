@@ -6,7 +6,7 @@ import type { Executor } from '@/data/database';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { playerSchema } from '@/schemas/player';
-import { bookingSchema } from '@/schemas/session';
+import { bookingSchema } from '@/schemas/booking';
 import type { Context } from '../context';
 import { sessionColumns, squadColumns } from './export-tables';
 import { putIn, type Changes } from './put-in';

@@ -6,7 +6,7 @@ import { getPlayers, placesOf } from '@/data/squad';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { joinSchema } from '@/schemas/join';
-import { maxPlayers } from '@/schemas/session';
+import { maxPlayers } from '@/schemas/booking';
 import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { bookContents } from '../readers/book';

@@ -31,7 +31,8 @@ import { playerFacts } from '../readers/player-facts';
 import { changesHistory, keptAsHeld } from './held-plan';
 import { placeAgain } from './place-again';
 import { putPlan } from './put-plan';
-import { planSchema, sessionSchema, type PlanForm } from '@/schemas/session';
+import { sessionSchema } from '@/schemas/booking';
+import { planSchema, type PlanForm } from '@/schemas/session';
 
 export const unknownSession = refused(
   'session',
