@@ -58,11 +58,7 @@ export function settingTouchS(setting: BlockSetting): number {
   }
 }
 
-/** "topspin of 12 turns a second", "slice of 8 turns a second". */
-export const spinInWords = (spinRps: number): string =>
-  spinRps === 0 ? 'no spin' : `${spinRps > 0 ? 'topspin' : 'slice'} of ${Math.abs(spinRps)} turns a second`;
-
-const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
+export const metres = (value: number): string => `${Math.round(value * 100) / 100} m`;
 
 /** Strokes of the sequence that a round has. @param round from 1 */
 export function strokesInRound({ lines, rounds }: SequenceSetting, round: number): number {
@@ -72,7 +68,7 @@ export function strokesInRound({ lines, rounds }: SequenceSetting, round: number
 }
 
 /** "24 strokes a minute", "18 to 27 strokes a minute, slow, then fast". */
-function tempoInWords({ rounds, way }: Pick<SequenceSetting, 'rounds' | 'way'>): string {
+export function tempoInWords({ rounds, way }: Pick<SequenceSetting, 'rounds' | 'way'>): string {
   const tempos = rounds.map(({ perMin }) => perMin);
   const [least, most] = [Math.min(...tempos), Math.max(...tempos)];
   const span = least === most ? `${most}` : `${least} to ${most}`;
@@ -84,21 +80,4 @@ export function settingOnCourt(setting: BlockSetting): string {
   if (setting.kind === 'feeder') return `a ball every ${setting.machine.intervalS.toFixed(1)} s`;
   if (setting.kind === 'sequence') return tempoInWords(setting);
   return `${metres(setting.distanceM)} from the wall, mark ${metres(setting.markM)}`;
-}
-
-/** A setting in one line, for a plan. */
-export function settingInWords(setting: BlockSetting): string {
-  if (setting.kind === 'feeder') {
-    const { speedMps, elevationDeg, intervalS } = setting.machine;
-    const name = setting.name === '' ? 'Feeder' : `Feeder “${setting.name}”`;
-    return `${name}: ${speedMps.toFixed(1)} m/s, ${Math.round(elevationDeg)}° up, a ball every ${intervalS.toFixed(1)} s`;
-  }
-  if (setting.kind === 'sequence') {
-    const { name, lines } = setting;
-    const said = lines.length === 1 ? lines[0]! : `${lines.length} sequences by turns`;
-    return `${name === '' ? 'Sequence' : `“${name}”`}: ${said}; ${tempoInWords(setting)}`;
-  }
-  const { distanceM, markM, bandFromM, bandToM, hitsPerMin, ball, spinRps = 0 } = setting;
-  const spin = spinRps === 0 ? '' : `, ${spinInWords(spinRps)}`;
-  return `${metres(distanceM)} from the wall, mark at ${metres(markM)} (${metres(bandFromM)} to ${metres(bandToM)} comes back), about ${Math.round(hitsPerMin)} hits a minute, ${ball} ball${spin}`;
 }

@@ -7,7 +7,8 @@ import { callSets, clipName, type CallSet } from './call-sets';
 import { dealCalls, longestRun, runIn } from './deal';
 import { callSchedule } from './schedule';
 import { seedOf } from '../fingerprint';
-import { callAt, soundTimeline, type Cue, type SoundPlan } from './timeline';
+import { callAt } from './call-at';
+import { soundTimeline, type Cue, type SoundPlan } from './timeline';
 import { trackCues } from './track-cues';
 
 const counts = (calls: readonly number[], options: number) =>

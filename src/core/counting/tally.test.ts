@@ -114,7 +114,12 @@ describe('the other measures', () => {
   });
 
   test('a whole pass of a sequence is so many touches, at the rate they took, and is taken back as one', () => {
-    const passes = [event('touch', { value: 4 }), event('touch', { value: 4 }), event('touch'), event('drop')];
+    const passes = [
+      event('touch', { value: 4 }),
+      event('touch', { value: 4 }),
+      event('touch'),
+      event('drop'),
+    ];
     const counted = tally(passes, 'count');
     expect(counted).toMatchObject({ current: 9, touches: 9, drops: 1 });
     // Four strokes in the second after the first pass, one in the second after that.

@@ -1,4 +1,4 @@
-import { spinInWords } from '../setting';
+import { spinInWords } from '../setting-words';
 import { balls } from '../ballistics/balls';
 import { degrees } from '../ballistics/motion';
 import { floors, walls } from '../ballistics/surfaces';

@@ -15,7 +15,7 @@ import { doseTime } from '@/core/dose/time';
 import type { DosePart } from '@/core/explanations/dose';
 import { originInWords } from '@/core/origin';
 import type { Fit } from '@/core/place/fits';
-import { settingInWords } from '@/core/setting';
+import { settingInWords } from '@/core/setting-words';
 import type { BlockTime } from '@/core/planning/block-time';
 import type { PlanTime } from '@/core/planning/plan-time';
 import type { TimeSetting } from '@/session/fit-time';

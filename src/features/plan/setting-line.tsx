@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { settingFits, takesSequence } from '@/session/pace';
 import type { PlanBlock } from '@/session/plan';
 import type { Drill, Step } from '@/drills/types';
-import { settingInWords } from '@/core/setting';
+import { settingInWords } from '@/core/setting-words';
 import { Button } from '@/ui/button';
 import { Said } from '@/ui/units';
 

@@ -4,7 +4,7 @@ import { Ellipsis } from 'lucide-react';
 import { useCallback, useState } from 'react';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import { CallBanner } from './call-banner';
+import { CallLater } from './call-later';
 import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
 import { CourtCounts, isTogether } from './court-counts';
 import { CourtHead } from './court-head';
@@ -98,7 +98,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         </button>
       </Head>
       {notes}
-      {run.isCalled && <CallBanner call={run.call} silent />}
+      {run.isCalled && <CallLater call={run.call} silent />}
       {working.length === 0 && (
         <p className="px-2 text-xl">
           {view.players.length > 1 ? 'All sit' : `${view.players[0]?.name ?? 'Nobody'} sits`} this block out.

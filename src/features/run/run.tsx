@@ -15,7 +15,7 @@ import { usePart } from '@/ui/use-part';
 import { ErrorNote } from '@/ui/error-note';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
-import { CallBanner } from './call-banner';
+import { CallLater, loadCalls } from './call-later';
 import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
 import { CourtCounts, isTogether, loadTogether } from './court-counts';
 import { CourtHead } from './court-head';
@@ -28,7 +28,7 @@ import { KeysOnQuestion } from '@/features/help/keys-on-question';
 import { matesOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills';
 import type { RunBlock } from '@/server/views/session-run';
-import { forMates, type BlockRun } from './use-block';
+import { forMates, loadSound, type BlockRun } from './use-block';
 import { RunFooter } from './run-footer';
 import { useCourt, useNow } from './use-court';
 import { loadPlayer } from './use-cues';
@@ -41,7 +41,8 @@ type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
 
 const loadSheets = () => import('./court-sheets');
 /** All that a reload without the server needs besides the page. */
-const loadRest = () => Promise.all([loadSheets(), loadCircuit(), loadTogether(), loadPlayer()]);
+const loadRest = () =>
+  Promise.all([loadSheets(), loadCircuit(), loadTogether(), loadPlayer(), loadSound(), loadCalls()]);
 
 export const RunPage = presentCourt(Run);
 
@@ -181,7 +182,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         openedWith={openedWith}
         onHeldBack={() => setSheet('held back')}
       />
-      {run.isCalled && <CallBanner call={run.call} silent={!settings.sound || !settings.spoken} />}
+      {run.isCalled && <CallLater call={run.call} silent={!settings.sound || !settings.spoken} />}
       {circuit ? (
         <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
       ) : (

@@ -6,12 +6,12 @@ import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session
 import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
-import { useSequenceCues } from './use-sequence-cues';
 import { strokesInRound } from '@/core/setting';
 import { callsOf, feedsOf, sequenceOf, usualTempo } from '@/session/sound';
 import type { Drill, Step } from '@/drills/types';
 import { beatLimits } from '@/core/calls/beat';
-import { callAt, soundTimeline, type Cue } from '@/core/calls/timeline';
+import { callAt } from '@/core/calls/call-at';
+import type { Cue } from '@/core/calls/timeline';
 import { seedOf } from '@/core/fingerprint';
 import { asPlanned, conditionsNow, type Conditions } from '@/core/counting/conditions';
 import {
@@ -31,6 +31,7 @@ import { lateTapS, roundNow, routineAt } from '@/core/run/round';
 import { stretchesARound } from '@/core/dose/dose';
 import { partInText } from '@/core/counting/weakest-part';
 import type { RunBlock, RunPlayer } from '@/server/views/session-run';
+import { usePart } from '@/ui/use-part';
 import { usePageBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
@@ -85,6 +86,9 @@ export interface BlockRun {
 
 /** One part of a lap, to the ten thousandth: the tally rounds to whole parts. */
 const shareOfLap = (parts: number): number => Math.round(10_000 / parts) / 10_000;
+
+/** Fetched once the court can count, and kept for a reload without the server. */
+export const loadSound = () => import('./court-sound');
 
 /** A call can be answered for so long, or until the next one, seconds: ours. */
 const answerS = 6;
@@ -200,15 +204,15 @@ export function useBlock(
     return Math.min(max, Math.max(min, Math.round((usual * settings.tempoPercent) / 100)));
   }, [block, step, setting, settings.tempoPercent]);
   const sequence = block && step && !block.circuit && settings.calls ? sequenceOf(step, setting) : null;
-  const called = useSequenceCues(phases, sequence);
+  const sound = usePart(loadSound);
   const cues = useMemo(() => {
-    if (!block || !step) return [];
-    return soundTimeline(phases, {
+    if (!block || !step || !sound) return [];
+    return sound.soundTimeline(phases, {
       tempoPerMin: settings.beat ? tempoPerMin : null,
       accentEvery: settings.accentEvery,
       calls: settings.calls && !block.circuit && !sequence ? callsOf(step) : null,
       feeds: settings.calls && !block.circuit ? feedsOf(setting) : null,
-      called,
+      called: sequence ? sound.sequenceCues(phases, sequence) : [],
       seed: seedOf(block.id),
     });
   }, [
@@ -218,7 +222,7 @@ export function useBlock(
     phases,
     tempoPerMin,
     sequence,
-    called,
+    sound,
     settings.beat,
     settings.calls,
     settings.accentEvery,

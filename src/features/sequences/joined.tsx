@@ -3,7 +3,8 @@
 import { Square, Volume2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { sequenceCues } from '@/core/calls/sequence-cues';
-import { callAt, soundTimeline, type Cue } from '@/core/calls/timeline';
+import { callAt } from '@/core/calls/call-at';
+import { soundTimeline, type Cue } from '@/core/calls/timeline';
 import { seedOf } from '@/core/fingerprint';
 import { demandsOf } from '@/core/movement/sequence/feasible';
 import { readLine, writeLine } from '@/core/movement/sequence/line';
