@@ -7,6 +7,13 @@ import { layoutChild } from '@/drills/layouts';
 import { FloorPlan } from '@/features/set-out/floor-plan';
 import { newBlock } from '@/session/place-block';
 import { setOutOf, type SetOutPlayer } from '@/session/set-out';
+import { sequenceCues } from '@/core/calls/sequence-cues';
+import { fitOf } from '@/core/fit/fit';
+import { demandsOf } from '@/core/movement/sequence/feasible';
+import { readLine } from '@/core/movement/sequence/line';
+import { workoutOf } from '@/core/movement/sequence/workout';
+import { phasesOf } from '@/core/run/phases';
+import { knownSequences } from '@/drills/sequences';
 import { median, report } from './lib/measure';
 
 /* A session of twelve blocks for twelve children set out in the long hall, with its first drawing. */
@@ -49,3 +56,30 @@ for (let run = 0; run < 30; run++) {
 }
 if (lanes < blocks.length || points === 0) throw new Error('Not everything was set out.');
 report('layout-session', median(times), 'ms', 100);
+
+/* Half an hour of shadow sequences for one child: read, checked stroke by stroke, joined, and called. */
+const lines = knownSequences.filter(({ sport }) => sport === 'table tennis');
+const { sideStepM, contactM } = fitOf({ age: 12, sport: 'table tennis', heightCm: null, racketIn: null });
+const mover = { age: 12, sideStepM: sideStepM.value, contactM: contactM.value };
+const workoutTimes: number[] = [];
+let called = 0;
+for (let run = 0; run < 30; run++) {
+  const from = performance.now();
+  const parts = lines.map(({ line, ground }) => {
+    const read = readLine(line, 'table tennis');
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    const { fastestPerMin } = demandsOf(read.value, ground, mover);
+    return { line, shots: read.value.length, fastestPerMin };
+  });
+  const { rounds, workS, restS, way } = workoutOf(parts, 30, mover.age);
+  const phases = phasesOf({ kind: 'timed', rounds: rounds.length, workS, restS }, workS);
+  called = sequenceCues(phases, {
+    sport: 'table tennis',
+    lines: parts.map(({ line }) => line),
+    rounds: rounds.map(({ part, perMin }) => ({ line: part, perMin })),
+    way,
+  }).length;
+  workoutTimes.push(performance.now() - from);
+}
+if (called < 300) throw new Error('Not every stroke was called.');
+report('layout-workout', median(workoutTimes), 'ms', 20);

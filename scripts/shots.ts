@@ -40,7 +40,6 @@ await view('today', '/', 'Coming up');
 await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
 await view('progress', `/players/${nessa}/progress?drill=clap-and-catch`, 'What is next');
-await view('needs', '/squad/needs', 'Ready to move');
 await view('vows', '/vows', 'vows running');
 const vow = await id(
   `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Corin%' order by v.until_day desc limit 1`,
@@ -62,6 +61,7 @@ await page.choose('Family', 'wall');
 await page.sees(new RegExp(`\\d of ${catalogue.length} drills`));
 await shot('drills');
 await view('drill', '/drills/racket-wall-rally', 'Look for');
+await view('sequence', '/drills/sequences?of=corner-middle-corner-wide', 'Stroke by stroke');
 const yard = await id(`select id from place where name like 'Slipway%'`);
 const bench = (name: string) => `/benches/${name}?player=${nessa}&place=${yard}`;
 await driver.get(app.url + bench('wall'));

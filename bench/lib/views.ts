@@ -18,6 +18,7 @@ export async function viewsOf(client: Client): Promise<Record<string, string>> {
     squad: '/squad',
     drills: '/drills',
     drill: '/drills/palm-up-bounce',
+    sequences: `/drills/sequences?player=${player}`,
     wall: `/benches/wall?player=${player}`,
     rally: `/benches/rally?player=${player}`,
     places: '/places',

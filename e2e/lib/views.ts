@@ -49,6 +49,7 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['Card', (ids) => `/vows/${ids.vow}/card`, 'For whoever helps'],
     ['Drills', () => '/drills', 'Starting points'],
     ['Drill', () => '/drills/retreat-for-the-high-ball', 'Teaching styles that act here'],
+    ['Shadow sequences', (ids) => `/drills/sequences?player=${ids.nessa}`, 'Stroke by stroke'],
     ['Write a drill', () => '/drills/new?vary=soft-catch', 'The ladder, easiest first'],
     ['Wall', (ids) => `/benches/wall?player=${ids.nessa}`, 'hits a minute'],
     ['Toss and tap', (ids) => `/benches/toss?player=${ids.nessa}`, 'touches a minute'],

@@ -21,6 +21,10 @@ const answers: readonly (readonly [question: string, answer: ReactNode])[] = [
     'Open “Set-out” under “More” in the plan: every mark by two tapes, in the order you walk to them. Draw pillars and benches in Places, and the lanes go round them.',
   ],
   [
+    'Strokes without a ball, called?',
+    'Open “Shadow sequences” under Drills: write strokes with commas between them, see whether a child’s feet can get there, and write them into a block. On court a whole pass is one press.',
+  ],
+  [
     'It rains, or somebody is away.',
     'Press “Build” in the plan, say where there is a roof and who comes, and take what is built for that.',
   ],

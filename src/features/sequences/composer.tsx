@@ -126,28 +126,6 @@ export function Composer({
                   Slow it down to {within(Math.floor(easyShare * fastest))} a minute
                 </Button>
               )}
-              <Readings
-                title="What it asks for"
-                readings={[
-                  {
-                    label: 'Fastest tempo',
-                    value: `${fastest} a minute`,
-                    explain: () => explainTempo(demands, shots, draft.sport),
-                  },
-                  {
-                    label: 'Way of one pass',
-                    value: `${demands.lengthM.toFixed(1)} m`,
-                    note: counted(demands.steps, 'step'),
-                    explain: () => explainWay(demands, shots, draft.sport),
-                  },
-                  {
-                    label: 'One pass',
-                    value: `${((60 / perMin) * shots.length).toFixed(1)} s`,
-                    note: counted(shots.length, 'stroke'),
-                  },
-                  { label: 'In 40 seconds', value: counted(Math.floor((40 * perMin) / 60), 'stroke') },
-                ]}
-              />
               <div className="grid items-start gap-3 xl:grid-cols-[minmax(0,1fr)_20rem]">
                 <Sheet className="p-3">
                   <FeetPlan
@@ -196,6 +174,28 @@ export function Composer({
                   </table>
                 </Sheet>
               </div>
+              <Readings
+                title="What it asks for"
+                readings={[
+                  {
+                    label: 'Fastest tempo',
+                    value: `${fastest} a minute`,
+                    explain: () => explainTempo(demands, shots, draft.sport),
+                  },
+                  {
+                    label: 'Way of one pass',
+                    value: `${demands.lengthM.toFixed(1)} m`,
+                    note: counted(demands.steps, 'step'),
+                    explain: () => explainWay(demands, shots, draft.sport),
+                  },
+                  {
+                    label: 'One pass',
+                    value: `${((60 / perMin) * shots.length).toFixed(1)} s`,
+                    note: counted(shots.length, 'stroke'),
+                  },
+                  { label: 'In 40 seconds', value: counted(Math.floor((40 * perMin) / 60), 'stroke') },
+                ]}
+              />
               <Joined
                 view={view}
                 sequence={sequence}

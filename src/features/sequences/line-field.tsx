@@ -40,13 +40,13 @@ export function LineField({ sequence }: { sequence: Sequence }) {
       </label>
       <textarea
         id="sequence-line"
-        rows={2}
+        rows={1}
         value={draft.text}
         spellCheck={false}
         aria-invalid={problems.length > 0 || undefined}
         aria-describedby="sequence-line-help"
         onChange={(event) => change({ text: event.target.value })}
-        className="mt-1 w-full rounded-md border-2 border-edge bg-sheet px-2 py-1 text-base aria-[invalid=true]:border-stop"
+        className="mt-1 [field-sizing:content] w-full rounded-md border-2 border-edge bg-sheet px-2 py-1 text-base aria-[invalid=true]:border-stop"
       />
       <p id="sequence-line-help" className="text-soft">
         Side, place, depth, stroke in any order: “bh corner, fh pivot loop, fh wide out home”. What is usual
@@ -148,7 +148,7 @@ function AddStroke({
   const shot: Shot = { ...plain, ...own, stroke, depth };
   const pick = <K extends keyof Shot>(key: K, value: Shot[K]) => setOwn({ ...own, [key]: value });
   return (
-    <fieldset className="mt-2 flex flex-wrap items-end gap-2">
+    <fieldset className="mt-2 flex flex-wrap items-end gap-x-1.5 gap-y-2">
       <legend className="font-semibold">One more</legend>
       <Pick label="Side" value={shot.side} options={sides} onPick={(value) => pick('side', value)} />
       <Pick label="Place" value={shot.across} options={acrosses} onPick={(value) => pick('across', value)} />
@@ -183,10 +183,10 @@ function AddStroke({
         label="After it"
         value={shot.home ? 'home' : 'stay'}
         options={['stay', 'home'] as const}
-        words={(value) => (value === 'home' ? 'home to the middle' : 'on from there')}
+        words={(value) => (value === 'home' ? 'home' : 'on from there')}
         onPick={(value) => pick('home', value === 'home')}
       />
-      <Button className="min-h-9 touch:min-h-11 px-3" disabled={full} onClick={() => onAdd(shot)}>
+      <Button className="min-h-9 touch:min-h-11 px-2" disabled={full} onClick={() => onAdd(shot)}>
         <Plus aria-hidden size={16} /> Add stroke
       </Button>
     </fieldset>
@@ -212,7 +212,7 @@ function Pick<T extends string>({
       <select
         value={value}
         onChange={(event) => onPick(event.target.value as T)}
-        className="min-h-9 touch:min-h-11 rounded-md border-2 border-edge bg-sheet px-2 font-normal"
+        className="min-h-9 touch:min-h-11 rounded-md border-2 border-edge bg-sheet px-1.5 font-normal"
       >
         {options.map((one) => (
           <option key={one} value={one}>
