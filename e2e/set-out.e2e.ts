@@ -109,12 +109,44 @@ test('a pillar is put in the way by hand and by key: lanes go round it; outside 
   expect(await browser.faults()).toEqual([]);
 });
 
+test('a lane is moved and turned by key: what is in its way is said and mended, its tapes follow, and all of it goes back', async () => {
+  await open('Marker touches');
+  const before = await script<string[][]>(rows);
+  const lane = `${shown}.querySelector('[data-lane]')`;
+  await browser.driver.executeScript(`${lane}.focus()`);
+  await page.keys(Key.ARROW_RIGHT, Key.ARROW_DOWN, 't');
+  await page.sees(/lane 1, .*: .*it lies over Marker touches, lane \d/);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Put it where there is room');
+  await page.becomes(`${shown}.querySelectorAll('[data-in-the-way]').length`, 0);
+  await page.sees('Between lanes and things: at least');
+  const after = await script<string[][]>(rows);
+  expect(after).toHaveLength(before.length);
+  expect(after).not.toEqual(before);
+  // Kept on this device: there again after a reload.
+  await open('Marker touches');
+  expect(await script<string[][]>(rows)).toEqual(after);
+  await page.press('All together');
+  await page.sees('marks in all');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await open('Marker touches');
+  await page.press('Put it back');
+  await page.becomes(`${shown}.innerText.includes('Put it back')`, false);
+  expect(await script<string[][]>(rows)).toEqual(before);
+  // The key that puts back can be taken back too.
+  await browser.driver.executeScript(
+    `[...${shown}.querySelectorAll('button')].find((one) => one.textContent.includes('Undo')).click()`,
+  );
+  await page.becomes(`${shown}.innerText.includes('Put it back')`, true);
+  await page.press('Put it back');
+});
+
 test('a hall full of benches has room for nothing, and says so; emptied, it has it again', async () => {
   await app.query(
     `update place set things = '[{"kind":"bench","xM":0,"yM":0.5,"widthM":24,"depthM":6}]' where name = 'Rope hall'`,
   );
   await browser.driver.get(`${app.url}/sessions/${session}/set-out`);
-  await page.sees(/Does not fit here: it needs .*It fits in .*Slipway yard/);
+  await page.sees(/Does not fit here: it needs .*it fits in .*Slipway yard/);
   await app.query(`update place set things = null where name = 'Rope hall'`);
   await open('Marker touches');
   expect((await script<string[][]>(rows)).length).toBeGreaterThan(0);
@@ -122,6 +154,8 @@ test('a hall full of benches has room for nothing, and says so; emptied, it has 
 
 test('on paper every block has its drawing and its list', async () => {
   await open('Marker touches');
+  const onScreen = await script<string[][]>(rows);
+  expect(onScreen.length).toBeGreaterThan(0);
   const blocks = await script<number>(`document.querySelectorAll('[data-slot]').length`);
   const chromium = browser.driver as unknown as {
     sendAndGetDevToolsCommand(name: string, params: object): Promise<{ data: string }>;
@@ -130,6 +164,8 @@ test('on paper every block has its drawing and its list', async () => {
   await chromium.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: 'print' });
   const seen = `[...document.querySelectorAll('[data-slot]')].filter((one) => one.checkVisibility() && one.querySelector('svg[viewBox]')).length`;
   await page.becomes(seen, blocks);
+  // What is printed says the same numbers as the screen.
+  expect(await script<string[][]>(rows)).toEqual(onScreen);
   await page.becomes(`document.querySelector('nav[aria-label=Blocks]').checkVisibility()`, false);
   const { data } = await chromium.sendAndGetDevToolsCommand('Page.printToPDF', { printBackground: true });
   expect(Buffer.from(data, 'base64').subarray(0, 5).toString()).toBe('%PDF-');

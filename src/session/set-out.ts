@@ -3,12 +3,14 @@ import { distance, type Point } from '@/core/geometry/points';
 import { walkingOrder, walkLength } from '@/core/geometry/tour';
 import { mapped, tapedOf, turnedLayout, type Layout, type Taped } from '@/core/movement/layout';
 import { bare } from '@/core/movement/shapes';
+import { handM } from '@/core/movement/tolerance';
 import { fitsHere } from '@/core/place/fits';
 import { floorsOf, type Floor, type Lane } from '@/core/place/on-floor';
 import { fitSideBySide, type Beside } from '@/core/place/side-by-side';
 import type { Place } from '@/core/place/place';
 import { slotsOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills/book';
+import type { Drill } from '@/drills/types';
 import { layoutChild, layoutOf, type LayoutChild } from '@/drills/layouts';
 import { workOf, type PlanBlock, type PlanPlayer } from './plan';
 import { comeTo, type Ground } from './time-plan';
@@ -22,6 +24,8 @@ export interface SetOutPlayer extends PlanPlayer {
 /** One who works, or one station, on the floor. */
 export interface PlacedLane {
   readonly room: Rectangle;
+  /** True where it stands at the wall, and is nothing away from it. */
+  readonly atWall: boolean;
   /** What lies in it, in metres of the floor. */
   readonly layout: Layout;
   /** Points to find on the floor, with the lane in their names where there are several. */
@@ -45,6 +49,8 @@ export interface PlacedBlock {
   readonly problem: string | null;
   /** Names of other places it fits in, where it does not fit here. */
   readonly fitsIn: readonly string[];
+  /** Percent of its size at which it would fit here, where it does not; null where no smaller size does. */
+  readonly smallerPercent: number | null;
 }
 
 /** What stands on the floor at once: a block, or the stations of a circuit. */
@@ -69,8 +75,8 @@ export interface SetOut {
 
 /** Where walking and both tapes begin: the left end of the wall. */
 const corner: Point = { x: 0, y: 0 };
-/** Marks this near to one of the slot before are that mark, metres. Ours: no drill minds a hand’s breadth. */
-export const sameM = 0.1;
+/** Marks this near to one of the slot before are that mark. */
+export const sameM = handM;
 
 /**
  * Lays a session out on the floor of its place, block by block: as many lanes as those who work at once need, each with its
@@ -84,9 +90,21 @@ export function setOutOf(
   ground: Ground & { readonly place: Place },
   elsewhere: readonly Place[] = [],
 ): SetOut {
-  let before: { readonly taped: readonly Taped[]; readonly floor: Floor } | null = null;
-  const slots = slotsOf(blocks.filter(({ drillId }) => book.drill(drillId))).map((slot): PlacedSlot => {
+  const slots = slotsOf(blocks.filter(({ drillId }) => book.drill(drillId))).map((slot) => {
     const { placed, floor } = placedSlot(book, slot, players, ground, elsewhere);
+    return { number: blocks.indexOf(slot[0]!) + 1, blocks: placed, floor };
+  });
+  return { place: ground.place, slots: walked(ground.place, slots) };
+}
+
+/** What lies where, before anybody has walked to it. */
+export type LaidSlot = Pick<PlacedSlot, 'number' | 'blocks' | 'floor'>;
+
+/** The marks of slots in the order they are walked to: what is there from the slot before stays. */
+export function walked(place: Place, slots: readonly LaidSlot[]): PlacedSlot[] {
+  let before: { readonly taped: readonly Taped[]; readonly floor: Floor } | null = null;
+  return slots.map((slot): PlacedSlot => {
+    const { floor, blocks: placed } = slot;
     const taped = placed.flatMap(({ lanes }) => lanes.flatMap((lane) => lane.taped));
     // On a floor that is measured from another side nothing is known to lie where it should.
     const lying = before && before.floor.alongM === floor.alongM ? before.taped : [];
@@ -97,16 +115,33 @@ export function setOutOf(
     const order = walkingOrder(corner, points);
     before = { taped, floor };
     return {
-      number: blocks.indexOf(slot[0]!) + 1,
-      blocks: placed,
-      floor,
+      ...slot,
       comes: order.map((at) => news[at]!),
       stays,
       walkM: walkLength(corner, points, order),
-      isAcross: !ground.place.wallSide && floor.alongM < floor.deepM,
+      isAcross: !place.wallSide && floor.alongM < floor.deepM,
     };
   });
-  return { place: ground.place, slots };
+}
+
+/** A mark of a session, with the blocks that need it. */
+export interface SharedMark extends Taped {
+  /** Numbers of the blocks, in their order. */
+  readonly blocks: readonly number[];
+}
+
+/** All marks of a session at once, in the order they are walked to: those within a hand of each other are one. */
+export function marksTogether(slots: readonly PlacedSlot[]): { marks: SharedMark[]; walkM: number } {
+  const marks: { at: Point; label: string; blocks: number[] }[] = [];
+  for (const { number, comes, stays } of slots)
+    for (const { at, label } of [...comes, ...stays]) {
+      const same = marks.find((one) => distance(one.at, at) < sameM);
+      if (!same) marks.push({ at, label, blocks: [number] });
+      else if (!same.blocks.includes(number)) same.blocks.push(number);
+    }
+  const points = marks.map(({ at }) => at);
+  const order = walkingOrder(corner, points);
+  return { marks: order.map((n) => marks[n]!), walkM: walkLength(corner, points, order) };
 }
 
 function placedSlot(
@@ -158,6 +193,7 @@ function placedSlot(
               .filter((other) => fitsHere(drill, one.players, one.stations, other, atHand).verdict !== 'no')
               .map(({ name }) => name)
           : [],
+      smallerPercent: verdict === 'no' ? smallerFit(drill, one, place, atHand) : null,
       lanes: lanes.map((lane, n) => {
         // At a station children change places: its lanes are nobody’s own.
         const own = drill.space.per === 'player' && !block.circuit ? working[n] : undefined;
@@ -166,11 +202,34 @@ function placedSlot(
         const laid =
           layoutOf(drill, work?.step ?? step, child) ??
           bare({ widthM: drill.space.widthM, depthM: drill.space.lengthM });
-        return placedLane(lane, laid, many ? `${letter(index, slot.length)}${n + 1}` : '', own?.name ?? null);
+        return placedLane(lane, laid, {
+          atWall: drill.space.needs.includes('wall'),
+          name: many ? `${letter(index, slot.length)}${n + 1}` : '',
+          who: own?.name ?? null,
+        });
       }),
     };
   });
   return { placed, floor };
+}
+
+/** Half its size is another drill. Ours. */
+const sizes = Array.from({ length: 10 }, (_, n) => 95 - 5 * n);
+
+/** The largest size below its own at which a drill fits here; how wide a wall or a table is, nobody makes smaller. */
+function smallerFit(
+  drill: Drill,
+  { players, stations }: Beside,
+  place: Place,
+  atHand: Ground['atHand'],
+): number | null {
+  if (drill.space.needs.some((need) => need === 'wall' || need === 'table')) return null;
+  const fits = (percent: number) => {
+    const [lengthM, widthM] = [drill.space.lengthM, drill.space.widthM].map((m) => (m * percent) / 100);
+    const space = { ...drill.space, lengthM: lengthM!, widthM: widthM! };
+    return fitsHere({ ...drill, space }, players, stations, place, atHand).verdict !== 'no';
+  };
+  return sizes.find(fits) ?? null;
 }
 
 /** Stations have letters, lanes have numbers: "B2". */
@@ -191,7 +250,7 @@ function childFor(players: readonly SetOutPlayer[]): LayoutChild {
 }
 
 /** A layout put into its lane: turned where it lies along it, its front towards the wall. */
-function placedLane(lane: Lane, own: Layout, name: string, who: string | null): PlacedLane {
+function placedLane(lane: Lane, own: Layout, said: Pick<PlacedLane, 'atWall' | 'name' | 'who'>): PlacedLane {
   const fits = own.widthM <= lane.width + 1e-6 && own.depthM <= lane.height + 1e-6;
   const layout = fits ? own : turnedLayout(own);
   const put = ({ x, y }: Point): Point => ({
@@ -202,8 +261,11 @@ function placedLane(lane: Lane, own: Layout, name: string, who: string | null): 
   return {
     room: { x: lane.x, y: lane.y, width: lane.width, height: lane.height },
     layout: onFloor,
-    taped: tapedOf(onFloor).map(({ at, label }) => ({ at, label: name ? `${name} ${label}` : label })),
-    name,
-    who,
+    taped: tapedIn(onFloor, said.name),
+    ...said,
   };
 }
+
+/** The points of a lane, with its name where there are several. */
+export const tapedIn = (layout: Layout, name: string): Taped[] =>
+  tapedOf(layout).map(({ at, label }) => ({ at, label: name ? `${name} ${label}` : label }));

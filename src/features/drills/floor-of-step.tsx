@@ -3,6 +3,7 @@ import { explainLap } from '@/core/explanations/lap';
 import { numberInWords } from '@/core/counting/measure';
 import { lapOf, lapsIn } from '@/core/movement/course';
 import { tapedOf, type Layout } from '@/core/movement/layout';
+import { toleranceOf } from '@/core/movement/tolerance';
 import { counted } from '@/core/words';
 import { ageBandOf } from '@/drills/age-band';
 import { layoutOf, type LayoutChild } from '@/drills/layouts';
@@ -26,6 +27,7 @@ export function FloorOfStep({ drill, step, child }: Props) {
   if (!layout) return null;
   const dose = step.doses[ageBandOf(age)];
   const { course } = layout;
+  const offM = toleranceOf(layout);
   const lap = course && lapOf(course, age, child);
   return (
     <section aria-label="On the floor" className="mt-3 border-t-2 border-line pt-2" data-floor>
@@ -39,6 +41,7 @@ export function FloorOfStep({ drill, step, child }: Props) {
           {measuresOf(layout).map(({ name, metres }) => (
             <Measure key={name} name={name} value={length(metres)} />
           ))}
+          {offM !== null && <Measure name="A mark may lie off by" value={length(offM)} />}
           {layout.wallMarkM !== null && <Measure name="Mark on the wall" value={length(layout.wallMarkM)} />}
           {lap && (
             <>

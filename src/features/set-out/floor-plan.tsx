@@ -1,10 +1,15 @@
+'use client';
+
 import type { Taped } from '@/core/movement/layout';
 import type { Floor } from '@/core/place/on-floor';
 import type { Place } from '@/core/place/place';
+import { laneStepM, laneWords, type LaneState } from '@/session/moved-lanes';
 import type { PlacedLane, PlacedSlot } from '@/session/set-out';
 import { FloorThings } from '@/ui/drawing/floor-things';
 import { OnTheFloor, WayEnd, type Scaled } from '@/ui/drawing/on-the-floor';
+import { useMoving } from '@/ui/drawing/use-moving';
 import { useUnits } from '@/ui/units';
+import type { Moves } from './use-moves';
 
 const widthPx = 900;
 const edge = { top: 30, side: 16, bottom: 44 };
@@ -14,10 +19,18 @@ interface Props {
   readonly slot: PlacedSlot;
   /** Points with the numbers they have in the list. */
   readonly numbered: readonly Taped[];
+  /** What is in the way of which lane. */
+  readonly states?: readonly LaneState[];
+  /** What stands beside each of the points, instead of its number. */
+  readonly beside?: readonly string[];
+  /** True where lanes of several blocks lie over one another: their rooms are then left out. */
+  readonly over?: boolean;
+  /** Takes a lane elsewhere; left out where nothing can be moved. */
+  readonly moves?: Pick<Moves, 'moveBy' | 'turn'>;
 }
 
 /** A slot on the floor of its place from above, to scale: the wall above, lanes, what lies in them, and a bar of metres. */
-export function FloorPlan({ place, slot, numbered }: Props) {
+export function FloorPlan({ place, slot, numbered, states = [], moves, beside, over = false }: Props) {
   const { say, length } = useUnits();
   const { floor, blocks } = slot;
   const scale = (widthPx - 2 * edge.side) / floor.alongM;
@@ -25,7 +38,20 @@ export function FloorPlan({ place, slot, numbered }: Props) {
   const y = (metres: number) => edge.top + metres * scale;
   const heightPx = edge.top + floor.deepM * scale + edge.bottom;
   const wall = Math.min(place.wallM, floor.alongM);
-  const lanes = blocks.flatMap((block) => block.lanes);
+  const lanes = blocks.flatMap((block) =>
+    block.lanes.map((lane, n) => ({
+      lane,
+      n,
+      block,
+      blocked: states.some(
+        (one) => one.blockId === block.blockId && one.lane === n && one.conflicts.length > 0,
+      ),
+    })),
+  );
+  const { board, piece } = useMoving<{ blockId: string; lane: number }>({
+    ...{ widthPx, scale, gridM: laneStepM.short, stepM: laneStepM.short, longStepM: laneStepM.long },
+    onMove: ({ blockId, lane }, byX, byY) => moves?.moveBy(blockId, lane, byX, byY),
+  });
   const said = blocks
     .map(({ title, lanes: own }) => `${title}: ${own.length === 1 ? 'one lane' : `${own.length} lanes`}`)
     .join('; ');
@@ -33,7 +59,8 @@ export function FloorPlan({ place, slot, numbered }: Props) {
     // On a phone it is looked at piece by piece, rather than too small to read.
     <div className="overflow-x-auto" role="group" aria-label="The floor" tabIndex={0}>
       <svg
-        role="img"
+        role={moves && lanes.length > 0 ? 'group' : 'img'}
+        {...board}
         aria-label={say(
           `${place.name} from above, ${floor.alongM} by ${floor.deepM} m, to scale. ${said}. ${numbered.length} marks to tape.`,
         )}
@@ -73,9 +100,36 @@ export function FloorPlan({ place, slot, numbered }: Props) {
           scale={scale}
           words="kind"
         />
-        {lanes.map((lane, n) => (
-          <LaneDrawing key={n} lane={lane} x={x} y={y} scale={scale} />
-        ))}
+        {lanes.map(({ lane, n, block, blocked }) => {
+          const drawing = over ? (
+            <OnTheFloor layout={lane.layout} x={x} y={y} scale={scale} />
+          ) : (
+            <LaneDrawing lane={lane} x={x} y={y} scale={scale} blocked={blocked} />
+          );
+          const key = `${block.blockId} ${n}`;
+          if (!moves) return <g key={key}>{drawing}</g>;
+          const { onKeyDown, onPointerDown } = piece({ blockId: block.blockId, lane: n });
+          return (
+            <g
+              key={key}
+              role="button"
+              tabIndex={0}
+              data-lane={key}
+              aria-label={say(
+                `${laneWords(block, lane)}: ${lane.room.x.toFixed(2)} m along, ${lane.room.y.toFixed(2)} m out${blocked ? ', something is in its way' : ''}: arrow keys move it, T turns it`,
+              )}
+              onPointerDown={onPointerDown}
+              onKeyDown={(event) => {
+                if (event.key.toLowerCase() === 't' && !event.ctrlKey && !event.metaKey)
+                  moves.turn(block.blockId, n);
+                else onKeyDown(event);
+              }}
+              className="cursor-move touch-none outline-offset-2"
+            >
+              {drawing}
+            </g>
+          );
+        })}
         {numbered.map(({ at }, n) => (
           <text
             key={n}
@@ -88,7 +142,7 @@ export function FloorPlan({ place, slot, numbered }: Props) {
             strokeWidth="3"
             paintOrder="stroke"
           >
-            {n + 1}
+            {beside?.[n] ?? n + 1}
           </text>
         ))}
         <ScaleBar floor={floor} x={x} y={y(floor.deepM) + 18} words={length} />
@@ -102,7 +156,8 @@ function LaneDrawing({
   x,
   y,
   scale,
-}: { readonly lane: PlacedLane } & Scaled) {
+  blocked,
+}: { readonly lane: PlacedLane; readonly blocked: boolean } & Scaled) {
   return (
     <g>
       <rect
@@ -111,9 +166,9 @@ function LaneDrawing({
         width={room.width * scale - 4}
         height={room.height * scale - 4}
         fill="var(--sheet)"
-        stroke="var(--soft)"
-        strokeWidth="1.5"
-        strokeDasharray="3 4"
+        stroke={blocked ? 'var(--stop)' : 'var(--soft)'}
+        strokeWidth={blocked ? 4 : 1.5}
+        strokeDasharray={blocked ? '10 5' : '3 4'}
       />
       <OnTheFloor layout={layout} x={x} y={y} scale={scale} />
       {(name || who) && (

@@ -185,8 +185,21 @@ describe('the page', () => {
           ),
         }),
       );
-    expect(at([hall])).toContain('It fits in Hall: choose it in the plan, or another drill.');
-    expect(at([])).toContain('Choose another drill, or fewer at once.');
+    expect(at([hall])).toContain(
+      'Made to 60 % of its size it fits. At its own size it fits in Hall: choose it in the plan.',
+    );
+    expect(at([])).toContain('Made to 60 % of its size it fits.');
+    const none: Place = { ...small, ceilingM: 1.5 };
+    expect(
+      words(
+        page({
+          setOut: setOutOf(plainBook, [blockOf('triangle-run', 0)], players, {
+            place: none,
+            atHand: () => Infinity,
+          }),
+        }),
+      ),
+    ).toContain('Neither smaller nor in another of your places: choose another drill.');
   });
   test('turns are said where there is room for fewer than come', () => {
     const narrow: Place = { ...hall, lengthM: 5, widthM: 2.5, wallM: 0, things: [] };

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
 import type { PlacedBlock, PlacedSlot, SetOut } from '@/session/set-out';
 import { ButtonLink } from '@/ui/button';
@@ -10,8 +10,12 @@ import { Field } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { PrintButton } from '@/features/paper/print-button';
 import { Said, useUnits } from '@/ui/units';
+import { laneStates } from '@/session/moved-lanes';
 import { FloorPlan } from './floor-plan';
+import { LaneNotes } from './lane-notes';
 import { TapeList } from './tape-list';
+import { Together } from './together';
+import { useMoves, type Moves } from './use-moves';
 import { usePaces } from './use-paces';
 
 /** A session set out on the floor of its place, block by block: drawn to scale, and every mark by two tapes. */
@@ -42,7 +46,7 @@ export function SetOutPage({
       {empty ? (
         <Sheet className="p-5 text-soft">The plan is empty: open it and add the first block.</Sheet>
       ) : setOut ? (
-        <Slots setOut={setOut} blockId={blockId} />
+        <Slots sessionId={session.id} laid={setOut} blockId={blockId} />
       ) : (
         <Sheet className="p-5">
           Nobody said where this is held. Choose the place in the plan, and the floor is drawn here.
@@ -52,20 +56,31 @@ export function SetOutPage({
   );
 }
 
-const mendOf = ({ fitsIn }: PlacedBlock): string =>
-  fitsIn.length > 0
-    ? `It fits in ${fitsIn.join(' and in ')}: choose it in the plan, or another drill.`
-    : 'Choose another drill, or fewer at once.';
+/** The nearest that works; turned and with fewer lanes it was tried already. */
+const mendOf = ({ fitsIn, smallerPercent }: PlacedBlock): string =>
+  [
+    smallerPercent !== null && `Made to ${smallerPercent} % of its size it fits.`,
+    fitsIn.length > 0 && `At its own size it fits in ${fitsIn.join(' and in ')}: choose it in the plan.`,
+    smallerPercent === null &&
+      fitsIn.length === 0 &&
+      'Neither smaller nor in another of your places: choose another drill.',
+  ]
+    .filter(Boolean)
+    .join(' ');
 const wallMarkOf = ({ lanes }: PlacedBlock): number | null => lanes[0]?.layout.wallMarkM ?? null;
 const titleOf = ({ blocks }: PlacedSlot): string => blocks.map(({ title }) => title).join(' beside ');
 
 function Slots({
-  setOut: { place, slots },
+  sessionId,
+  laid,
   blockId,
 }: {
-  readonly setOut: SetOut;
+  readonly sessionId: string;
+  readonly laid: SetOut;
   readonly blockId: string | null;
 }) {
+  const moves = useMoves(sessionId, laid);
+  const { place, slots } = moves.setOut;
   const [shown, setShown] = useState(() =>
     Math.max(
       0,
@@ -73,6 +88,8 @@ function Slots({
     ),
   );
   const { text, change, problem, paces } = usePaces();
+  // Those that are measured from the same corner.
+  const alike = slots.filter(({ floor }) => floor.alongM === slots[0]?.floor.alongM);
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[15rem_1fr] lg:grid-rows-[auto_1fr] print:block">
       <nav aria-label="Blocks" className="flex gap-1 overflow-x-auto lg:flex-col print:hidden">
@@ -93,8 +110,28 @@ function Slots({
             <span className="min-w-0 flex-1">{titleOf(slot)}</span>
           </button>
         ))}
+        {alike.length > 1 && (
+          <button
+            type="button"
+            aria-pressed={shown === slots.length}
+            onClick={() => setShown(slots.length)}
+            className={cx(
+              'flex min-h-11 shrink-0 items-center rounded-md border-2 px-3 py-1 text-left',
+              shown === slots.length
+                ? 'border-ink bg-now font-semibold text-on-now'
+                : 'border-line bg-sheet hover:border-ink',
+            )}
+          >
+            All together
+          </button>
+        )}
       </nav>
       <div className="min-w-0 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+        {shown === slots.length && (
+          <section aria-label="All blocks together" className="print:hidden">
+            <Together place={place} slots={alike} paces={paces} />
+          </section>
+        )}
         {slots.map((slot, n) => (
           <section
             key={slot.number}
@@ -102,7 +139,7 @@ function Slots({
             data-slot={slot.number}
             className={cx(n !== shown && 'hidden', 'space-y-3 break-inside-avoid print:mb-4 print:block')}
           >
-            <SlotSheet place={place} slot={slot} paces={paces} />
+            <SlotSheet place={place} slot={slot} paces={paces} moves={moves} />
           </section>
         ))}
       </div>
@@ -127,12 +164,15 @@ function SlotSheet({
   place,
   slot,
   paces,
+  moves,
 }: {
   readonly place: SetOut['place'];
   readonly slot: PlacedSlot;
   readonly paces: number | null;
+  readonly moves: Moves;
 }) {
   const { length } = useUnits();
+  const states = useMemo(() => laneStates(slot, place), [slot, place]);
   return (
     <Sheet className="space-y-3 p-4">
       <h2 className="text-2xl">
@@ -164,8 +204,15 @@ function SlotSheet({
         </p>
       )}
       <DrawingToTake name={`set-out-${slot.number}`}>
-        <FloorPlan place={place} slot={slot} numbered={[...slot.comes, ...slot.stays]} />
+        <FloorPlan
+          place={place}
+          slot={slot}
+          numbered={[...slot.comes, ...slot.stays]}
+          states={states}
+          moves={moves}
+        />
       </DrawingToTake>
+      <LaneNotes slot={slot} states={states} moves={moves} />
       <TapeList slot={slot} paces={paces} />
     </Sheet>
   );

@@ -1,6 +1,7 @@
 import { distance } from '@/core/geometry/points';
 import { diagonal, furthestApart, isTaped, tapesTo } from '@/core/geometry/taping';
 import { inPaces } from '@/core/movement/paces';
+import { toleranceOf } from '@/core/movement/tolerance';
 import type { PlacedSlot } from '@/session/set-out';
 import { useUnits } from '@/ui/units';
 
@@ -17,6 +18,10 @@ export function TapeList({ slot, paces }: Props) {
   const { alongM, deepM } = floor;
   if (comes.length + stays.length === 0)
     return <p className="text-soft">Nothing lies on the floor for this.</p>;
+  const tolerance = slot.blocks.flatMap(({ title, lanes }) => {
+    const off = lanes.flatMap(({ layout }) => toleranceOf(layout) ?? []);
+    return off.length > 0 ? [{ title, offM: Math.min(...off) }] : [];
+  });
   const check = furthestApart(comes.length > 1 ? comes : [...comes, ...stays]);
   return (
     <div className="space-y-2">
@@ -81,6 +86,11 @@ export function TapeList({ slot, paces }: Props) {
           {length(distance(check[0].at, check[1].at))}.
         </p>
       )}
+      {tolerance.map(({ title, offM }) => (
+        <p key={title} className="text-sm text-soft">
+          {`${slot.blocks.length > 1 ? `${title}: a` : 'A'} mark may lie ${length(offM)} off; further, and it is another drill.`}
+        </p>
+      ))}
       {comes.length > 1 && (
         <p className="text-sm text-soft">
           In this order you walk {length(walkM)} from the left corner. The floor is square where both ways

@@ -1,0 +1,82 @@
+'use client';
+
+import { RotateCw, Undo2 } from 'lucide-react';
+import type { LaneState } from '@/session/moved-lanes';
+import { laneWords } from '@/session/moved-lanes';
+import type { PlacedSlot } from '@/session/set-out';
+import { Button } from '@/ui/button';
+import { Said, useUnits } from '@/ui/units';
+import type { Moves } from './use-moves';
+
+/** What is in the way of lanes, each with the nearest place for it; the clear floor of the rest; and the way back. */
+export function LaneNotes({
+  slot,
+  states,
+  moves,
+}: {
+  readonly slot: PlacedSlot;
+  readonly states: readonly LaneState[];
+  readonly moves: Moves;
+}) {
+  const { length } = useUnits();
+  const blockIds = slot.blocks.map(({ blockId }) => blockId);
+  const movedHere = moves.moves.filter(({ blockId }) => blockIds.includes(blockId));
+  const inTheWay = states.filter(({ conflicts }) => conflicts.length > 0);
+  const said = ({ blockId, lane }: Pick<LaneState, 'blockId' | 'lane'>): string => {
+    const block = slot.blocks.find((one) => one.blockId === blockId)!;
+    return laneWords(block, block.lanes[lane]!);
+  };
+  const least = states.reduce((all, { clearM }) => Math.min(all, clearM), Infinity);
+  if (states.length === 0) return null;
+  return (
+    <div className="space-y-2 print:hidden">
+      <div role="status" className="space-y-2">
+        {inTheWay.map((state) => (
+          <p
+            key={`${state.blockId} ${state.lane}`}
+            data-in-the-way
+            className="flex flex-wrap items-center gap-2 rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care"
+          >
+            <span>
+              <Said>{`${said(state)}: ${state.conflicts.join('; ')}.`}</Said>
+            </span>
+            {state.free ? (
+              <Button
+                className="min-h-9 touch:min-h-11 px-2 text-sm"
+                onClick={() => moves.moveTo(state.blockId, state.lane, state.free!)}
+              >
+                Put it where there is room
+              </Button>
+            ) : (
+              <span>Turned like this there is no room for it: turn it, or put it back.</span>
+            )}
+          </p>
+        ))}
+      </div>
+      <div className="flex flex-wrap items-center gap-2 text-sm text-soft">
+        <span>
+          Drag a lane, or move it with the arrow keys; T turns it.
+          {inTheWay.length === 0 &&
+            states.length > 1 &&
+            ` Between lanes and things: at least ${length(least)}.`}
+          {movedHere.length > 0 && ' Moved lanes are kept on this device.'}
+        </span>
+        {movedHere.length > 0 && (
+          <Button
+            look="quiet"
+            className="min-h-9 touch:min-h-11 px-2"
+            onClick={() => moves.putBack(blockIds)}
+          >
+            <RotateCw aria-hidden size={16} /> Put {movedHere.length === 1 ? 'it' : `all ${movedHere.length}`}{' '}
+            back
+          </Button>
+        )}
+        {moves.undo && (
+          <Button look="quiet" className="min-h-9 touch:min-h-11 px-2" onClick={moves.undo}>
+            <Undo2 aria-hidden size={16} /> Undo
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
