@@ -96,11 +96,25 @@ test('kept, taken off and brought back; then written into the block', async () =
   expect(await rows()).toEqual([{ line: 'bh corner, fh pivot loop, fh wide, bh middle', gone: null }]);
   await page.press('Remove Round the corner');
   await page.sees('was removed');
-  await page.press('Undo');
-  await page.becomes(
-    `[...document.querySelectorAll('[aria-label="Kept sequences"] li')].some((one) => one.textContent.includes('Round the corner'))`,
-    true,
+  // The notice's own, not that of the line.
+  await browser.driver.executeScript(
+    `[...document.querySelectorAll('button')].find((one) => one.textContent.trim() === 'Undo').click()`,
   );
+  await page.becomes(
+    `document.querySelectorAll('[aria-label="Kept sequences"] [aria-label="Remove Round the corner"]').length`,
+    1,
+  );
+  expect((await rows())[0]!.gone).toBeNull();
+  // The same strokes as a promise for home, on the card in whole words.
+  await page.press('Make it a vow');
+  await page.sees('Strokes, in short words');
+  await page.press('Make the vow');
+  await page.sees(
+    'Your strokes, over and over: backhand corner; forehand pivot (loop); forehand wide; backhand middle.',
+  );
+  const [kept] = await app.query(`select id from shadow_sequence where name = 'Round the corner'`);
+  await browser.driver.get(`${app.url}/drills/sequences?block=${block}&of=${kept!.id as string}`);
+  await page.sees('Stroke by stroke');
   await page.press('Write into this block');
   await page.sees('Written into Feet and counter');
   await browser.driver.get(`${app.url}/sessions/${session}/plan`);

@@ -70,6 +70,13 @@ test('from the plan: every mark has two tapes that find it, in metres and in the
   await browser.driver.get(`${app.url}/sessions/${session}/set-out?block=${third!.id as string}`);
   await page.becomes(`${shown}.getAttribute('aria-label')`, 'Racket wall rally');
 
+  // Or small, on the court itself.
+  await browser.driver.get(`${app.url}/sessions/${session}/run`);
+  await page.press('More');
+  await page.press('Set-up');
+  await page.becomes(`document.querySelectorAll('[data-small-plan] svg').length`, 1);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+
   // Wall drills are along the wall, and say how high its mark is.
   await open('Racket wall rally');
   await page.sees('Mark on the wall: 1.4 m high');

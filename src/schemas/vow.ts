@@ -46,6 +46,7 @@ export const vowSchema = object({
         stepId: ours('Step'),
         dose: doseSchema('Dose'),
         choices: array().of(choice).default([]).max(20, 'Choices: at most 20 in a part.'),
+        strokes: string().trim().max(2000, 'Strokes are too many: use at most 2000 letters.'),
       }),
     )
     .required('Drills are missing: choose one.')

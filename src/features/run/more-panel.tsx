@@ -2,12 +2,14 @@
 
 import { DoorOpen, Ruler } from 'lucide-react';
 import Link from 'next/link';
+import { useState } from 'react';
 import { callsOf, feedsOf, sequenceOf } from '@/session/sound';
 import { seedOf } from '@/core/fingerprint';
 import type { Phase } from '@/core/run/phases';
 import type { SessionRunView } from '@/server/views/session-run';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
+import { usePart } from '@/ui/use-part';
 import { usePageBook } from '@/ui/house';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { Chip, ChipRow } from './chip';
@@ -43,12 +45,17 @@ export function MoreDialog({ open, onOpenChange, ...panel }: DialogProps) {
   );
 }
 
+/** Fetched when the sheet is first opened. */
+const loadPlan = () => import('@/features/set-out/small-plan');
+
 /** What is set now and then: numbers, sound, screen, helpers, and the way out. */
 function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelProps) {
   const players = view.players.filter((player) =>
     run.block.players.some((one) => one.playerId === player.id),
   );
   const book = usePageBook(view.session.coach);
+  const [floor, setFloor] = useState(false);
+  const plan = usePart(loadPlan);
   const stations = view.blocks.flatMap(({ id, drillId, circuit }, index) =>
     circuit ? [{ blockId: id, name: `station ${index + 1}. ${book.drill(drillId)?.title ?? ''}` }] : [],
   );
@@ -57,15 +64,14 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
       <div className="flex flex-wrap gap-2">
         {!run.block.circuit && <NumbersSheet run={run} players={players} log={log} />}
         <WhoIsHere sessionId={view.session.id} players={view.listed} said={view.attendance} />
-        {/* Beside the court, which goes on counting. */}
-        <a
-          href={`/sessions/${view.session.id}/set-out?block=${run.block.id}`}
-          target="_blank"
-          rel="noreferrer"
+        <button
+          type="button"
+          aria-expanded={floor}
+          onClick={() => setFloor(!floor)}
           className={buttonClass('plain', 'min-h-12')}
         >
-          <Ruler aria-hidden size={20} /> Set-out <span className="sr-only">in a new tab</span>
-        </a>
+          <Ruler aria-hidden size={20} /> Set-up
+        </button>
         <Link
           href={`/sessions/${view.session.id}/plan`}
           prefetch={false}
@@ -74,6 +80,24 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
           <DoorOpen aria-hidden size={20} /> Leave the court
         </Link>
       </div>
+      {floor && (
+        <section aria-label="Set-up">
+          {plan ? (
+            <plan.SmallPlan sessionId={view.session.id} blockId={run.block.id} />
+          ) : (
+            <p role="status">The floor is being fetched…</p>
+          )}
+          {/* Beside the court, which goes on counting. */}
+          <a
+            href={`/sessions/${view.session.id}/set-out?block=${run.block.id}`}
+            target="_blank"
+            rel="noreferrer"
+            className="hit font-semibold underline underline-offset-4"
+          >
+            All of the set-out <span className="sr-only">in a new tab</span>
+          </a>
+        </section>
+      )}
       <SoundSettings run={run} settings={settings} onSettings={onSettings} />
       <ScreenSettings settings={settings} onSettings={onSettings} awake={awake} keys={coachKeys} />
       <label className="flex items-center gap-2 font-semibold">

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { explainGap, explainTempo, explainWay } from '@/core/explanations/sequence';
 import { tooFast } from '@/core/movement/sequence/feasible';
 import { wordsOfShot } from '@/core/movement/sequence/line';
@@ -20,7 +20,7 @@ import { FeetPlan } from './feet-plan';
 import { Joined } from './joined';
 import { Kept } from './kept';
 import { LineField } from './line-field';
-import { firstDraft, shadowChild, useSequence, type Draft } from './use-sequence';
+import { firstDraft, useSequence, type Draft } from './use-sequence';
 
 /** A tempo a child has room in: so much of the fastest. Ours. */
 const easyShare = 0.75;
@@ -37,12 +37,15 @@ export function Composer({
 }) {
   const { say } = useUnits();
   const [playerId, setPlayerId] = useState(start.playerId || (view.players[0]?.id ?? ''));
-  const child = useMemo(() => shadowChild(view, playerId), [view, playerId]);
-  const sequence = useSequence(
-    firstDraft(view, { asked: start.sequence, blockId: start.blockId }, child.sport),
-    child,
+  const [first] = useState(() =>
+    firstDraft(
+      view,
+      { asked: start.sequence, blockId: start.blockId },
+      view.players.find(({ id }) => id === playerId)?.sport ?? 'table tennis',
+    ),
   );
-  const { draft, shots, demands, change } = sequence;
+  const sequence = useSequence(first, view, playerId);
+  const { draft, child, shots, demands, change } = sequence;
   const [wanted, setWanted] = useState<number | null>(null);
   const [way, setWay] = useState<TempoWay>('even');
   const fastest = demands?.fastestPerMin ?? tempoLimits.min;
@@ -52,6 +55,7 @@ export function Composer({
     change({ id: next.id, name: next.name, sport: next.sport, ground: next.ground, text: next.line });
     setWanted(null);
   };
+  const playing = view.players.filter(({ sport }) => sport === draft.sport);
   const owns = view.sequences.find(({ id }) => id === draft.id);
 
   return (
@@ -70,11 +74,11 @@ export function Composer({
       <div className="grid items-start gap-4 lg:grid-cols-[19rem_minmax(0,1fr)]">
         <div className="space-y-3">
           <section aria-label="Set up" className="space-y-2 rounded-md border-2 border-line bg-sheet p-3">
-            {view.players.length > 0 && (
+            {playing.length > 0 && (
               <Choice
                 label="For"
-                value={playerId}
-                options={view.players.map(({ id, name, age }) => ({ value: id, text: `${name}, ${age}` }))}
+                value={child.id}
+                options={playing.map(({ id, name, age }) => ({ value: id, text: `${name}, ${age}` }))}
                 onChange={setPlayerId}
               />
             )}

@@ -1,6 +1,7 @@
 'use client';
 
 import { Square, Volume2 } from 'lucide-react';
+import Link from 'next/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { sequenceCues } from '@/core/calls/sequence-cues';
 import { callAt } from '@/core/calls/call-at';
@@ -33,6 +34,9 @@ interface Props {
   readonly playable: boolean;
   readonly blockId: string;
 }
+
+/** The drill whose own-pattern step a vow of strokes is about. */
+const ownPattern = { tennis: 'court-patterns', 'table tennis': 'shadow-patterns' } as const;
 
 /** One round to hear by itself, seconds. */
 const roundS = 40;
@@ -135,6 +139,22 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
           />
         )}
       </Sheet>
+      {child.id !== '' && ready && (
+        <p className="text-sm">
+          <Link
+            href={`/vows/new?${new URLSearchParams({
+              player: child.id,
+              drill: ownPattern[draft.sport],
+              step: 'own-pattern',
+              strokes: parts[0]!.line,
+            })}`}
+            prefetch={false}
+            className="hit font-semibold underline underline-offset-4"
+          >
+            Make it a vow for {child.name}
+          </Link>
+        </p>
+      )}
       <WriteSetting
         view={view}
         kind="sequence"

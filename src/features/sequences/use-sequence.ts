@@ -24,11 +24,12 @@ export type ShadowChild = ShadowPlayer & {
   readonly leftHanded: boolean;
 };
 
-/** Who a sequence is worked out for; a right-handed child of ten where nobody is on the squad. */
-export function shadowChild({ players, fits }: SequencesView, id: string): ShadowChild {
-  const known = players.find((one) => one.id === id) ?? players[0];
+/** Who a sequence is worked out for: one who plays its sport; a right-handed child of ten where nobody on the squad does. */
+export function shadowChild({ players, fits }: SequencesView, id: string, sport: ShadowSport): ShadowChild {
+  const playing = players.filter((one) => one.sport === sport);
+  const known = playing.find((one) => one.id === id) ?? playing[0];
   const facts = known ?? {
-    ...{ id: '', name: 'A child of ten', age: 10, sport: 'table tennis' as const },
+    ...{ id: '', name: 'A child of ten', age: 10, sport },
     ...{ hand: 'right' as const, heightCm: null, racketIn: null },
   };
   const { sideStepM, contactM } = fitOf(facts, fits[facts.id]);
@@ -60,6 +61,8 @@ export function firstDraft(
 
 export interface Sequence {
   readonly draft: Draft;
+  /** Who it is worked out for. */
+  readonly child: ShadowChild;
   readonly shots: readonly Shot[];
   readonly problems: readonly Problem[];
   /** What it asks of the feet; null while the line cannot be read. */
@@ -72,10 +75,11 @@ export interface Sequence {
 }
 
 /** The line under the hand: read while it is typed, with what it asks for. The last good strokes stay to be seen. */
-export function useSequence(first: Draft, child: ShadowPlayer): Sequence {
+export function useSequence(first: Draft, view: SequencesView, playerId: string): Sequence {
   const [draft, setDraft] = useState(first);
   const [before, setBefore] = useState<readonly Draft[]>([]);
   const { sport, ground, text } = draft;
+  const child = useMemo(() => shadowChild(view, playerId, sport), [view, playerId, sport]);
   const read = useMemo(() => readLine(text, sport), [text, sport]);
   const shots = useMemo(() => (read.ok ? read.value : []), [read]);
   const demands = useMemo(
@@ -91,6 +95,7 @@ export function useSequence(first: Draft, child: ShadowPlayer): Sequence {
   const last = before.at(-1);
   return {
     draft,
+    child,
     shots,
     problems: read.ok ? [] : read.problems,
     demands,

@@ -65,6 +65,17 @@ test.each([
   }
 });
 
+test('strokes of a sequence stand on the card in whole words, and the card keeps its two pages', async () => {
+  const strokes = 'bh corner, fh pivot loop backspin, fh wide';
+  const card = cardFor({ ...part('shadow-patterns', 'own-pattern'), strokes } as ReturnType<typeof part>);
+  expect(card.parts[0]!.task).toContain(
+    'Your strokes, over and over: backhand corner; forehand pivot (loop, backspin); forehand wide.',
+  );
+  expect(cardFor(part('shadow-patterns', 'own-pattern')).parts[0]!.task).not.toContain('Your strokes');
+  const pdf = await pdfBytes(cardDocument(card, 'A6', link));
+  expect(pdfPages(pdf)).toBe(2);
+});
+
 test('what the page says the PDF says', () => {
   expect(cardSizes).toHaveLength(3);
   const said = JSON.stringify(cardDocument(one, 'A6', null).content);

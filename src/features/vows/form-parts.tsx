@@ -6,6 +6,7 @@ import { DoseFields } from '@/features/plan/dose-fields';
 import type { VowFormView } from '@/server/views/vows';
 import { mayChoose, plainDose } from '@/session/vow/card';
 import { notAtHome } from '@/session/vow/home';
+import { settingFits, takesSequence } from '@/session/pace';
 import { mostParts, usualDose, type VowPart } from '@/session/vow/vow';
 import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';
@@ -91,6 +92,19 @@ export function Parts({ form, view, book, set }: PartsProps) {
             </div>
             {step && <p className="text-sm text-soft">{plainDose(step, part.dose)}</p>}
             <DoseFields dose={part.dose} onChange={(dose) => put(at, { ...part, dose })} />
+            {drill && step && settingFits(drill, { kind: 'sequence' }) && takesSequence(step) && (
+              <Field
+                label="Strokes, in short words"
+                hint="As under “Shadow sequences”: bh corner, fh pivot. Left empty, the step says what is played."
+              >
+                <input
+                  value={part.strokes ?? ''}
+                  spellCheck={false}
+                  autoComplete="off"
+                  onChange={(event) => put(at, { ...part, strokes: event.target.value })}
+                />
+              </Field>
+            )}
             {also.length > 0 && (
               <fieldset>
                 <legend className="font-semibold">

@@ -24,13 +24,19 @@ interface Props {
   /** What was asked for: a drill, a step, and where the coach came from. */
   readonly drillId?: string;
   readonly stepId?: string;
+  /** Strokes of a shadow sequence to begin with. */
+  readonly strokes?: string;
   readonly back: string;
 }
 
 /** Two weeks, on the days of school: what is filled in at first is a vow already. */
 const usualSpan = 13;
 
-function firstForm(book: Book, view: VowFormView, drillId?: string, stepId?: string): Form {
+function firstForm(
+  book: Book,
+  view: VowFormView,
+  { drillId, stepId, strokes }: Pick<Props, 'drillId' | 'stepId' | 'strokes'>,
+): Form {
   const { changes, today, facts, standing } = view;
   if (changes) return { ...changes.vow, fromDay: changes.fromDay, untilDay: changes.untilDay };
   const { fit } = offered(book, view);
@@ -40,7 +46,7 @@ function firstForm(book: Book, view: VowFormView, drillId?: string, stepId?: str
   const step = drill.steps.find(({ id }) => id === wanted) ?? drill.steps[0]!;
   return {
     ...{
-      parts: [partOf(drill, step, facts.age)],
+      parts: [{ ...partOf(drill, step, facts.age), ...(strokes && { strokes }) }],
       aim: { kind: 'mark' },
       weekdays: [1, 2, 3, 4, 5],
       minutes: 5,
@@ -74,12 +80,12 @@ function usePreview(form: Form, playerId: string, exceptId: string | null, homeV
 }
 
 /** A vow as it is made or changed: on the left what is promised, on the right what that comes to. */
-export function VowFormPage({ view, drillId, stepId, back }: Props) {
+export function VowFormPage({ view, drillId, stepId, strokes, back }: Props) {
   const { facts, changes } = view;
   const book = useWholeBook();
   const router = useRouter();
   const notice = useNotice();
-  const [form, setForm] = useState(() => firstForm(book, view, drillId, stepId));
+  const [form, setForm] = useState(() => firstForm(book, view, { drillId, stepId, strokes }));
   const [sent, setSent] = useState<readonly Problem[]>([]);
   const [busy, setBusy] = useState(false);
   const [homeVersion, setHomeVersion] = useState(0);

@@ -45,6 +45,11 @@ const form = {
   ...{ fromDay: '2026-11-24', untilDay: '2026-12-04' },
 };
 
+const ownStep = plainBook.step('court-patterns', 'own-pattern')!;
+const own = {
+  ...{ drillId: 'court-patterns', stepId: 'own-pattern', dose: ownStep.doses['10-12'], choices: [] },
+};
+
 let box: Box;
 let playerId: string;
 beforeEach(async () => {
@@ -101,6 +106,8 @@ describe('making', () => {
     [{ parts: [{ ...form.parts[0], stepId: 'nowhere' }] }, 'A step is not on the ladder of Palm-up bounce'],
     [{ parts: [{ ...form.parts[0], drillId: 'no-drill' }] }, 'A drill is not on the list'],
     [{ parts: [form.parts[0], form.parts[0]] }, 'this step is in it twice'],
+    [{ parts: [{ ...form.parts[0], strokes: 'fh corner, fh' }] }, 'this step has no strokes of its own'],
+    [{ parts: [{ ...own, strokes: 'fh corner, fh crner' }] }, 'did you mean “corner”'],
     [
       {
         parts: [

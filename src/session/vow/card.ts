@@ -1,3 +1,5 @@
+import { calledShot } from '@/core/calls/sequence-cues';
+import { readLine } from '@/core/movement/sequence/line';
 import { measures, type Measure } from '@/core/counting/measure';
 import { growingRounds, type Dose } from '@/core/dose/dose';
 import { shortDay, weekdayNames } from '@/core/day-words';
@@ -145,6 +147,19 @@ function partWords(step: Step, doses: readonly Dose[]): string {
   return `${plainDose(step, first)}${grown === shortDose(first) ? '' : ` It grows to ${grown}.`}`;
 }
 
+/** The strokes of a sequence as a child reads them; empty where there is none. */
+function strokesInWords({ sports }: Drill, { strokes }: Pick<VowPart, 'strokes'>): string {
+  if (!strokes) return '';
+  const sport = sports[0]!;
+  const read = readLine(strokes, sport);
+  if (!read.ok) return '';
+  const words = read.value.map((shot) => {
+    const { word, more } = calledShot(shot, sport);
+    return more ? `${word} (${more})` : word;
+  });
+  return `Your strokes, over and over: ${words.join('; ')}.`;
+}
+
 function cardPart(
   drill: Drill,
   step: Step,
@@ -163,7 +178,7 @@ function cardPart(
   return {
     ...cardStep(step, doses[0]!),
     words: partWords(step, doses),
-    task: reading === 'few words' ? '' : step.task,
+    task: [reading === 'few words' ? '' : step.task, strokesInWords(drill, part)].filter(Boolean).join(' '),
     drill: drill.title,
     ...{
       measure,

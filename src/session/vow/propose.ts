@@ -1,3 +1,5 @@
+import { readLine } from '@/core/movement/sequence/line';
+import { takesSequence } from '../pace';
 import { foresee } from '@/core/skill/expect/forecast';
 import { normalBelow } from '@/core/skill/expect/normal';
 import { kinds } from '@/core/skill/level/assumptions';
@@ -190,7 +192,7 @@ function problemsOf(vow: Vow, { book, player, home, today, fromDay, untilDay }: 
     say('untilDay', 'It would last more than half a year: choose an earlier last day, and renew it then.');
   if (vow.parts.length === 0) say('parts', 'No drill is chosen: choose one.');
   const seen = new Set<string>();
-  for (const { drillId, stepId, choices } of vow.parts) {
+  for (const { drillId, stepId, choices, strokes } of vow.parts) {
     const drill = book.drill(drillId, player.id);
     const step = drill?.steps.find(({ id }) => id === stepId);
     if (!drill) {
@@ -201,6 +203,10 @@ function problemsOf(vow: Vow, { book, player, home, today, fromDay, untilDay }: 
       say('parts', `A step is not on the ladder of ${drill.title} (any more): choose another.`);
       continue;
     }
+    const read = strokes ? readLine(strokes, drill.sports[0]!) : null;
+    if (read && !read.ok) say('parts', read.problems[0]!.message);
+    if (strokes && !takesSequence(step))
+      say('parts', `${drill.title}: this step has no strokes of its own. Leave them out.`);
     if (seen.has(`${drillId} ${stepId}`))
       say('parts', `${drill.title}: this step is in it twice. Take one out.`);
     seen.add(`${drillId} ${stepId}`);

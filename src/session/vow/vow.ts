@@ -20,6 +20,8 @@ export interface VowPart extends VowChoice {
   readonly drillId: string;
   /** Other steps or doses inside the coach's range; without the planned one. */
   readonly choices: readonly VowChoice[];
+  /** The strokes of a shadow sequence, as its line; left out where there is none. */
+  readonly strokes?: string;
 }
 
 /** What a player promises, apart from whose it is and when. */

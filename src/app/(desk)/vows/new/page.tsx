@@ -15,7 +15,7 @@ const backTo = (from: unknown): string =>
   typeof from === 'string' && /^\/(sessions|players|squad)\/[\w/-]{1,120}$/.test(from) ? from : '/vows';
 
 export default async function Page({ searchParams }: Props) {
-  const { player, drill, step, from } = await searchParams;
+  const { player, drill, step, strokes, from } = await searchParams;
   const context = await pageContext('write');
   const view = typeof player === 'string' ? await vowFormView(context, { playerId: player }) : null;
   if (!view) notFound();
@@ -24,6 +24,7 @@ export default async function Page({ searchParams }: Props) {
       view={view}
       drillId={typeof drill === 'string' ? drill : undefined}
       stepId={typeof step === 'string' ? step : undefined}
+      strokes={typeof strokes === 'string' ? strokes.slice(0, 2000) : undefined}
       back={backTo(from)}
     />
   );
