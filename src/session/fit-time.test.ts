@@ -81,7 +81,7 @@ describe('a length for one block', () => {
 
   test('what is asked for beyond any size is the nearest there is, and the same again changes nothing', () => {
     const most = toLength(setting, block(timed.id), 100_000, false);
-    expect(most.dose).toMatchObject({ rounds: 20 });
+    expect(most.dose).toMatchObject({ rounds: 40 });
     expect(toLength(setting, most, 100_000, false)).toBe(most);
   });
 

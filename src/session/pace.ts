@@ -75,8 +75,11 @@ export function paceOn(
   record?: TouchRecord,
   on: BlockManner = asItIs,
 ): Pace {
+  const everyS = touchS(step, on.setting);
+  // What is called keeps its tempo, whatever else is changed.
+  const isCalled = on.setting?.kind === 'sequence' && takesSequence(step);
   return {
-    perTouchS: changedTempo(touchS(step, on.setting), on.changes),
+    perTouchS: isCalled ? everyS : changedTempo(everyS, on.changes),
     dropCostS: step.dropCostS.value,
     successRate: changedRate(rateOn(step, record).value, on.changes),
     setUpS: drill.setUpS.value,

@@ -1,6 +1,7 @@
 import type { PlanTime } from '@/core/planning/plan-time';
 import { doseInWords } from '@/core/dose/dose';
 import { resultInWords } from '@/core/counting/measure';
+import { settingInWords } from '@/core/setting-words';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import type { Warning } from '@/core/care/care';
@@ -94,7 +95,9 @@ export function paperOf(
       {
         ...{ id, fromS, totalS, drill, lines },
         step: shared.title,
-        task: shared.task,
+        task: [shared.task, block.setting && `Set out: ${settingInWords(block.setting)}.`]
+          .filter(Boolean)
+          .join(' '),
         cue: shared.cue,
         dose: shown,
         together: doneTogether(drill, shared),

@@ -4,6 +4,7 @@ import { memo, useCallback } from 'react';
 import { doseInWords } from '@/core/dose/dose';
 import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
+import { takesSequence } from '@/session/pace';
 import { CountTile, type CountTileProps } from './count-tile';
 import type { CourtPlayer } from './court-view';
 import type { RunLog } from '@/court/run-log';
@@ -95,7 +96,7 @@ export function CourtGrid(props: Props) {
             onSay={onSay}
             heldS={heldS}
             phases={phases}
-            pass={run.pass}
+            pass={takesSequence(work.step) ? run.pass : null}
             round={phase.round - (phase.turn - 1) * rounds}
             compact={compact}
             turn={block.turns === 1 ? null : turn === phase.turn ? 'now' : 'waits'}

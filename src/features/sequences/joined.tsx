@@ -9,7 +9,7 @@ import { soundTimeline, type Cue } from '@/core/calls/timeline';
 import { seedOf } from '@/core/fingerprint';
 import { demandsOf } from '@/core/movement/sequence/feasible';
 import { readLine, writeLine } from '@/core/movement/sequence/line';
-import type { TempoWay } from '@/core/movement/sequence/loop';
+import { tempoLimits, type TempoWay } from '@/core/movement/sequence/loop';
 import { workoutMinutes, workoutOf, type WorkoutMinutes } from '@/core/movement/sequence/workout';
 import { phasesOf } from '@/core/run/phases';
 import type { SequenceSetting } from '@/core/setting';
@@ -62,7 +62,7 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
   }, [view, joined, shots, draft.id, draft.sport, draft.ground, child]);
   const workout = minutes === null ? null : workoutOf(parts, minutes, child.age);
   const rounds = workout
-    ? workout.rounds.map(({ part, perMin: tempo }) => ({ line: part, perMin: Math.max(6, tempo) }))
+    ? workout.rounds.map(({ part, perMin: tempo }) => ({ line: part, perMin: tempo }))
     : [{ line: 0, perMin }];
   const setting: SequenceSetting = {
     kind: 'sequence',
@@ -73,8 +73,10 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
     rounds,
     way: workout ? workout.way : way,
   };
-  const [times] = [workout ?? { workS: roundS, restS: 0 }];
-  const ready = workout !== null || playable;
+  const workS = workout?.workS ?? roundS;
+  // Slower than can be called is no rhythm any more: ways that long are played by themselves.
+  const isCallable = rounds.every((round) => round.perMin >= tempoLimits.min);
+  const ready = isCallable && (workout !== null || playable);
   return (
     <>
       <Sheet className="space-y-2 p-3 text-sm" aria-label="Rounds">
@@ -116,18 +118,24 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
             {workout.care && <p className="font-semibold text-care">{workout.care}</p>}
           </>
         )}
-        {!ready && <p className="font-semibold text-care">Too fast to be called: slow it down first.</p>}
+        {!ready && (
+          <p className="font-semibold text-care">
+            {isCallable
+              ? 'Too fast to be called: slow it down first.'
+              : 'The ways are too long for a workout: its easy rounds would be too slow to be called. Take a smaller floor.'}
+          </p>
+        )}
         {ready && (
           <Hear
             key={JSON.stringify(setting)}
             setting={setting}
-            workS={times.workS}
+            workS={workS}
             wish={{
               title: setting.name || 'Sequence',
               name: 'shadow-sequence',
               seed: seedOf(setting.name),
               rounds: workout ? workout.rounds.length : 3,
-              workS: times.workS,
+              workS,
               restS: workout ? workout.restS : 20,
               sequence: {
                 sport: setting.sport,

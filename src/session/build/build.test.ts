@@ -281,8 +281,11 @@ describe('a job', () => {
       expect(['proven', 'within']).toContain(proof);
       expect(gap! <= 1e-5).toBe(proof === 'proven');
     }
-    const [one, other] = last.map(({ blocks }) => blocks.map(({ drillId }: PlanBlock) => drillId));
-    expect(other!.filter((id) => one!.includes(id)).length).toBeLessThanOrEqual(first[0]!.blocks.length / 2);
+    // The second way is asked for as another than the first one that was found.
+    const [one, other] = [first[0]!, last[1]!].map(({ blocks }) => [
+      ...new Set(blocks.map(({ drillId }: PlanBlock) => drillId)),
+    ]);
+    expect(other!.filter((id) => one!.includes(id)).length).toBeLessThanOrEqual(one!.length / 2);
     for (const [n, { worth }] of last.entries()) expect(worth).toBeGreaterThanOrEqual(first[n]!.worth - 1e-9);
     for (const { blocks, reasons } of last) expect(reasons).toHaveLength(blocks.length);
   });
