@@ -83,7 +83,7 @@ export function laneStates(
     block.lanes.map((lane, n) => ({ block, lane, n, said: laneWords(block, lane) })),
   );
   return all.map(({ block, lane, n }) => {
-    const { room } = lane;
+    const room = nearly(lane.room);
     const others = [
       ...things,
       ...all.filter((one) => one.lane !== lane).map(({ lane: other, said }) => ({ room: other.room, said })),
@@ -92,7 +92,7 @@ export function laneStates(
     const conflicts = [
       ...(holds(floor, room) ? [] : ['it ends outside the floor']),
       ...others.filter((other) => overlap(room, other.room)).map(({ said }) => `it lies over ${said}`),
-      ...(lane.atWall && (room.y > 1e-6 || room.x + room.width > wallM + 1e-6)
+      ...(lane.atWall && (room.y > 2 * slackM || room.x + room.width > wallM)
         ? ['it is not at the wall that may be hit']
         : []),
     ];
@@ -103,7 +103,7 @@ export function laneStates(
       clearM:
         conflicts.length > 0
           ? 0
-          : Math.min(...others.map((other) => gap(room, other.room)), ...sideGaps(lane, floor)),
+          : Math.min(...others.map((other) => gap(lane.room, other.room)), ...sideGaps(lane, floor)),
       free:
         conflicts.length > 0
           ? nearestFree(
@@ -115,6 +115,12 @@ export function laneStates(
     };
   });
 }
+
+/** Lanes are kept to the millimetre: what is nearer than this to lying well lies well. */
+const slackM = 0.001;
+const nearly = ({ x, y, width, height }: Rectangle): Rectangle => ({
+  ...{ x: x + slackM, y: y + slackM, width: width - 2 * slackM, height: height - 2 * slackM },
+});
 
 /** Free floor between two rectangles that do not overlap. */
 function gap(a: Rectangle, b: Rectangle): number {

@@ -64,6 +64,7 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
   const rounds = workout
     ? workout.rounds.map(({ part, perMin: tempo }) => ({ line: part, perMin: tempo }))
     : [{ line: 0, perMin }];
+  const tempos = rounds.map((round) => round.perMin);
   const setting: SequenceSetting = {
     kind: 'sequence',
     name: workout ? `${draft.name.slice(0, 40)}, ${minutes} minutes` : draft.name.slice(0, 60),
@@ -75,7 +76,7 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
   };
   const workS = workout?.workS ?? roundS;
   // Slower than can be called is no rhythm any more: ways that long are played by themselves.
-  const isCallable = rounds.every((round) => round.perMin >= tempoLimits.min);
+  const isCallable = tempos.every((tempo) => tempo >= tempoLimits.min);
   const ready = isCallable && (workout !== null || playable);
   return (
     <>
@@ -113,7 +114,7 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
             <p data-workout>
               {counted(workout.rounds.length, 'round')} of {workout.workS} s with {workout.restS} s of rest,{' '}
               {inMinutes(workout.totalS)} in all, {counted(workout.strokes, 'stroke')}: each slow, then fast,
-              from {workout.rounds[0]!.perMin} to {workout.rounds.at(-1)!.perMin} a minute.
+              up to {Math.min(...tempos)} a minute in the easiest and {Math.max(...tempos)} in the quickest.
             </p>
             {workout.care && <p className="font-semibold text-care">{workout.care}</p>}
           </>

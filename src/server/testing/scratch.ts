@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { monotonicFactory } from 'ulid';
@@ -7,17 +7,20 @@ import { blockOf } from '@/session/plan';
 import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/outcome';
 import { seededRandom } from '@/core/random';
-import { migrateDatabase, openDatabase } from '@/data/client';
+import { openDatabase } from '@/data/client';
+import { giveEpoch } from '@/data/epoch';
 import type { Context } from '../context';
 import { createSession, savePlan } from '../sessions/sessions';
 import { savePlayer } from '../squad/squad';
+import { emptyBook } from './empty-book';
 
 /** For tests: an empty database of its own, and a context on a fixed day. */
 export async function scratch(): Promise<{ context: Context; file: string; close: () => void }> {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-test-'));
   const file = path.join(folder, 'test.db');
+  copyFileSync(await emptyBook(), file);
   const db = await openDatabase(`file:${file}`);
-  await migrateDatabase(db);
+  await giveEpoch(db);
   const newId = ids();
   const nowMs = Date.parse('2026-11-24T16:30:00Z');
   return {
