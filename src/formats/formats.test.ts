@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { WaveFile } from 'wavefile';
 import { WebVTTParser } from 'webvtt-parser';
 import { callSets, clipName } from '@/core/calls/call-sets';
+import { sequenceWords } from '@/core/calls/sequence-cues';
 import { readWav, writeWav } from './wav';
 import { vttTime, writeVtt } from './webvtt';
 
@@ -58,6 +59,7 @@ describe('WAV', () => {
     const wanted = new Set(
       Object.values(callSets).flatMap((calls) => calls.map((call) => `${clipName(call.word)}.wav`)),
     );
+    for (const word of sequenceWords) wanted.add(`${clipName(word)}.wav`);
     for (const name of ['last-ten-seconds.wav', 'ready.wav', 'rest.wav', 'time.wav']) wanted.add(name);
     expect(
       readdirSync(folder)

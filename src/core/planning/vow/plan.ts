@@ -120,8 +120,8 @@ function mostDays(rules: Rules, days: readonly number[], usual: number): Found {
 }
 
 function whatIsShort(rules: Rules, { days, aim, usual, minutes }: VowAsk, missing: number): VowShort {
-  // A mark or a habit is short only where not one day bears it.
-  const reps = aim.kind === 'reps' ? aim.reps : hair;
+  // A mark or a habit is short only where not one day bears it: anything at all is enough, and nothing is not.
+  const reps = aim.kind === 'reps' ? aim.reps : 2 * hair;
   const met = (tried: Rules): boolean =>
     aim.kind === 'reps' ? reaches(tried, days, reps) : mostDays(tried, days, usual).days.length > 0;
   const limit = vowLimits.find((one) => inTheWay(rules, one) && met({ ...rules, without: new Set([one]) }));

@@ -208,6 +208,20 @@ test('no planned week breaks a line of care that a session would warn of', () =>
   );
 });
 
+test('a mark whose only day bears nothing is not met on that day: the next one that bears it is named', () => {
+  // Found by the property below: 21 landings on court, 20 in the smallest dose, 40 for a child of four in a day.
+  const asked: VowAsk = {
+    days: [20_024],
+    sizes: [{ seconds: 30, good: 8, load: load({ contacts: 20 }) }],
+    ...{ usual: 0, growth: 0, minutes: 1, aim: { kind: 'mark' }, age: 4 },
+    booked: new Map([[20_024, { load: load({ contacts: 21 }), homeS: 0, courtS: 3600 }]]),
+    ...{ limit: null, limitedOn: [] },
+  };
+  const { days, short } = planVow(asked);
+  expect(days).toEqual([]);
+  expect(short).toMatchObject({ limit: 'contacts', later: 20_031 });
+});
+
 test('the dose of all days meets the aim, or it says why not', () => {
   fc.assert(
     fc.property(asks, (asked) => {
