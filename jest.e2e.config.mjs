@@ -20,6 +20,7 @@ const only = courtside.filter((name) => !inBoth.includes(name));
 
 export default {
   maxWorkers: 2,
+  testSequencer: '<rootDir>/e2e/lib/longest-first.mjs',
   projects: [
     {
       ...browserTests,

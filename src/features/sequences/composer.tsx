@@ -158,14 +158,14 @@ export function Composer({
                     <tbody>
                       {demands.gaps.map((gap) => (
                         <tr key={gap.to} className="border-t border-line align-top">
-                          <th scope="row" className="py-1 pr-2 text-left font-semibold">
+                          <th scope="row" className="py-1 touch:py-3 pr-2 text-left font-semibold">
                             {gap.to + 1} {wordsOfShot(shots[gap.to]!, draft.sport)}
                           </th>
-                          <td className="py-1 pr-2">
+                          <td className="py-1 touch:py-3 pr-2">
                             {say(gap.stretches.map(({ pattern }) => pattern).join(', home, '))}
                           </td>
                           <td
-                            className={`py-1 text-right ${late.includes(gap) ? 'font-bold text-care' : ''}`}
+                            className={`py-1 touch:py-3 text-right ${late.includes(gap) ? 'font-bold text-care' : ''}`}
                           >
                             <Figure explain={() => explainGap(gap, shots, draft.sport)}>
                               {gap.needsS.toFixed(2)} s

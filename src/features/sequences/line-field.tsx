@@ -46,7 +46,7 @@ export function LineField({ sequence }: { sequence: Sequence }) {
         aria-invalid={problems.length > 0 || undefined}
         aria-describedby="sequence-line-help"
         onChange={(event) => change({ text: event.target.value })}
-        className="mt-1 [field-sizing:content] w-full rounded-md border-2 border-edge bg-sheet px-2 py-1 text-base aria-[invalid=true]:border-stop"
+        className="mt-1 [field-sizing:content] min-h-9 touch:min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-2 py-1 text-base aria-[invalid=true]:border-stop"
       />
       <p id="sequence-line-help" className="text-soft">
         Side, place, depth, stroke in any order: “bh corner, fh pivot loop, fh wide out home”. What is usual
