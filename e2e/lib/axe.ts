@@ -16,7 +16,12 @@ export const axeViolations = (driver: WebDriver): Promise<string[]> =>
 export const contrastViolations = (driver: WebDriver): Promise<string[]> =>
   violations(driver, ['color-contrast']);
 
+/** A page that is gone to has its contents a moment before its title. */
+const titleMs = 5000;
+
 async function violations(driver: WebDriver, runOnly: readonly string[]): Promise<string[]> {
+  // One that never gets a title is a fault, which axe then says.
+  await driver.wait(async () => (await driver.getTitle()) !== '', titleMs).catch(() => undefined);
   await driver.executeScript(source);
   return driver.executeAsyncScript<string[]>(
     `
