@@ -60,6 +60,16 @@ test('marks are grouped by block, player and reason, and said in words', () => {
   expect(groups[0]!.where).toEqual(where);
 });
 
+test('whole passes of a sequence are their strokes, and go only where strokes are counted in a time', () => {
+  const [group] = groupsOf([...touches(1), held({ value: 4 }), held({ value: 4 })]);
+  expect(groupInWords(group!)).toBe('9 touches');
+  expect(['count', 'row', 'reps'].map((measure) => fitsMeasure(group!, measure as 'count'))).toEqual([
+    true,
+    false,
+    false,
+  ]);
+});
+
 test('a group is counted in another block as attempts of its own, at the times it was made', async () => {
   const row = [...touches(3), held({ kind: 'drop', atMs: 2800 })];
   const { log, heldBack } = world(row);

@@ -1,4 +1,5 @@
 import { countKinds, type EventKind, type TouchEvent } from '@/core/counting/event';
+import { isPass, touchesOf } from '@/core/counting/pass';
 import { liveEvents } from '@/core/counting/live';
 import type { Measure } from '@/core/counting/measure';
 import { cutText } from '@/core/text';
@@ -46,8 +47,9 @@ export function groupInWords(group: HeldGroup): string {
   const live = standing(group);
   const number = (...kinds: EventKind[]) => live.filter((event) => kinds.includes(event.kind)).length;
   const misses = number('drop');
+  const touches = live.reduce((sum, event) => (event.kind === 'touch' ? sum + touchesOf(event) : sum), 0);
   const parts = [
-    [number('touch', 'hold', 'lap'), 'touch', 'touches'],
+    [touches + number('hold', 'lap'), 'touch', 'touches'],
     [number('zone', 'grade'), 'shot', 'shots'],
     [misses, 'miss', 'misses'],
     [number('result'), 'typed count', 'typed counts'],
@@ -67,7 +69,10 @@ const measuresOf: Partial<Record<EventKind, readonly Measure[]>> = {
 
 /** Can a group be counted in a block that is measured so? */
 export const fitsMeasure = (group: HeldGroup, measure: Measure): boolean =>
-  standing(group).every(({ kind }) => measuresOf[kind]?.includes(measure) ?? true);
+  standing(group).every((event) =>
+    // A whole pass is many touches only where strokes are counted in a time.
+    isPass(event) ? measure === 'count' : (measuresOf[event.kind]?.includes(measure) ?? true),
+  );
 
 type Log = Pick<RunLog, 'log' | 'settleHeldBack' | 'eventsOf'>;
 

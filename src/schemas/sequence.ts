@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { readLine } from '@/core/movement/sequence/line';
+import { readLine, writeLine } from '@/core/movement/sequence/line';
 import { tempoLimits, tempoWays, type TempoWay } from '@/core/movement/sequence/loop';
 import {
   groundsOf,
@@ -47,8 +47,12 @@ export const calledSequences = {
   sport,
   lines: array(
     line.test('reads', 'A sequence cannot be read.', function (value) {
-      const read = readLine(value, (this.from?.[0]?.value as { sport: ShadowSport }).sport);
-      return read.ok || this.createError({ message: read.problems[0]!.message });
+      const { sport } = this.from?.[0]?.value as { sport: ShadowSport };
+      const read = readLine(value, sport);
+      if (!read.ok) return this.createError({ message: read.problems[0]!.message });
+      // A court counts the strokes of a line by its commas.
+      const written = writeLine(read.value, sport);
+      return value === written || this.createError({ message: `The line has to be written “${written}”.` });
     }),
   )
     .required('Sequences are missing: take at least one.')

@@ -3,6 +3,7 @@ import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
 import { countKinds, type TouchEvent } from './event';
 import { liveEvents } from './live';
+import { touchesOf } from './pass';
 import { better, inParts, measures, type Measure } from './measure';
 
 /** One try at a step: a row up to its drop, a time box, a set, a lap. */
@@ -143,7 +144,8 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       draft.waiting = false;
       continue;
     }
-    const many = touchesOf(event, measure);
+    // Where no strokes are counted in a time, a touch is a touch.
+    const many = measure === 'count' ? touchesOf(event) : 1;
     if (draft.touches > 0 && !draft.waiting) {
       draft.gaps += many;
       draft.touchingMs += Math.max(0, gap);
@@ -176,10 +178,6 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     conditions,
   };
 }
-
-/** How many touches a mark is: one, or those of a whole pass of a sequence, where strokes are counted. */
-const touchesOf = ({ kind, value }: TouchEvent, measure: Measure): number =>
-  kind === 'touch' && value !== null && value > 1 && measure === 'count' ? Math.round(value) : 1;
 
 /** Measures in which the result is a number of good touches. */
 const countsTouches = (measure: Measure): boolean =>

@@ -1,6 +1,7 @@
 import { ChevronRight, Flag, Pause, Play, Undo2, Users } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { EventKind } from '@/core/counting/event';
+import { isPass } from '@/core/counting/pass';
 import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import type { RunLog } from '@/court/run-log';
@@ -81,7 +82,7 @@ export function RunFooter(props: RunFooterProps) {
         <Undo2 aria-hidden className="shrink-0" /> Undo
         {lastMark && (
           <span className="hidden truncate text-base font-normal md:inline">
-            {`${kindWords[lastMark.kind] ?? lastMark.kind}, ${undoName ?? 'everybody'}`}
+            {`${isPass(lastMark) ? 'whole pass' : (kindWords[lastMark.kind] ?? lastMark.kind)}, ${undoName ?? 'everybody'}`}
           </span>
         )}
       </button>

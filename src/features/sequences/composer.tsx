@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { explainGap, explainTempo, explainWay } from '@/core/explanations/sequence';
 import { tooFast } from '@/core/movement/sequence/feasible';
 import { wordsOfShot } from '@/core/movement/sequence/line';
-import { tempoLimits, tempoWays, type TempoWay } from '@/core/movement/sequence/loop';
+import { loopOf, tempoLimits, tempoWays, type TempoWay } from '@/core/movement/sequence/loop';
 import { groundsOf, groundWords, type ShadowSport } from '@/core/movement/sequence/shots';
 import { counted } from '@/core/words';
 import { knownSequences } from '@/drills/sequences';
@@ -197,7 +197,11 @@ export function Composer({
                     value: `${((60 / perMin) * shots.length).toFixed(1)} s`,
                     note: counted(shots.length, 'stroke'),
                   },
-                  { label: 'In 40 seconds', value: counted(Math.floor((40 * perMin) / 60), 'stroke') },
+                  {
+                    label: 'In 40 seconds',
+                    value: counted(loopOf(shots.length, perMin, 40, way).length, 'stroke'),
+                    ...(way !== 'even' && { note: way }),
+                  },
                 ]}
               />
               <Joined

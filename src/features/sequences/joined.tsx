@@ -49,17 +49,16 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
   const others = view.sequences.filter(
     ({ id, sport, ground }) => id !== draft.id && sport === draft.sport && ground === draft.ground,
   );
-  const parts = useMemo(() => {
-    const lines = others.filter(({ id }) => joined.includes(id)).map(({ line }) => line);
-    return [writeLine(shots, draft.sport), ...lines].slice(0, sequenceLimits.parts).flatMap((line) => {
-      const read = readLine(line, draft.sport);
-      if (!read.ok) return [];
-      const { fastestPerMin } = demandsOf(read.value, draft.ground, child);
-      return [{ line, shots: read.value.length, fastestPerMin }];
-    });
-    // The others are the view’s, and change with it.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [view, joined, shots, draft.id, draft.sport, draft.ground, child]);
+  const lines = [
+    writeLine(shots, draft.sport),
+    ...others.filter(({ id }) => joined.includes(id)).map(({ line }) => line),
+  ].slice(0, sequenceLimits.parts);
+  const parts = lines.flatMap((line) => {
+    const read = readLine(line, draft.sport);
+    if (!read.ok) return [];
+    const { fastestPerMin } = demandsOf(read.value, draft.ground, child);
+    return [{ line, shots: read.value.length, fastestPerMin }];
+  });
   const workout = minutes === null ? null : workoutOf(parts, minutes, child.age);
   const rounds = workout
     ? workout.rounds.map(({ part, perMin: tempo }) => ({ line: part, perMin: tempo }))

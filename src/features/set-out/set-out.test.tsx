@@ -9,6 +9,7 @@ import { UnitsProvider } from '@/ui/units-provider';
 import { FloorPlan } from './floor-plan';
 import { SetOutPage } from './set-out';
 import { TapeList } from './tape-list';
+import { Together } from './together';
 
 const hall: Place = {
   ...{ name: 'Hall', lengthM: 20, widthM: 10, ceilingM: 6, surface: 'wood', wallM: 8, wallSide: 'long' },
@@ -135,6 +136,16 @@ describe('the list of tapes', () => {
     expect(words(list(near))).toContain('near the wall: straight out from it 0.3 m, at 6 m along');
     const on = { ...near, comes: [{ at: { x: 6, y: 0 }, label: 'On it' }] };
     expect(words(list(on))).toContain('on the wall’s line: the left tape alone');
+  });
+  test('all blocks together: every mark once, with the blocks it is for; near the wall it is measured out here too', () => {
+    const { place, slots } = setOut(['marker-touches', 'marker-touches', 'triangle-run']);
+    const text = words(renderToStaticMarkup(<Together place={place} slots={slots} paces={10} />));
+    expect(text).toContain('1, 2');
+    expect(text).toContain('Paces');
+    const near = { ...slots[0]!, comes: [{ at: { x: 6, y: 0.3 }, label: 'Near' }], stays: [] };
+    expect(words(renderToStaticMarkup(<Together place={place} slots={[near]} paces={null} />))).toContain(
+      'near the wall: straight out from it 0.3 m, at 6 m along',
+    );
   });
   test('nothing to tape is said', () =>
     expect(words(list(slotOf('palm-up-bounce')))).toBe('Nothing lies on the floor for this.'));

@@ -1,9 +1,9 @@
 import { distance } from '@/core/geometry/points';
-import { diagonal, furthestApart, isTaped, tapesTo } from '@/core/geometry/taping';
-import { inPaces } from '@/core/movement/paces';
+import { diagonal, furthestApart } from '@/core/geometry/taping';
 import { toleranceOf } from '@/core/movement/tolerance';
 import type { PlacedSlot } from '@/session/set-out';
 import { useUnits } from '@/ui/units';
+import { MarksTable } from './marks-table';
 
 interface Props {
   readonly slot: PlacedSlot;
@@ -26,53 +26,12 @@ export function TapeList({ slot, paces }: Props) {
   return (
     <div className="space-y-2">
       {comes.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="tabular w-full text-left">
-            <caption className="sr-only">Marks by two tapes, in the order they are walked to</caption>
-            <thead>
-              <tr className="text-sm text-soft">
-                <th scope="col">No.</th>
-                <th scope="col">Mark</th>
-                <th scope="col" className="text-right">
-                  From the left
-                </th>
-                <th scope="col" className="text-right">
-                  From the right
-                </th>
-                {paces !== null && (
-                  <th scope="col" className="text-right">
-                    Paces
-                  </th>
-                )}
-              </tr>
-            </thead>
-            <tbody>
-              {comes.map(({ at, label }, n) => {
-                const { fromLeft, fromRight } = tapesTo(at, alongM);
-                return (
-                  <tr key={n} className="border-t border-line">
-                    <td className="font-bold">{n + 1}</td>
-                    <th scope="row" className="pr-2 font-normal">
-                      {label}
-                      {!isTaped(at, alongM) && (
-                        <span className="block text-sm text-soft">
-                          {at.y < 0.01
-                            ? 'on the wall’s line: the left tape alone'
-                            : `near the wall: straight out from it ${length(at.y)}, at ${length(at.x)} along`}
-                        </span>
-                      )}
-                    </th>
-                    <td className="text-right">{length(fromLeft)}</td>
-                    <td className="text-right">{length(fromRight)}</td>
-                    {paces !== null && (
-                      <td className="text-right">{`${inPaces(fromLeft, paces)} / ${inPaces(fromRight, paces)}`}</td>
-                    )}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <MarksTable
+          marks={comes.map((one, n) => ({ ...one, beside: String(n + 1) }))}
+          head="No."
+          alongM={alongM}
+          paces={paces}
+        />
       )}
       {stays.length > 0 && (
         <p>

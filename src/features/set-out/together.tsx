@@ -1,10 +1,9 @@
-import { tapesTo } from '@/core/geometry/taping';
-import { inPaces } from '@/core/movement/paces';
 import { marksTogether, type PlacedSlot, type SetOut } from '@/session/set-out';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Sheet } from '@/ui/page-head';
 import { useUnits } from '@/ui/units';
 import { FloorPlan } from './floor-plan';
+import { MarksTable } from './marks-table';
 
 interface Props {
   readonly place: SetOut['place'];
@@ -38,46 +37,12 @@ export function Together({ place, slots, paces }: Props) {
         />
       </DrawingToTake>
       {marks.length > 0 && (
-        <div className="overflow-x-auto">
-          <table className="tabular w-full text-left">
-            <caption className="sr-only">All marks by two tapes, in the order they are walked to</caption>
-            <thead>
-              <tr className="text-sm text-soft">
-                <th scope="col">Mark</th>
-                <th scope="col">Blocks</th>
-                <th scope="col" className="text-right">
-                  From the left
-                </th>
-                <th scope="col" className="text-right">
-                  From the right
-                </th>
-                {paces !== null && (
-                  <th scope="col" className="text-right">
-                    Paces
-                  </th>
-                )}
-              </tr>
-            </thead>
-            <tbody>
-              {marks.map(({ at, label, blocks }, n) => {
-                const { fromLeft, fromRight } = tapesTo(at, first.floor.alongM);
-                return (
-                  <tr key={n} className="border-t border-line">
-                    <th scope="row" className="pr-2 font-normal">
-                      {label}
-                    </th>
-                    <td className="font-bold">{blocks.join(', ')}</td>
-                    <td className="text-right">{length(fromLeft)}</td>
-                    <td className="text-right">{length(fromRight)}</td>
-                    {paces !== null && (
-                      <td className="text-right">{`${inPaces(fromLeft, paces)} / ${inPaces(fromRight, paces)}`}</td>
-                    )}
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <MarksTable
+          marks={marks.map((one) => ({ ...one, beside: one.blocks.join(', ') }))}
+          head="Blocks"
+          alongM={first.floor.alongM}
+          paces={paces}
+        />
       )}
     </Sheet>
   );

@@ -93,6 +93,12 @@ test.each([
   ['marker-touches', 'narrow', {}, 'is not done without a ball'],
   ['shadow-patterns', 'four-shots', { lines: ['fh crner, bh corner', 'fh, fh'] }, 'did you mean “corner”'],
   ['shadow-patterns', 'four-shots', { lines: [], rounds: [] }, 'missing'],
+  [
+    'shadow-patterns',
+    'four-shots',
+    { lines: ['3x fh corner, bh', 'fh corner, fh middle'] },
+    'written “fh corner, fh corner, fh corner, bh corner”',
+  ],
   ['shadow-patterns', 'four-shots', { rounds: [{ line: 2, perMin: 30 }] }, 'a sequence that is not there'],
   ['shadow-patterns', 'four-shots', { rounds: [{ line: 0, perMin: 500 }] }, 'from 6 to 90'],
   ['shadow-patterns', 'four-shots', { way: 'backwards' }, 'Tempo must be even'],

@@ -50,6 +50,10 @@ const usualRoundS = 40;
 
 /** Seconds from stroke to stroke over rounds of different tempos, to a hundredth. */
 export function secondsAStroke(tempos: readonly number[], way: TempoWay): number {
+  if (way === 'even') {
+    const perMin = tempos.reduce((sum, tempo) => sum + tempo, 0) / tempos.length;
+    return Math.round(6000 / perMin) / 100;
+  }
   const strokes = tempos.reduce((sum, perMin) => sum + loopOf(1, perMin, usualRoundS, way).length, 0);
   return Math.round((100 * usualRoundS * tempos.length) / Math.max(1, strokes)) / 100;
 }
