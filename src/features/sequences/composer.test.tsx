@@ -75,6 +75,10 @@ test('a kept sequence, and what a block has already, are begun with', () => {
     playerIds: [],
     blocks: [block],
   };
+  const bare = { ...session, blocks: [{ ...block, setting: null }] };
+  expect(page(view([], { sessions: [bare] }), { blockId: 'b' })).toContain(
+    'bh corner, fh middle, bh corner, fh wide</textarea>',
+  );
   const html = page(view([], { sessions: [session] }), { blockId: 'b' });
   expect(html).toContain('fh corner, bh middle</textarea>');
   expect(html).toContain('There now: “There”: fh corner, bh middle; 20 strokes a minute.');

@@ -41,7 +41,7 @@ export function shadowChild({ players, fits }: SequencesView, id: string, sport:
   };
 }
 
-/** Something to begin with: the sequence that was asked for, what the block has, or the first of the catalogue in this sport. */
+/** Something to begin with: the sequence that was asked for, what the block has or its step asks for, or the first of the catalogue in this sport. */
 export function firstDraft(
   { sequences, sessions }: SequencesView,
   { asked, blockId }: { readonly asked: string; readonly blockId: string },
@@ -49,13 +49,17 @@ export function firstDraft(
 ): Draft {
   const kept = sequences.find(({ id }) => id === asked);
   if (kept) return { ...kept, text: kept.line };
-  const setting = sessions.flatMap(({ blocks }) => blocks).find(({ id }) => id === blockId)?.setting;
+  const block = sessions.flatMap(({ blocks }) => blocks).find(({ id }) => id === blockId);
+  const setting = block?.setting;
   if (setting?.kind === 'sequence') {
     const { name, ground, lines } = setting;
     return { id: null, name, sport: setting.sport, ground, text: lines[0]! };
   }
   const known =
-    knownSequences.find(({ id }) => id === asked) ?? knownSequences.find((one) => one.sport === sport)!;
+    knownSequences.find(({ id }) => id === asked) ??
+    // What the step of the block asks for.
+    knownSequences.find(({ of }) => of && of.drillId === block?.drillId && of.stepId === block.stepId) ??
+    knownSequences.find((one) => one.sport === sport)!;
   return { id: null, name: known.name, sport: known.sport, ground: known.ground, text: known.line };
 }
 
@@ -74,6 +78,12 @@ export interface Sequence {
   readonly undo: (() => void) | null;
 }
 
+/** The name of a sequence of the catalogue goes with its line: other strokes are not called after it. */
+const renamed = (draft: Draft): Draft =>
+  draft.id === null && knownSequences.some(({ name, line }) => name === draft.name && line !== draft.text)
+    ? { ...draft, name: '' }
+    : draft;
+
 /** The line under the hand: read while it is typed, with what it asks for. The last good strokes stay to be seen. */
 export function useSequence(first: Draft, view: SequencesView, playerId: string): Sequence {
   const [draft, setDraft] = useState(first);
@@ -87,7 +97,7 @@ export function useSequence(first: Draft, view: SequencesView, playerId: string)
     [shots, ground, child],
   );
   const change = (more: Partial<Draft>) => {
-    const next = { ...draft, ...more };
+    const next = renamed({ ...draft, ...more });
     const fits = groundsOf(next.sport);
     setBefore([...before.slice(-49), draft]);
     setDraft(fits.includes(next.ground) ? next : { ...next, ground: fits[0]! });
