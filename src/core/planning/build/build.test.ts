@@ -88,6 +88,19 @@ test('what a choice is worth adds up by hand', () => {
   expect(total).toBeCloseTo(0.6 + 0.5 * 0.5 + 0.42 - 1.5 * 0.6 - 2 * 0.5 - 2 * 0.02 - 0.03, 9);
 });
 
+test('a block comes in with what has to warm for it, where neither is worth its time alone', () => {
+  // The cold pair takes all the time there is: no adding, exchanging or leaving out of one block leads there.
+  const ask = asked(
+    [
+      ...['a', 'b', 'c', 'd'].map((id) => option(id, { good: [0.6, 0.6] })),
+      option('shoulder', { phase: 0, seconds: 600, good: [0, 0], warms: ['shoulder'] }),
+      option('serve', { seconds: 600, good: [4, 4], asks: ['shoulder'] }),
+    ],
+    { shares: [0, 1], weights: { ...usualWeights, variety: [0, 0, 0, 0], phase: 0 } },
+  );
+  expect(buildQuickly(ask, 1)!.ids).toEqual(['shoulder', 'serve']);
+});
+
 test('variety falls off', () =>
   expect([0, 1, 2, 3, 4, 5].map((n) => varietyOf(n, usualWeights))).toEqual(
     [0, 0.3, 0.42, 0.42, 0.3, 0.18].map((worth) => expect.closeTo(worth, 9) as number),

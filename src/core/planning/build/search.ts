@@ -76,6 +76,50 @@ function exchangeForTwo(state: BuildState, ask: BuildAsk): boolean {
   return false;
 }
 
+/**
+ * Brings in a block together with what has to warm for it, where neither is worth its time alone, in place of what brings
+ * least for its time; and keeps both where the session is better for it.
+ */
+function bringWarmed(state: BuildState, ask: BuildAsk): boolean {
+  const before = state.chosen();
+  const worth = state.worth();
+  for (const [at, asker] of ask.options.entries()) {
+    if (state.rivalOf(at) >= 0) continue;
+    const cold = asker.asks.filter((part) => !before.some((one) => warmsFor(ask.options[one]!, part, asker)));
+    if (cold.length !== 1) continue;
+    for (const [warm, option] of ask.options.entries()) {
+      if (state.rivalOf(warm) >= 0 || !warmsFor(option, cold[0]!, asker)) continue;
+      if (makeRoom(state, ask, [warm, at])) {
+        fill(state, ask, new Set());
+        if (state.worth() > worth + tiny) return true;
+      }
+      restore(state, before);
+    }
+  }
+  return false;
+}
+
+/** Puts options in one after the other, taking out what brings least for its time until they fit; false where they never do. */
+function makeRoom(state: BuildState, ask: BuildAsk, wanted: readonly number[]): boolean {
+  for (const at of wanted) {
+    while (state.with(-1, at) === -Infinity) {
+      const now = state.worth();
+      let [out, least] = [-1, Infinity];
+      for (const one of state.chosen()) {
+        if (wanted.includes(one)) continue;
+        const without = state.with(one, -1);
+        if (without === -Infinity) continue;
+        const loss = (now - without) / ask.options[one]!.seconds;
+        if (loss < least) [out, least] = [one, loss];
+      }
+      if (out < 0) return false;
+      state.move(out, -1);
+    }
+    state.move(-1, at);
+  }
+  return true;
+}
+
 function restore(state: BuildState, wanted: readonly number[]): void {
   for (const at of state.chosen()) if (!wanted.includes(at)) state.move(at, -1);
   for (const at of wanted) if (!state.isIn(at)) state.move(-1, at);
@@ -155,7 +199,7 @@ export function buildQuickly(ask: BuildAsk, seed: number, from: readonly string[
   }
   fill(state, ask, new Set());
   do climb(state, ask);
-  while (exchangeForTwo(state, ask));
+  while (exchangeForTwo(state, ask) || bringWarmed(state, ask));
   let best = state.chosen();
   let bestWorth = state.worth();
   const patience = ask.options.length <= fewOptions ? longer : 1;
