@@ -30,7 +30,7 @@ export function usePlan(view: SessionPlanView): PlanInHand {
     const { id, title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision } = view.session;
     const fields = { title, day, startTime, bookedMin, coach, placeName, placeId, airC, revision };
     return new PlanStore(
-      { ...fields, playerIds: [...view.playerIds], blocks: [...view.blocks] },
+      { ...fields, playerIds: [...view.playerIds], blocks: view.blocks },
       {
         save: (plan) => ask(() => savePlanAction(id, plan)),
         load: () => ask(() => loadPlanAction(id)),

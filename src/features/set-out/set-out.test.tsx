@@ -5,6 +5,8 @@ import { plainBook } from '@/drills';
 import { layoutChild } from '@/drills/layouts';
 import { newBlock } from '@/session/place-block';
 import { setOutOf, type PlacedSlot, type SetOutPlayer } from '@/session/set-out';
+import type { SessionSetOutView } from '@/server/views/session-set-out';
+import { pack } from '@/ui/packed';
 import { UnitsProvider } from '@/ui/units-provider';
 import { FloorPlan } from './floor-plan';
 import { SetOutPage } from './set-out';
@@ -152,18 +154,15 @@ describe('the list of tapes', () => {
 });
 
 describe('the page', () => {
-  const page = (
-    more: Partial<Parameters<typeof SetOutPage>[0]['view']> = {},
-    blockId: string | null = null,
-  ) =>
+  const page = (more: Partial<SessionSetOutView> = {}, blockId: string | null = null) =>
     renderToStaticMarkup(
       <SetOutPage
-        view={{
+        packed={pack({
           session: { id: 's', title: 'Tuesday' },
           setOut: setOut(['marker-touches', 'ring-target']),
           empty: false,
           ...more,
-        }}
+        })}
         blockId={blockId}
       />,
     );

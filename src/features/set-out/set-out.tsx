@@ -8,6 +8,7 @@ import { cx } from '@/ui/class-names';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Field } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';
+import { unpack, type Packed } from '@/ui/packed';
 import { PrintButton } from '@/features/paper/print-button';
 import { Said, useUnits } from '@/ui/units';
 import { laneStates } from '@/session/moved-lanes';
@@ -20,14 +21,14 @@ import { usePaces } from './use-paces';
 
 /** A session set out on the floor of its place, block by block: drawn to scale, and every mark by two tapes. */
 export function SetOutPage({
-  view,
+  packed,
   blockId,
 }: {
-  readonly view: SessionSetOutView;
+  readonly packed: Packed<SessionSetOutView>;
   /** The block that is looked at first; the first one where it is null, or not there. */
   readonly blockId: string | null;
 }) {
-  const { session, setOut, empty } = view;
+  const { session, setOut, empty } = useMemo(() => unpack(packed), [packed]);
   return (
     <>
       <PageHead

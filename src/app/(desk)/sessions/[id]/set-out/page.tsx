@@ -2,7 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { SetOutPage } from '@/features/set-out/set-out';
 import { pageContext } from '@/server/doors/door';
+import { keptView } from '@/server/kept-views';
 import { sessionSetOutView } from '@/server/views/session-set-out';
+import { pack } from '@/ui/packed';
 
 export const metadata: Metadata = { title: 'Set-out' };
 
@@ -13,8 +15,13 @@ interface Props {
 }
 
 export default async function Page({ params, searchParams }: Props) {
-  const view = await sessionSetOutView(await pageContext(), (await params).id);
-  if (!view) notFound();
+  const context = await pageContext();
+  const { id } = await params;
+  const view = await keptView(context, `set-out ${id}`, async () => {
+    const found = await sessionSetOutView(context, id);
+    return found && pack(found);
+  });
+  if (view === null) notFound();
   const { block } = await searchParams;
-  return <SetOutPage view={view} blockId={typeof block === 'string' ? block : null} />;
+  return <SetOutPage key={id} packed={view} blockId={typeof block === 'string' ? block : null} />;
 }
