@@ -36,7 +36,8 @@ function played(
   random: () => number,
 ) {
   const dose = step.doses[ageBandOf(age)];
-  const events = playBlock(dose, step, character, drop, random).map((mark, i): TouchEvent => {
+  const aged = { ...character, form: { ...character.form, age } };
+  const events = playBlock(dose, step, aged, drop, random).map((mark, i): TouchEvent => {
     const atMs = Math.round(mark.atS * 1000);
     return {
       ...mark,

@@ -3,6 +3,7 @@ import type { EventKind } from '@/core/counting/event';
 import { partInText } from '@/core/counting/weakest-part';
 import { growingSum, routineStretches, stretchesARound, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/random';
+import { usualTouchS } from '@/session/pace';
 import { triesOf } from '@/session/together';
 import type { Character } from './people';
 
@@ -41,7 +42,7 @@ export function playBlock(
   const add = (atS: number, kind: EventKind, attempt: number, value: number | null = null) =>
     marks.push({ atS, kind, attempt, value });
   const parts = step.lapParts?.parts ?? 1;
-  const beatS = step.perTouchS.value / parts;
+  const beatS = usualTouchS(step, character.form.age) / parts;
   const beat = () => Math.max(0.25, normal(random, beatS, beatS * 0.12));
   const countInS = 3;
 

@@ -7,3 +7,6 @@ export function ageBandOf(age: number): AgeBand {
   if (age <= 12) return '10-12';
   return '13-16';
 }
+
+/** The age that stands for a band where something is worked out for all of it: its middle, in whole years. */
+export const ageOfBand: Readonly<Record<AgeBand, number>> = { '4-6': 5, '7-9': 8, '10-12': 11, '13-16': 14 };

@@ -4,7 +4,7 @@ import { routineStretches } from '@/core/dose/dose';
 import { clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
 import { callSets } from '@/core/calls/call-sets';
 import { goalsOf, markFor } from '@/session/goals';
-import { paceOn } from '@/session/pace';
+import { alone, paceOn } from '@/session/pace';
 import { catalogue } from '.';
 import before from './testing/ids-before.json';
 import { findCard } from './cards';
@@ -233,9 +233,9 @@ test('a colour is a side, hand and foot, and one call lets the ball through', ()
 test('star jumps fill up to a minute, two landings each', () => {
   const drill = drillOf('line-hops');
   const step = stepOf('line-hops', 'star-jumps');
-  expect(ageBands.map((band) => doseTime(step.doses[band], paceOn(drill, step, agesOf[band])).workS)).toEqual(
-    [20, 30, 45, 60],
-  );
+  expect(
+    ageBands.map((band) => doseTime(step.doses[band], paceOn(drill, step, alone(agesOf[band]))).workS),
+  ).toEqual([20, 30, 45, 60]);
   expect(step.load.contacts).toBe(2);
 });
 

@@ -11,7 +11,7 @@ import { ageBandOf } from './age-band';
 import { cards, findCard } from './cards';
 import { goalsOf } from '@/session/goals';
 import { atHand, isKitThing } from './kit';
-import { paceOn } from '@/session/pace';
+import { alone, paceOn } from '@/session/pace';
 import { readingGrade } from './testing/reading';
 import { ageBands, families, sports, type AgeBand, type Drill } from './types';
 
@@ -175,7 +175,7 @@ test.each(perStep)(
   (_name, drill, step) => {
     const works: number[] = [];
     const wrong = ageBands.flatMap((band) => {
-      const time = doseTime(step.doses[band], paceOn(drill, step, oldest[band]));
+      const time = doseTime(step.doses[band], paceOn(drill, step, alone(oldest[band])));
       works.push(time.tries);
       const load = loadOf(step.load, time.tries);
       const at = (said: string) => `at ${band} years ${said}`;
@@ -230,7 +230,7 @@ describe('facts of the trade (common practice)', () => {
     ] as const) {
       const drill = catalogue.find((one) => one.id === 'growing-hops')!;
       const { doses } = step('growing-hops', id);
-      expect(doseTime(doses['13-16'], paceOn(drill, step('growing-hops', id), 15)).tries).toBe(tries);
+      expect(doseTime(doses['13-16'], paceOn(drill, step('growing-hops', id), alone(15))).tries).toBe(tries);
     }
   });
   test('a star jump is two landings: out, and in again', () => {

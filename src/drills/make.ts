@@ -4,6 +4,7 @@ import { noLoad, type Load } from '@/core/dose/load';
 import type { Origin, Sourced } from '@/core/origin';
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
 import { clapsS } from '@/core/ballistics/tap/toss';
+import { pacedStep, type Unpaced } from './way-pace';
 import type {
   AgeBand,
   Drill,
@@ -240,6 +241,8 @@ export const pace = (perTouchS: number, dropCostS: number, usualRate: number, no
   usualRate: ours(usualRate),
 });
 
+export { wayPace } from './way-pace';
+
 /** Claps under a toss: how high it must be at an age is worked out. */
 export const claps = (n: number): Pick<Step, 'claps'> => ({ claps: n });
 
@@ -308,7 +311,10 @@ export const zones = (...list: readonly (readonly [label: string, points: number
   list.map(([label, points]) => ({ label, points }));
 
 type Loads = Partial<Load>;
-type StepContent = Omit<Step, 'load' | 'moves'> & { readonly load?: Loads; readonly moves?: Step['moves'] };
+type Eased<S> = S extends Unpaced
+  ? Omit<S, 'load' | 'moves'> & { readonly load?: Loads; readonly moves?: Step['moves'] }
+  : never;
+type StepContent = Eased<Unpaced>;
 type Defaulted =
   'players' | 'helper' | 'cards' | 'warms' | 'fit' | 'dropRule' | 'setUpS' | 'changeoverS' | 'ages';
 type DrillContent = Omit<Drill, Defaulted | 'steps' | 'recap'> &
@@ -331,6 +337,7 @@ type DrillContent = Omit<Drill, Defaulted | 'steps' | 'recap'> &
 /** A drill from its content, with what goes without saying filled in. */
 export function drill(content: DrillContent): Drill {
   const { ages, players, times, shared, ask, home, load, moves = [], steps, ...rest } = content;
+  const roomy: Space = { ...rest.space, per: shared ? 'station' : 'player' };
   return {
     helper: 'none',
     cards: [],
@@ -338,16 +345,17 @@ export function drill(content: DrillContent): Drill {
     fit: [],
     dropRule: 'go on from the spot',
     ...rest,
-    space: { ...rest.space, per: shared ? 'station' : 'player' },
+    space: roomy,
     ages: { from: ages[0], to: ages[1] },
     players: { min: players[0], max: players[1] },
     setUpS: practice(times[0]),
     changeoverS: practice(times[1]),
     recap: { questions: ask, homeChallenge: home },
-    steps: steps.map((step) => ({
-      ...step,
-      moves: step.moves ?? moves,
-      load: { ...noLoad, ...load, ...step.load },
-    })),
+    steps: steps.map((step) =>
+      pacedStep(
+        { ...rest, space: roomy },
+        { ...step, moves: step.moves ?? moves, load: { ...noLoad, ...load, ...step.load } },
+      ),
+    ),
   };
 }

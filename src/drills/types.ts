@@ -215,8 +215,10 @@ export interface Step {
   readonly marks?: Partial<Readonly<Record<AgeBand, Gate>>>;
   readonly doses: Readonly<Record<AgeBand, Dose>>;
   readonly doseOrigin: Origin;
-  /** Seconds from one touch to the next. */
+  /** Seconds from one touch to the next; where ages differ, of who is 10 to 12. */
   readonly perTouchS: Sourced;
+  /** Seconds from one touch to the next at each age, where a way on the floor says how they differ. */
+  readonly paces?: Readonly<Record<AgeBand, number>>;
   /** Seconds a drop costs. */
   readonly dropCostS: Sourced;
   /** Share of touches that usually succeed for a player who has just reached this step. */

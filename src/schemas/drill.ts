@@ -117,6 +117,9 @@ const stepSchema = object({
   }).required('Doses are missing: one for each age band.'),
   doseOrigin: origin('Dose'),
   perTouchS: sourced('Seconds a touch', 0.1, 120),
+  paces: object(
+    Object.fromEntries(ageBands.map((band) => [band, within(`Seconds a touch at ${band}`, 0.1, 120)])),
+  ).default(undefined),
   dropCostS: sourced('Seconds a drop', 0, 60),
   usualRate: sourced('Usual success', 0.01, 1),
   zones: array()

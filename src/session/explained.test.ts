@@ -43,9 +43,9 @@ const timed = blocks.map((block) => {
   return { block, plan, time: plan.blocks[0]! };
 });
 
-function partOf(block: PlanBlock, { id }: PlanPlayer): DosePart {
+function partOf(block: PlanBlock, { id, age }: PlanPlayer): DosePart {
   const { drill, step, dose } = workOf(plainBook, block, id)!;
-  const pace = paceOn(drill, step, 5, undefined, block);
+  const pace = paceOn(drill, step, { own: age, youngest: 5 }, undefined, block);
   const rate = rateOn(step, undefined);
   return {
     dose,

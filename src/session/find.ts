@@ -2,7 +2,7 @@ import type { Measure } from '@/core/counting/measure';
 import { doseTime } from '@/core/dose/time';
 import type { Fit } from '@/core/place/fits';
 import { ageBandOf } from '@/drills/age-band';
-import { paceOn } from './pace';
+import { alone, paceOn } from './pace';
 import { alike } from '@/drills/thesaurus';
 import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
@@ -73,7 +73,7 @@ export function usualS(drill: Drill, step: Step, age: number): number {
   usual.set(step, known);
   let seconds = known.get(age);
   if (seconds === undefined) {
-    seconds = doseTime(step.doses[ageBandOf(age)], paceOn(drill, step, age)).totalS;
+    seconds = doseTime(step.doses[ageBandOf(age)], paceOn(drill, step, alone(age))).totalS;
     known.set(age, seconds);
   }
   return seconds;

@@ -28,13 +28,29 @@ describe('the mark', () => {
     expect(markFor(step('retreat-for-the-high-ball', 'hit-one-catch-one'), '4-6').result).toBe(6);
   });
 
-  test('a lap and a spread stay as written', () => {
-    const lap = step('triangle-run', 'timed-lap');
+  test('a spread stays as written', () => {
     const even = step('turn-over-bounce', 'same-height');
-    for (const band of ageBands) {
-      expect(markFor(lap, band)).toEqual(lap.gate);
-      expect(markFor(even, band)).toEqual(even.gate);
-    }
+    for (const band of ageBands) expect(markFor(even, band)).toEqual(even.gate);
+  });
+
+  test('on a way on the floor an age is asked for what it can run there', () => {
+    const lap = step('triangle-run', 'timed-lap');
+    expect(markFor(lap, '13-16')).toEqual(lap.gate);
+    const seconds = ageBands.map((band) => markFor(lap, band).result);
+    // In the proportion of the seconds of a lap, to the tenth.
+    expect(seconds).toEqual(
+      ageBands.map((band) => Math.round((65 * lap.paces![band]) / lap.paces!['13-16']) / 10),
+    );
+    expect(seconds).toEqual([...new Set(seconds)].sort((a, b) => b - a));
+    const eights = step('figure-of-eight', 'quick-eight');
+    expect(ageBands.map((band) => markFor(eights, band).result)).toEqual(
+      ageBands.map((band) => Math.round((9 * eights.paces!['13-16']) / eights.paces![band])),
+    );
+  });
+
+  test('where no way says how fast an age is, a lap stays as written', () => {
+    const { paces: _, ...lap } = step('triangle-run', 'timed-lap');
+    for (const band of ageBands) expect(markFor(lap, band)).toEqual(lap.gate);
   });
 
   test('does not move with what is done today', () => {

@@ -54,8 +54,8 @@ export function goalsOf(
 
 /**
  * What passes a step at an age. The mark is written for the largest dose (13 to 16 years); a younger player's is in the
- * proportion of their own dose to that one (in a time box, of what their age does in it), and never less than what a row
- * asks for. What is done today does not move it.
+ * proportion of their own dose to that one (in a time box and on a course, of what their age does in it), and never less than
+ * what a row asks for. What is done today does not move it.
  */
 export function markFor(step: Step, band: AgeBand): Gate {
   const said = step.marks?.[band];
@@ -89,10 +89,13 @@ export function markFor(step: Step, band: AgeBand): Gate {
     case 'timed':
       // The box is as long for the small ones, but they do less in it.
       return written.kind === 'timed'
-        ? inProportion(own.workS * inABox[band], written.workS * inABox['13-16'])
+        ? inProportion(own.workS * doneInABox(step, band), written.workS)
         : step.gate;
     case 'course':
-      return step.gate;
+      // Nobody but the way says how much longer the younger take.
+      return step.paces
+        ? { days, result: Math.round(10 * (result / doneInABox(step, band))) / 10 }
+        : step.gate;
   }
 }
 
@@ -101,6 +104,10 @@ export function markFor(step: Step, band: AgeBand): Gate {
  * a child is; the pace of a step is written for all of them.
  */
 const inABox: Readonly<Record<AgeBand, number>> = { '4-6': 0.6, '7-9': 0.75, '10-12': 0.9, '13-16': 1 };
+
+/** The share of what the oldest do in a time box that is asked of an age: where there is a way to run, by how fast they are. */
+const doneInABox = ({ paces }: Step, band: AgeBand): number =>
+  paces ? paces['13-16'] / paces[band] : inABox[band];
 
 /** The best result one attempt at a dose can have; Infinity where the dose sets no end. */
 export function mostOf(step: Step, dose: Dose): number {
@@ -131,10 +138,13 @@ function mostOfRoutine(step: Step, dose: RoutineDose): number {
   return mostInTime(step, step.measure === 'weakest part' ? Math.min(...each) : all);
 }
 
+const fastestS = ({ paces, perTouchS }: Step): number =>
+  Math.min(...Object.values(paces ?? {}), perTouchS.value);
+
 /** How often a step can be done in a time box: as often as it is called, or as fast as anybody could. */
 function mostInTime(step: Step, workS: number): number {
   const calls = callsOf(step);
-  if (!calls) return Math.max(1, Math.floor(workS / (step.perTouchS.value * quickest)));
+  if (!calls) return Math.max(1, Math.floor(workS / (fastestS(step) * quickest)));
   const { set, ...plan } = calls;
   const options = callSets[set].length;
   // How many there are does not hang on chance: only their order does.

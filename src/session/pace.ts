@@ -2,6 +2,7 @@ import { settingTouchS, type BlockSetting } from '@/core/setting';
 import type { Pace } from '@/core/dose/time';
 import { demonstrationsFor } from '@/core/fit/demonstrations';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
+import { ageBandOf } from '@/drills/age-band';
 import { changedRate, changedTempo } from '@/drills/changes';
 import type { Drill, Sport, Step } from '@/drills/types';
 
@@ -15,10 +16,15 @@ export function rateOn(step: Step, record: TouchRecord = nothingYet): SuccessRat
 /** One demonstration takes this long at least (a few quick touches) and at most (a hold or a lap in part), seconds. Ours. */
 const [shortestShowS, longestShowS] = [2, 6];
 
+/** Seconds from touch to touch as a step is usually done at an age: on a way on the floor the older are faster. */
+export const usualTouchS = ({ paces, perTouchS }: Pick<Step, 'paces' | 'perTouchS'>, age: number): number =>
+  paces?.[ageBandOf(age)] ?? perTouchS.value;
+
 /** Seconds of demonstration for a group whose youngest is so old. */
 export function showS(step: Step, youngestAge: number): number {
   return (
-    demonstrationsFor(youngestAge) * Math.min(longestShowS, Math.max(shortestShowS, step.perTouchS.value))
+    demonstrationsFor(youngestAge) *
+    Math.min(longestShowS, Math.max(shortestShowS, usualTouchS(step, youngestAge)))
   );
 }
 
@@ -57,25 +63,32 @@ export const takesSequence = ({ measure, calls }: Pick<Step, 'measure' | 'calls'
   measure === 'count' && !calls;
 
 /** Seconds from touch to touch: as the block is set out, or else as the step is usually done. A trap keeps its own time. */
-function touchS(step: Step, setting: BlockSetting | null): number {
+function touchS(step: Step, age: number, setting: BlockSetting | null): number {
   if (
     setting === null ||
     (setting.kind === 'wall' && (!step.rally || step.rally.each)) ||
     (setting.kind === 'sequence' && !takesSequence(step))
   )
-    return step.perTouchS.value;
+    return usualTouchS(step, age);
   return settingTouchS(setting);
 }
+
+/** How old somebody is, and the youngest they are shown a step with; both in years. */
+export interface Ages {
+  readonly own: number;
+  readonly youngest: number;
+}
+export const alone = (age: number): Ages => ({ own: age, youngest: age });
 
 /** What a dose of this step costs this player in time, under the changes put on the block. */
 export function paceOn(
   drill: Drill,
   step: Step,
-  youngestAge: number,
+  { own, youngest }: Ages,
   record?: TouchRecord,
   on: BlockManner = asItIs,
 ): Pace {
-  const everyS = touchS(step, on.setting);
+  const everyS = touchS(step, own, on.setting);
   // What is called keeps its tempo, whatever else is changed.
   const isCalled = on.setting?.kind === 'sequence' && takesSequence(step);
   return {
@@ -83,7 +96,7 @@ export function paceOn(
     dropCostS: step.dropCostS.value,
     successRate: changedRate(rateOn(step, record).value, on.changes),
     setUpS: drill.setUpS.value,
-    showS: showS(step, youngestAge),
+    showS: showS(step, youngest),
     changeoverS: drill.changeoverS.value,
   };
 }

@@ -37,7 +37,10 @@ test('a plan takes each player’s own record on the very step, and the usual ra
   expect(recordOf(records, 'new', 'palm-up-bounce', 'row-20')).toBeUndefined();
   expect(rateOn(step).value).toBeCloseTo(step.usualRate.value, 12);
   const drill = plainBook.drill('palm-up-bounce')!;
-  expect(paceOn(drill, step, 12, { touches: 990, drops: 10 }).successRate).toBeCloseTo(0.989, 3);
+  expect(paceOn(drill, step, { own: 12, youngest: 12 }, { touches: 990, drops: 10 }).successRate).toBeCloseTo(
+    0.989,
+    3,
+  );
 
   const alone = time([block], players('sure')).blocks[0]!;
   const both = time([block], players('sure', 'new')).blocks[0]!;

@@ -10,7 +10,7 @@ import { setOutFor } from '@/core/rally/set-out';
 import { settingOnCourt, type BlockSetting } from '@/core/setting';
 import { settingInWords } from '@/core/setting-words';
 import { catalogue, plainBook } from '@/drills';
-import { paceOn, settingFits } from './pace';
+import { alone, paceOn, settingFits } from './pace';
 import { feedsOf, usualTempo } from './sound';
 
 const child = {
@@ -141,14 +141,14 @@ describe('a setting in a block', () => {
   const on = (setting: BlockSetting | null) => ({ changes: [], setting });
 
   test('makes the tempo of a rally; a trap keeps its own time', () => {
-    expect(paceOn(drill, step, 9, undefined, on(wall)).perTouchS).toBe(1.25);
-    expect(paceOn(drill, step, 9, undefined, on(null)).perTouchS).toBe(step.perTouchS.value);
-    expect(paceOn(drill, trap, 9, undefined, on(wall)).perTouchS).toBe(trap.perTouchS.value);
+    expect(paceOn(drill, step, alone(9), undefined, on(wall)).perTouchS).toBe(1.25);
+    expect(paceOn(drill, step, alone(9), undefined, on(null)).perTouchS).toBe(step.perTouchS.value);
+    expect(paceOn(drill, trap, alone(9), undefined, on(wall)).perTouchS).toBe(trap.perTouchS.value);
     expect(usualTempo(step, wall)).toBe(48);
   });
   test('a feeder makes the time from ball to ball, and no beat', () => {
     const fed = lobs.steps.at(-1)!;
-    expect(paceOn(lobs, fed, 9, undefined, on(feeder)).perTouchS).toBe(4.5);
+    expect(paceOn(lobs, fed, alone(9), undefined, on(feeder)).perTouchS).toBe(4.5);
     expect(usualTempo(fed, feeder)).toBeNull();
     expect(feedsOf(feeder)).toEqual({ intervalS: 4.5, apexS: 0.5, bounceS: 1.1 });
     expect([feedsOf(wall), feedsOf(null)]).toEqual([null, null]);

@@ -2,7 +2,7 @@ import type { SequenceSetting } from '@/core/setting';
 import { settingTouchS, strokesInRound } from '@/core/setting';
 import { settingInWords } from '@/core/setting-words';
 import { plainBook } from '@/drills';
-import { paceOn, settingFits, takesSequence } from './pace';
+import { alone, paceOn, settingFits, takesSequence } from './pace';
 import { sequenceOf, usualTempo } from './sound';
 
 const drill = plainBook.drill('shadow-patterns')!;
@@ -20,15 +20,17 @@ test('a block that is called has the tempo it is called at, whatever else is cha
   // Twenty in one minute and thirty in the next: two minutes for fifty.
   expect(settingTouchS(setting)).toBe(2.4);
   const paces = [[], ['faster'], ['slower']].map(
-    (changes) => paceOn(drill, step, 10, undefined, { changes, setting }).perTouchS,
+    (changes) => paceOn(drill, step, alone(10), undefined, { changes, setting }).perTouchS,
   );
   expect(new Set(paces)).toEqual(new Set([settingTouchS(setting)]));
-  expect(paceOn(drill, step, 10).perTouchS).toBe(step.perTouchS.value);
+  expect(paceOn(drill, step, alone(10)).perTouchS).toBe(step.perTouchS.value);
   // Slow first costs strokes.
   expect(settingTouchS({ ...setting, way: 'slow, then fast' })).toBeGreaterThan(settingTouchS(setting));
   // A set of whole patterns keeps its own time.
   const sets = plainBook.step('shadow-patterns', 'serve-and-two')!;
-  expect(paceOn(drill, sets, 10, undefined, { changes: [], setting }).perTouchS).toBe(sets.perTouchS.value);
+  expect(paceOn(drill, sets, alone(10), undefined, { changes: [], setting }).perTouchS).toBe(
+    sets.perTouchS.value,
+  );
 });
 
 test('it fits drills of its sport whose strokes are made without a ball, and steps that count them in a time', () => {

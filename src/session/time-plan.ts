@@ -69,7 +69,7 @@ export function plannedPlayers(
     if (!work || work.out) return [];
     const { drill, step, dose } = work;
     const record = recordOf(records, player.id, drill.id, step.id);
-    const pace = paceOn(drill, step, youngest, record, block);
+    const pace = paceOn(drill, step, { own: player.age, youngest }, record, block);
     return [{ playerId: player.id, dose, pace, load: changedLoad(step.load, block.changes) }];
   });
 }

@@ -32,9 +32,13 @@ export interface Ring {
 export interface Leg {
   readonly to: Point;
   readonly manner: Manner;
+  /** The bend at its end is run round, this far from its middle, metres; where nothing is said, one stops there and turns. */
+  readonly roundM?: number;
+  /** How many feet are put down on it, where every foot has its place. */
+  readonly feet?: number;
 }
 
-/** What is run: from a start, leg by leg; a lap ends where it began. */
+/** What is run: from a start, leg by leg; a lap ends where it began, and goes on into the next where that bend is run round. */
 export interface Course {
   readonly from: Point;
   readonly legs: readonly Leg[];

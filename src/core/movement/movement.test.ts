@@ -3,7 +3,7 @@ import { distance } from '../geometry/points';
 import { lapOf, lapsIn } from './course';
 import { pointsOf, turnedLayout } from './layout';
 import { manners, moverOf, straightS } from './pace';
-import { at, eight, star, triangle, way } from './shapes';
+import { at, eight, ladder, star, triangle, way } from './shapes';
 
 const steps = { strideM: 0.58, sideStepM: 0.49 };
 const ages = fc.integer({ min: 4, max: 18 });
@@ -23,10 +23,13 @@ describe('how long a way takes', () => {
   });
   test('backwards and sideways take longer than forwards, a walk longest', () => {
     const mover = moverOf(10);
-    const [run, backwards, side, walk] = manners.map((manner) => straightS(mover, 6, manner));
+    const [run, backwards, side, jog, walk] = (['run', 'backwards', 'side step', 'jog', 'walk'] as const).map(
+      (manner) => straightS(mover, 6, manner),
+    );
     expect(backwards! / run!).toBeGreaterThan(1.15);
     expect(side).toBeGreaterThan(backwards!);
-    expect(walk).toBeGreaterThan(side!);
+    expect(jog).toBeGreaterThan(side!);
+    expect(walk).toBeGreaterThan(jog!);
   });
   test('less with age, more with length, nothing for no way', () => {
     expect(straightS(moverOf(9), 0, 'run')).toBe(0);
@@ -52,13 +55,56 @@ describe('courses', () => {
     expect(lap.legs.map((leg) => leg.steps)).toEqual([4, 7, 7]);
     expect(lap.steps).toBe(18);
   });
-  test('a star of two metres is sixteen, out and home four times', () =>
-    expect(lapOf(star({ widthM: 5, depthM: 5 }, 2).course!, 10, steps).lengthM).toBeCloseTo(16, 9));
+  test('a star of two metres is sixteen, out and home four times; with half a metre of reach it is twelve', () => {
+    expect(lapOf(star({ widthM: 5, depthM: 5 }, 2).course!, 10, steps).lengthM).toBeCloseTo(16, 9);
+    expect(lapOf(star({ widthM: 5, depthM: 5 }, 2, 0.5).course!, 10, steps).lengthM).toBeCloseTo(12, 9);
+  });
   test('laps in twenty seconds, the last in thirds or quarters', () => {
     expect(lapsIn(20, 6, 3)).toBeCloseTo(10 / 3, 9);
     expect(lapsIn(20, 6, 4)).toBe(3.25);
     expect(lapsIn(20, 6, 1)).toBe(3);
     expect(lapsIn(20, 0, 3)).toBe(0);
+  });
+  test('a bend is run round no faster than leaning into it lets, and no stop is made there', () => {
+    // Four quarters of a ring of one metre, drawn as a square: round and round at √(3.4 × 1) m/s at ten.
+    const points = [at(0, -1), at(1, 0), at(0, 1), at(-1, 0), at(0, -1)];
+    const round = lapOf(way(points, 'run', { roundM: 1 }), 10, steps);
+    expect(moverOf(10).bendMps2).toBeCloseTo(3.4, 9);
+    const slowest = (4 * Math.SQRT2) / Math.sqrt(3.4);
+    // Between the bends a little is gained and lost again.
+    expect(round.seconds).toBeLessThan(slowest);
+    expect(round.seconds).toBeGreaterThan(0.75 * slowest);
+    expect(lapOf(way(points, 'run'), 10, steps).seconds).toBeGreaterThan(1.5 * round.seconds);
+  });
+  test('tighter bends take longer', () => {
+    const points = [at(0, -1), at(1, 0), at(0, 1), at(-1, 0), at(0, -1)];
+    fc.assert(
+      fc.property(
+        ages,
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        fc.constantFrom(...manners),
+        (age, r, m) => {
+          const lap = (roundM: number) => lapOf(way(points, m, { roundM }), age, steps).seconds;
+          expect(lap(r)).toBeGreaterThanOrEqual(lap(r * 1.3) - 1e-9);
+          expect(lap(r)).toBeLessThanOrEqual(lapOf(way(points, m), age, steps).seconds + 1e-9);
+        },
+      ),
+    );
+  });
+  test('the speed of one leg is the speed the next begins with: nobody jumps', () => {
+    // Two legs in a line with a bend nobody has to slow down for are one leg.
+    const broken = way([at(0, 0), at(2, 0), at(5, 0)], 'run', { roundM: 1000 });
+    const legs = [broken.legs[0]!, { ...broken.legs[1]!, roundM: undefined }];
+    const whole = lapOf(way([at(0, 0), at(5, 0)], 'run'), 10, steps).seconds;
+    expect(lapOf({ from: at(0, 0), legs }, 10, steps).seconds).toBeCloseTo(whole, 6);
+  });
+  test('where every foot has its place, feet set the time', () => {
+    // Sixteen feet there and sixteen back at 4.4 a second, and two turns of 0.2 s.
+    const { course } = ladder({ widthM: 8, depthM: 3 }, 8, 1 / 3, 2);
+    expect(lapOf(course!, 10, steps).seconds).toBeCloseTo((2 * 16) / 4.4 + 2 * 0.2, 9);
+    expect(lapOf(course!, 10, steps).steps).toBe(32);
+    const free = ladder({ widthM: 8, depthM: 3 }, 8, 1 / 3, null).course!;
+    expect(lapOf(free, 10, steps).seconds).toBeLessThan(5);
   });
   test('larger courses take longer', () => {
     fc.assert(

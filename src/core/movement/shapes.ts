@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/points';
-import type { Course, Layout, Line, Mark, Ring } from './layout';
+import type { Course, Layout, Leg, Line, Mark, Ring } from './layout';
 import type { Manner } from './pace';
 
 /*
@@ -49,10 +49,19 @@ export const ring = (x: number, y: number, radiusM: number, label: string): Ring
   label,
 });
 
-/** A way through points in one manner, or a manner for each. */
-export const way = (points: readonly Point[], manner: Manner | readonly Manner[]): Course => ({
+/**
+ * A way through points in one manner, or a manner for each.
+ * @param more what is said of every leg: a bend at its end, the feet put down on it
+ */
+export const way = (
+  points: readonly Point[],
+  manner: Manner | readonly Manner[],
+  more: Pick<Leg, 'roundM' | 'feet'> = {},
+): Course => ({
   from: points[0]!,
-  legs: points.slice(1).map((to, n) => ({ to, manner: typeof manner === 'string' ? manner : manner[n]! })),
+  legs: points
+    .slice(1)
+    .map((to, n) => ({ to, manner: typeof manner === 'string' ? manner : manner[n]!, ...more })),
 });
 
 /** Two markers side by side, and whoever works between them. */
@@ -72,11 +81,16 @@ export function row(room: Room, count: number, apartM: number, more: Partial<Lay
   return bare(room, { marks, ...more });
 }
 
-/** A cross with four marks round it: in front, right, behind, left. */
-export function star(room: Room, armM: number): Layout {
+/**
+ * A cross with four marks round it: in front, right, behind, left.
+ * @param reachM how far short of a mark the feet may stop, because a hand does the rest
+ */
+export function star(room: Room, armM: number, reachM = 0): Layout {
   const y = room.depthM / 2;
   const [front, right, behind, left] = [at(0, y - armM), at(armM, y), at(0, y + armM), at(-armM, y)];
   const home = at(0, y);
+  const nearly = ({ x, y: up }: Point) =>
+    at((x * (armM - reachM)) / armM, y + ((up - y) * (armM - reachM)) / armM);
   return bare(room, {
     marks: [
       spot(0, y, 'Home'),
@@ -87,14 +101,18 @@ export function star(room: Room, armM: number): Layout {
       player(0, y),
     ],
     course: way(
-      [home, front, home, right, home, behind, home, left, home],
+      [home, nearly(front), home, nearly(right), home, nearly(behind), home, nearly(left), home],
       ['run', 'backwards', 'side step', 'side step', 'backwards', 'run', 'side step', 'side step'],
     ),
   });
 }
 
 /** Three markers, all sides the same: forward along the right side, backwards, and a side step home. */
-export function triangle(room: Room, sideM: number): Layout {
+export function triangle(
+  room: Room,
+  sideM: number,
+  legs: readonly [Manner, Manner, Manner] = ['run', 'backwards', 'side step'],
+): Layout {
   const high = (sideM * Math.sqrt(3)) / 2;
   const y = (room.depthM - high) / 2;
   const [tip, right, left] = [at(0, y), at(sideM / 2, y + high), at(-sideM / 2, y + high)];
@@ -105,7 +123,7 @@ export function triangle(room: Room, sideM: number): Layout {
       marker(left.x, left.y, 'Left'),
       player(right.x, right.y),
     ],
-    course: way([right, tip, left, right], ['run', 'backwards', 'side step']),
+    course: way([right, tip, left, right], legs),
   });
 }
 
@@ -124,12 +142,15 @@ export function eight(room: Room, apartM: number, roundM: number, manner: Manner
   ];
   return bare(room, {
     marks: [marker(-half, y, 'Left'), marker(half, y, 'Right'), player(0, y)],
-    course: way([at(0, y), ...loop(1), ...loop(-1)], manner),
+    course: way([at(0, y), ...loop(1), ...loop(-1)], manner, { roundM }),
   });
 }
 
-/** Rungs side by side across the room, with room for a swing at both ends. */
-export function ladder(room: Room, rungs: number, gapM: number): Layout {
+/**
+ * Rungs side by side across the room, with room for a swing at both ends.
+ * @param feetAGap feet that are put down in every gap; null where nobody looks where they go
+ */
+export function ladder(room: Room, rungs: number, gapM: number, feetAGap: number | null): Layout {
   const y = room.depthM / 2;
   const half = (rungs * gapM) / 2;
   const squares = Array.from({ length: rungs }, (_, n) =>
@@ -139,7 +160,11 @@ export function ladder(room: Room, rungs: number, gapM: number): Layout {
   return bare(room, {
     lines: [frame, ...squares.slice(1).map(({ points, label }) => rung(points, label))],
     marks: [player(Math.min(half + 0.6, room.widthM / 2 - 0.2), y)],
-    course: way([at(half, y), at(-half, y), at(half, y)], 'side step'),
+    course: way(
+      [at(half, y), at(-half, y), at(half, y)],
+      'side step',
+      feetAGap === null ? {} : { feet: rungs * feetAGap },
+    ),
   });
 }
 const rung = (points: readonly Point[], label: string): Line => ({

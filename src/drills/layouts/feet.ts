@@ -67,7 +67,13 @@ export const feetLayouts: Layouts = {
       marks: [player(0, room.depthM - 0.3)],
     }),
   // Eight squares of half a metre: four metres, and half a metre to turn at each end. They lie along its length.
-  'square-shuffle': ({ widthM, depthM }) => ladder({ widthM: depthM, depthM: widthM }, 8, 0.5),
+  'square-shuffle': ({ widthM, depthM }, step) =>
+    ladder(
+      { widthM: depthM, depthM: widthM },
+      8,
+      0.5,
+      step.id === 'for-time' ? null : step.id === 'two-in-one-out' ? 3 : 2,
+    ),
   // Each along a line of four metres, a metre and a half apart.
   mirror: ({ widthM, depthM }) =>
     bare(
@@ -79,13 +85,15 @@ export const feetLayouts: Layouts = {
     ),
   // A third of a metre a gap: so twelve rungs, with two metres for a swing at both ends, lie in eight metres. Ours.
   'ladder-with-a-swing': ({ widthM, depthM }, step) =>
-    ladder({ widthM: depthM, depthM: widthM }, step.id === 'longer-ladder' ? 12 : 8, 1 / 3),
+    ladder({ widthM: depthM, depthM: widthM }, step.id === 'longer-ladder' ? 12 : 8, 1 / 3, 2),
   'marker-touches': (room, step) => pair(room, byStep(3.5, { narrow: 2, called: 3.5 })(step), 'side step'),
-  'star-of-four': (room) => star(room, 2),
+  // An arm and a bend of the knees: so far in front of the feet a ball on the floor is touched. Ours.
+  'star-of-four': (room) => star(room, 2, 0.5),
   'marker-taps': socks,
   'sock-taps-in-one-go': socks,
   'figure-of-eight': (room) => eight(room, 0.5, 0.35, 'side step'),
-  'triangle-run': (room) => triangle(room, 3),
+  'triangle-run': (room, step) =>
+    triangle(room, 3, step.id === 'walk-the-triangle' ? ['jog', 'walk', 'side step'] : undefined),
   'push-and-side-step': (room, _, { strideM, sideStepM }) =>
     wallLane(room, 2 * strideM, {
       lines: [],

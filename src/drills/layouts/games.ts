@@ -51,7 +51,9 @@ export const gameLayouts: Layouts = {
     ];
     return bare(room, {
       marks: corners.map(({ x, y: up }, n) => marker(x, up, `Corner ${n + 1}`)),
-      course: way([...corners, corners[0]!], byStep<'run' | 'walk'>('walk', { 'free-hands': 'run' })(step)),
+      course: way([...corners, corners[0]!], byStep<'run' | 'jog'>('jog', { 'free-hands': 'run' })(step), {
+        roundM: 0.5,
+      }),
     });
   },
 };

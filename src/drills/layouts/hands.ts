@@ -13,28 +13,49 @@ import {
   square,
   way,
 } from '@/core/movement/shapes';
+import type { Point } from '@/core/geometry/points';
 import type { Layout } from '@/core/movement/layout';
+import type { Manner } from '@/core/movement/pace';
 import type { Room } from '@/core/movement/shapes';
-import type { Layouts, MakeLayout } from './kit';
+import { byStep, type Layouts, type MakeLayout } from './kit';
 
-/** Round markers in a row, there on one side and back on the other: the corners that are really walked. */
-function weave(room: Room, count: number, apartM: number, roundM: number): Layout {
+/**
+ * Markers in a row, and the way along them: round them there on one side and back on the other, or straight home.
+ * @param ways whether it weaves there, and home
+ */
+function alongMarkers(
+  room: Room,
+  { count, apartM, roundM }: { readonly count: number; readonly apartM: number; readonly roundM: number },
+  manner: Manner,
+  ways: readonly [weavesThere: boolean, weavesHome: boolean],
+): Layout {
   const first = (room.depthM - (count - 1) * apartM) / 2;
   const ys = Array.from({ length: count }, (_, n) => first + n * apartM).reverse();
+  const [start, end] = [at(0, ys[0]! + roundM), at(0, ys.at(-1)! - roundM)];
   const sides = ys.map((y, n) => at(n % 2 === 0 ? roundM : -roundM, y));
-  const end = at(0, ys.at(-1)! - roundM);
-  const start = at(0, ys[0]! + roundM);
+  const back = sides.map(({ x, y }) => at(-x, y)).reverse();
+  const leg = (points: readonly Point[], weaves: boolean) =>
+    way(points, manner, weaves ? { roundM } : {}).legs.map((one, n, all) =>
+      // The ends are turned at.
+      n === all.length - 1 ? { to: one.to, manner } : one,
+    );
   return row(room, count, apartM, {
-    course: way([start, ...sides, end, ...sides.map(({ x, y }) => at(-x, y)).reverse(), start], 'walk'),
+    course: {
+      from: start,
+      legs: [
+        ...leg([start, ...(ways[0] ? sides : []), end], ways[0]),
+        ...leg([end, ...(ways[1] ? back : []), start], ways[1]),
+      ],
+    },
   });
 }
 
 /** From one end of the room to the other and back. */
-const thereAndBack: MakeLayout = (room) => {
+const thereAndBack = (room: Room, manner: Manner): Layout => {
   const [near, far] = [0, room.depthM];
   return bare(room, {
     marks: [marker(0, far, 'Start'), marker(0, near, 'Turn')],
-    course: way([at(0, far), at(0, near), at(0, far)], 'walk'),
+    course: way([at(0, far), at(0, near), at(0, far)], manner),
   });
 };
 
@@ -48,9 +69,20 @@ const lobSquare: MakeLayout = (room, step, { targetM, strideM }) => {
 export const handLayouts: Layouts = {
   'colour-call': (room) => bare(room, { marks: [helper(0, 0.8), spot(0, 2.8, 'Home')] }),
   'bounce-pass-catch': (room) => facing(room, 3),
-  carry: (room, step, child) =>
-    ['weave', 'rim-free'].includes(step.id) ? weave(room, 4, 1.2, 0.4) : thereAndBack(room, step, child),
-  'ground-steer': (room) => weave(room, 5, 1, 0.35),
+  carry: (room, step) =>
+    ['weave', 'rim-free'].includes(step.id)
+      ? alongMarkers(room, { count: 4, apartM: 1.2, roundM: 0.4 }, 'walk', [true, true])
+      : thereAndBack(room, step.id === 'jog' ? 'jog' : 'walk'),
+  'ground-steer': (room, step) =>
+    alongMarkers(
+      room,
+      { count: 5, apartM: 1, roundM: 0.35 },
+      step.id === 'running' ? 'jog' : 'walk',
+      byStep<readonly [boolean, boolean]>([true, true], {
+        straight: [false, false],
+        'round-the-markers': [true, false],
+      })(step),
+    ),
   'gate-roll': (room) =>
     facing(room, 4, {
       marks: [marker(-0.5, room.depthM / 2, 'Gate, left'), marker(0.5, room.depthM / 2, 'Gate, right')],

@@ -23,8 +23,11 @@ export function layoutChild(child: Child, overrides?: FitOverrides): LayoutChild
   };
 }
 
+/** What of a step a layout hangs on. */
+export type LayoutStep = Pick<Step, 'id' | 'rally'>;
+
 /** What lies on the floor of a drill: from its clear room, the step, and the child. */
-export type MakeLayout = (room: Room, step: Step, child: LayoutChild) => Layout;
+export type MakeLayout = (room: Room, step: LayoutStep, child: LayoutChild) => Layout;
 export type Layouts = Readonly<Record<string, MakeLayout>>;
 
 /** A step’s own measure, or that of the others. */

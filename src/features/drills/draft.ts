@@ -242,6 +242,8 @@ function stepOf(draft: DraftStep, index: number, taken: Set<string>): unknown {
     doses: doses as unknown as Record<string, Dose>,
     doseOrigin: same ? base.doseOrigin : 'ours',
     perTouchS: sourced(base.perTouchS, draft.perTouchS),
+    // A number of the coach's own is that of every age.
+    paces: number(draft.perTouchS) === base.perTouchS.value ? base.paces : undefined,
     dropCostS: sourced(base.dropCostS, draft.dropCostS),
     usualRate: sourced(base.usualRate, draft.usualRate),
     ...(zones.length > 0 ? { zones } : { zones: undefined }),

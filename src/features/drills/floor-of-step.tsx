@@ -8,6 +8,7 @@ import { counted } from '@/core/words';
 import { ageBandOf } from '@/drills/age-band';
 import { layoutOf, type LayoutChild } from '@/drills/layouts';
 import type { Drill, Step } from '@/drills/types';
+import { usualTouchS } from '@/session/pace';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { OnTheFloor, WayEnd } from '@/ui/drawing/on-the-floor';
 import { Figure } from '@/ui/figure';
@@ -55,6 +56,12 @@ export function FloorOfStep({ drill, step, child }: Props) {
                   {lap.seconds.toFixed(1)} s
                 </Figure>
               </dd>
+              {step.paces && (
+                <Measure
+                  name={`One that is counted, as the dose reckons at ${ageBandOf(age).replace('-', ' to ')}`}
+                  value={`${usualTouchS(step, age)} s`}
+                />
+              )}
               {dose.kind === 'timed' && step.measure === 'laps' && (
                 <Measure
                   name={`Laps in ${dose.workS} s like that`}

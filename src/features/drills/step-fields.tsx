@@ -39,6 +39,7 @@ export function StepFields({ form, index, of, asked = false, onMove, onRemove }:
   const measure = watch(`${at}.measure`);
   const kind = watch(`${at}.kind`);
   const scored = measure === 'points' || measure === 'grade';
+  const hasPaces = form.getValues(`${at}.base`).paces !== undefined;
   const measureField = measureOf(form, index);
   return (
     <Sheet className="p-4" aria-label={`Step ${index + 1}`}>
@@ -73,7 +74,12 @@ export function StepFields({ form, index, of, asked = false, onMove, onRemove }:
           <Text label="Mark" field={register(`${at}.gateResult`)} number />
           <Text label="On days" field={register(`${at}.gateDays`)} number />
         </div>
-        <Text label="Seconds a touch" field={register(`${at}.perTouchS`)} number />
+        <Text
+          label="Seconds a touch"
+          hint={hasPaces ? 'At 10 to 12; another number is that of every age.' : undefined}
+          field={register(`${at}.perTouchS`)}
+          number
+        />
         <Text label="Seconds a drop" field={register(`${at}.dropCostS`)} number />
         <Text label="Usual success" hint="0 to 1" field={register(`${at}.usualRate`)} number />
         <Options label="Dose" field={register(`${at}.kind`)} options={dosesOf[measure] ?? []} />

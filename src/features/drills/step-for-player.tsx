@@ -2,7 +2,7 @@
 
 import { ageBandOf } from '@/drills/age-band';
 import { goalsOf, markFor } from '@/session/goals';
-import { paceOn, rateOn } from '@/session/pace';
+import { alone, paceOn, rateOn } from '@/session/pace';
 import { recordOf } from '@/session/plan';
 import { ageBands, type AgeBand, type Drill, type Step } from '@/drills/types';
 import { numberInWords, resultInWords } from '@/core/counting/measure';
@@ -75,7 +75,7 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
 function Worked({ view, drill, step, player }: Omit<Props, 'onPlayer' | 'player'> & { player: PlayerFacts }) {
   const dose = step.doses[ageBandOf(player.age)];
   const record = recordOf(view.records, player.id, drill.id, step.id);
-  const pace = paceOn(drill, step, player.age, record);
+  const pace = paceOn(drill, step, alone(player.age), record);
   const time = doseTime(dose, pace);
   const rate = rateOn(step, record);
   const stands = view.standing.find((one) => one.playerId === player.id && one.stepId === step.id);

@@ -94,7 +94,7 @@ export function BlockEditor(props: BlockEditorProps) {
   const partOf = (player: PlayerFacts): DosePart => {
     const work = workOf(book, block, player.id)!;
     const record = recordOf(view.records, player.id, drill.id, work.step.id);
-    const pace = paceOn(work.drill, work.step, youngest, record, block);
+    const pace = paceOn(work.drill, work.step, { own: player.age, youngest }, record, block);
     const { dose } = work;
     return {
       dose,

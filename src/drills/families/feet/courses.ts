@@ -16,6 +16,7 @@ import {
   space,
   station,
   tennis,
+  wayPace,
 } from '../../make';
 
 export const ladderWithASwing = drill({
@@ -62,7 +63,7 @@ export const ladderWithASwing = drill({
       change: 'The first step: walking pace, so the pattern is right.',
       cue: 'Two feet in, and a still swing.',
       ...reps([3, 4, 5, 5], 1, 1, 15, [5, 1]),
-      ...pace(8, 3, 0.93),
+      ...wayPace(0.5, 1.9, 3, 0.93, 1),
     },
     {
       id: 'at-speed',
@@ -71,7 +72,7 @@ export const ladderWithASwing = drill({
       change: 'The feet now run.',
       cue: 'Fast feet, slow swing.',
       ...count([1, 2, 3, 3], 30, 30, [6, 2]),
-      ...pace(4.6, 3, 0.9),
+      ...wayPace(0.5, 1, 3, 0.9, 1),
     },
     {
       id: 'longer-ladder',
@@ -80,7 +81,7 @@ export const ladderWithASwing = drill({
       change: 'Half as many rungs again, so rhythm has to last.',
       cue: 'Keep the beat to the last gap.',
       ...count([1, 2, 2, 3], 30, 30, [5, 2]),
-      ...pace(5.6, 3, 0.9),
+      ...wayPace(0.5, 1, 3, 0.9, 1),
     },
     {
       id: 'called-side',
@@ -149,7 +150,7 @@ export const triangleRun = drill({
       change: 'The first step: jogging and walking, so that the way is known.',
       cue: 'Eyes on the net, feet find the way.',
       ...course([2, 2, 2, 2], 2, 20, [9, 1]),
-      ...pace(9, 3, 0.97),
+      ...wayPace(1, 1.2, 3, 0.97),
     },
     {
       id: 'timed-lap',
@@ -158,7 +159,7 @@ export const triangleRun = drill({
       change: 'The stopwatch is on for a single lap.',
       cue: 'Sink, turn the feet, and push.',
       ...course([2, 4, 4, 4], 1, 30, [6.5, 2]),
-      ...pace(7, 3, 0.95),
+      ...wayPace(1, 1.15, 3, 0.95),
     },
     {
       id: 'twenty-seconds',
@@ -168,7 +169,7 @@ export const triangleRun = drill({
       cue: 'Same speed in the last lap as in the first.',
       ...laps([2, 4, 4, 4], 20, 40, [3, 2, 'ours', 'practice']),
       ...inParts(3, 'corner'),
-      ...pace(6.3, 3, 0.95),
+      ...wayPace(1, 1.05, 3, 0.95),
     },
   ],
 });

@@ -14,6 +14,7 @@ import {
   space,
   station,
   tennis,
+  wayPace,
 } from '../../make';
 
 export const markerTouches = drill({
@@ -66,7 +67,7 @@ export const markerTouches = drill({
       change: 'The first step: a short way, at your own speed.',
       cue: 'Chest to the net and push off the outside foot.',
       ...count([2, 3, 3, 3], 20, 20, [10, 2, 'ours', 'practice']),
-      ...pace(1.8, 2, 0.97),
+      ...wayPace(0.5, 1.1, 2, 0.97),
     },
     {
       id: 'wide',
@@ -75,7 +76,7 @@ export const markerTouches = drill({
       change: 'The way is longer, so that two or three side steps are needed.',
       cue: 'Stay low all the way across.',
       ...count([2, 3, 3, 4], 20, 25, [9, 2, 'ours', 'practice']),
-      ...pace(2.2, 2, 0.96),
+      ...wayPace(0.5, 1, 2, 0.96),
     },
     {
       id: 'called',
@@ -156,7 +157,7 @@ export const starOfFour = drill({
       change: 'The first step: your own order, your own speed.',
       cue: 'Out low, home quick.',
       ...count([1, 2, 2, 3], 20, 30, [7, 2]),
-      ...pace(2.8, 2, 0.96),
+      ...wayPace(0.25, 1, 2, 0.96),
     },
     {
       id: 'with-a-split-step',
@@ -166,7 +167,7 @@ export const starOfFour = drill({
       cue: 'Land wide and light, then push.',
       load: { contacts: 1 },
       ...count([1, 2, 2, 3], 20, 30, [6, 2]),
-      ...pace(3.1, 2, 0.94),
+      ...wayPace(0.25, 1, 2, 0.94, 0.3),
     },
     {
       id: 'called-order',
@@ -187,7 +188,7 @@ export const starOfFour = drill({
       cue: 'Stop, swing, and only then go home.',
       load: { contacts: 1, strongSide: 0.75 },
       ...count([1, 2, 2, 3], 25, 35, [6, 2]),
-      ...pace(4, 2, 0.9),
+      ...wayPace(0.25, 1, 2, 0.9, 1.2),
     },
   ],
 });
@@ -315,7 +316,7 @@ export const figureOfEight = drill({
       cue: 'Small steps, chest to the net.',
       ...laps([1, 2, 2, 2], 30, 20, [6, 1, 'ours', 'practice']),
       ...inParts(2, 'half'),
-      ...pace(4.5, 2, 0.96),
+      ...wayPace(1, 1.7, 2, 0.96),
     },
     {
       id: 'quick-eight',
@@ -325,7 +326,7 @@ export const figureOfEight = drill({
       cue: 'Dance round, stay facing me.',
       ...laps([2, 2, 2, 3], 30, 30, [9, 2, 'ours', 'practice']),
       ...inParts(2, 'half'),
-      ...pace(3.3, 2, 0.93),
+      ...wayPace(1, 1.25, 2, 0.93),
     },
     {
       id: 'eight-and-swing',
@@ -336,7 +337,7 @@ export const figureOfEight = drill({
       load: { strongSide: 0.75 },
       ...laps([1, 2, 2, 3], 30, 30, [6, 2]),
       ...inParts(2, 'half'),
-      ...pace(4.8, 2, 0.92),
+      ...wayPace(1, 1.25, 2, 0.92, 1.5),
     },
   ],
 });

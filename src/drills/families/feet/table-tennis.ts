@@ -12,6 +12,7 @@ import {
   space,
   station,
   tableTennis,
+  wayPace,
 } from '../../make';
 
 export const threeSideSteps = drill({
@@ -61,7 +62,7 @@ export const threeSideSteps = drill({
       change: 'The first step: one direction, no ball.',
       cue: 'Push, land, be still.',
       ...reps([6, 8, 10, 12], 1, 2, 15, [10, 2]),
-      ...pace(2, 2, 0.95),
+      ...wayPace(0.5, 1.1, 2, 0.95),
     },
     {
       id: 'diagonal-in',
@@ -70,7 +71,7 @@ export const threeSideSteps = drill({
       change: 'The step now goes towards the table as well.',
       cue: 'Step in towards the ball and keep your eyes level.',
       ...reps([6, 8, 10, 12], 1, 2, 15, [10, 2]),
-      ...pace(2.4, 2, 0.93),
+      ...wayPace(0.5, 1.1, 2, 0.93, 0.4),
     },
     {
       id: 'diagonal-back',
@@ -79,7 +80,7 @@ export const threeSideSteps = drill({
       change: 'The step goes away from the table, where the balance is harder.',
       cue: 'Sit back into your legs and stay tall above them.',
       ...reps([6, 8, 10, 12], 1, 2, 15, [10, 2]),
-      ...pace(2.6, 2, 0.9),
+      ...wayPace(0.5, 1.1, 2, 0.9, 0.6),
     },
     {
       id: 'step-and-catch',

@@ -15,6 +15,7 @@ import {
   row,
   space,
   station,
+  wayPace,
   zones,
 } from '../../make';
 
@@ -220,7 +221,7 @@ export const mostLaps = drill({
       cue: 'Sink, turn, push.',
       ...laps([1, 2, 2, 2], 30, 40, [4, 1]),
       ...inParts(4, 'marker'),
-      ...pace(7, 3, 0.96),
+      ...wayPace(1, 1.2, 3, 0.96),
     },
     {
       id: 'with-a-carry',
@@ -231,7 +232,7 @@ export const mostLaps = drill({
       moves: [],
       ...laps([1, 2, 2, 2], 30, 40, [3, 2]),
       ...inParts(4, 'marker'),
-      ...pace(9, 4, 0.88),
+      ...wayPace(1, 1.2, 4, 0.88),
     },
     {
       id: 'bouncing',
@@ -242,7 +243,7 @@ export const mostLaps = drill({
       moves: [],
       ...laps([1, 2, 2, 2], 40, 40, [3, 2]),
       ...inParts(4, 'marker'),
-      ...pace(12, 5, 0.82),
+      ...wayPace(1, 1.6, 5, 0.82),
     },
   ],
 });

@@ -12,6 +12,7 @@ import {
   reps,
   space,
   station,
+  wayPace,
 } from '../../make';
 
 export const lineHops = drill({
@@ -215,7 +216,7 @@ export const squareShuffle = drill({
       change: 'The first step: at your own speed, every square used.',
       cue: 'Small steps, level head.',
       ...reps([3, 4, 5, 6], 1, 1, 15, [6, 1]),
-      ...pace(7, 2, 0.95),
+      ...wayPace(1, 1, 2, 0.95),
     },
     {
       id: 'two-in-one-out',
@@ -224,7 +225,7 @@ export const squareShuffle = drill({
       change: 'A pattern replaces the plain step.',
       cue: 'In, in, out: sing it.',
       ...reps([2, 3, 4, 5], 1, 1, 15, [5, 2]),
-      ...pace(9, 3, 0.88),
+      ...wayPace(1, 1, 3, 0.88),
     },
     {
       id: 'for-time',
@@ -233,7 +234,7 @@ export const squareShuffle = drill({
       change: 'The clock is running, and quick feet go further.',
       cue: 'Quick feet, quiet shoulders.',
       ...count([1, 2, 2, 2], 20, 20, [6, 2]),
-      ...pace(3, 2, 0.93),
+      ...wayPace(0.5, 1.15, 2, 0.93),
     },
   ],
 });

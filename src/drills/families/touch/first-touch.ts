@@ -15,6 +15,7 @@ import {
   row,
   space,
   station,
+  wayPace,
 } from '../../make';
 
 export const carry = drill({
@@ -75,7 +76,7 @@ export const carry = drill({
       cue: 'Walk like a waiter.',
       ...laps([1, 1, 1, 1], 60, 0, [5, 1, 'ours', 'practice']),
       ...inParts(2, 'half'),
-      ...pace(11, 4, 0.93),
+      ...wayPace(1, 1.1, 4, 0.93),
     },
     {
       id: 'backwards',
@@ -86,7 +87,7 @@ export const carry = drill({
       moves: ['backwards'],
       ...laps([1, 1, 1, 1], 45, 0, [3, 1]),
       ...inParts(2, 'half'),
-      ...pace(13, 4, 0.9),
+      ...wayPace(1, 1.3, 4, 0.9),
     },
     {
       id: 'weave',
@@ -95,7 +96,7 @@ export const carry = drill({
       change: 'The way bends, and the ball wants to roll off in every curve.',
       cue: 'Tip the racket into the bend.',
       ...course([1, 2, 2, 2], 1, 15, [11, 2]),
-      ...pace(13, 4, 0.88),
+      ...wayPace(1, 1.3, 4, 0.88),
     },
     {
       id: 'jog',
@@ -104,7 +105,7 @@ export const carry = drill({
       change: 'The feet run, the hand stays quiet.',
       cue: 'Soft knees, still racket.',
       ...course([1, 2, 2, 3], 1, 15, [7, 2]),
-      ...pace(8, 4, 0.85),
+      ...wayPace(1, 1.15, 4, 0.85),
     },
     {
       id: 'most-passes',
@@ -122,7 +123,7 @@ export const carry = drill({
       change: 'The ball may roll only in the middle, and the watch is on.',
       cue: 'Calm is fast.',
       ...course([1, 2, 2, 3], 1, 15, [10, 2]),
-      ...pace(12, 6, 0.8),
+      ...wayPace(1, 1.2, 6, 0.8),
     },
   ],
 });
@@ -324,7 +325,7 @@ export const groundSteer = drill({
       change: 'The first step: no bends.',
       cue: 'Tickle it along.',
       ...course([1, 2, 2, 2], 1, 10, [12, 1]),
-      ...pace(14, 3, 0.93),
+      ...wayPace(1, 1.7, 3, 0.93),
     },
     {
       id: 'round-the-markers',
@@ -333,7 +334,7 @@ export const groundSteer = drill({
       change: 'The way bends at every marker.',
       cue: 'Turn the racket, then the ball.',
       ...course([1, 2, 2, 2], 1, 15, [14, 2]),
-      ...pace(17, 4, 0.88),
+      ...wayPace(1, 1.8, 4, 0.88),
     },
     {
       id: 'both-ways',
@@ -342,7 +343,7 @@ export const groundSteer = drill({
       change: 'The bends come on both sides of the racket.',
       cue: 'Palm side, knuckle side, in turn.',
       ...course([1, 2, 2, 2], 1, 15, [20, 2]),
-      ...pace(24, 4, 0.86),
+      ...wayPace(1, 2, 4, 0.86),
     },
     {
       id: 'running',
@@ -351,7 +352,7 @@ export const groundSteer = drill({
       change: 'The feet run, so the touches must be quicker.',
       cue: 'Quick feet, tiny pushes.',
       ...course([1, 2, 2, 3], 1, 20, [15, 2]),
-      ...pace(18, 4, 0.84),
+      ...wayPace(1, 2, 4, 0.84),
     },
   ],
 });
