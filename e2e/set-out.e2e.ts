@@ -3,6 +3,7 @@ import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
+import { textOfPdf } from './lib/pdf';
 import { demoIds } from './lib/views';
 
 /* A session set out in its hall: marks by two tapes, a pillar in the way, and all of it on paper. */
@@ -90,22 +91,22 @@ test('a pillar is put in the way by hand and by key: lanes go round it; outside 
     `[...document.querySelectorAll('button')].find((one) => one.textContent.includes('Change Rope hall')).click()`,
   );
   await page.press('Add a thing');
-  const thing = `document.querySelector('[data-thing="2"]')`;
+  const thing = `document.querySelector('[data-thing="3"]')`;
   await page.becomes(
     `${thing}?.getAttribute('aria-label')`,
-    '3 pillar, 0 m along, 0 m out: arrow keys move it',
+    '4 pillar, 0 m along, 0 m out: arrow keys move it',
   );
   await browser.driver.executeScript(`${thing}.focus()`);
   await page.keys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_DOWN);
   await page.becomes(
     `${thing}.getAttribute('aria-label')`,
-    '3 pillar, 0.3 m along, 0.1 m out: arrow keys move it',
+    '4 pillar, 0.3 m along, 0.1 m out: arrow keys move it',
   );
   expect(await axeViolations(browser.driver)).toEqual([]);
-  await page.setValue('3 pillar: along', '30');
+  await page.setValue('4 pillar: along', '30');
   await page.press('Save place');
   await page.sees('The pillar ends 30.4 m along, and the place is 24 m there');
-  await page.setValue('3 pillar: along', '0.3');
+  await page.setValue('4 pillar: along', '0.3');
   await page.press('Save place');
   await page.sees('Rope hall is saved.');
 
@@ -130,9 +131,18 @@ test('a lane is moved and turned by key: what is in its way is said and mended, 
   const after = await script<string[][]>(rows);
   expect(after).toHaveLength(before.length);
   expect(after).not.toEqual(before);
-  // Kept on this device: there again after a reload.
+  // Kept with the session: there again after a reload, and on court.
+  await page.sees('Moved lanes are kept with the session.');
   await open('Marker touches');
   expect(await script<string[][]>(rows)).toEqual(after);
+  const [block] = await app.query(
+    `select id from block where session_id = ? and drill_id = 'marker-touches'`,
+    [session],
+  );
+  const onCourt = (await (await fetch(`${app.url}/api/sessions/${session}/set-out`)).json()) as {
+    moves: { blockId: string }[];
+  };
+  expect(onCourt.moves.map(({ blockId }) => blockId)).toEqual([block!.id]);
   await page.press('All together');
   await page.sees('marks in all');
   expect(await axeViolations(browser.driver)).toEqual([]);
@@ -175,6 +185,14 @@ test('on paper every block has its drawing and its list', async () => {
   expect(await script<string[][]>(rows)).toEqual(onScreen);
   await page.becomes(`document.querySelector('nav[aria-label=Blocks]').checkVisibility()`, false);
   const { data } = await chromium.sendAndGetDevToolsCommand('Page.printToPDF', { printBackground: true });
-  expect(Buffer.from(data, 'base64').subarray(0, 5).toString()).toBe('%PDF-');
+  // And so does the file itself: every row of every block is in it, word for word.
+  const text = textOfPdf(Buffer.from(data, 'base64'));
+  const all = await script<string[][]>(
+    `[...document.querySelectorAll('[data-slot] tbody tr')].map((row) => [...row.children].map((cell) => cell.innerText))`,
+  );
+  expect(all.length).toBeGreaterThan(onScreen.length);
+  const printed = text.replace(/\s/g, '');
+  expect(all.filter((row) => !printed.includes(row.join('').replace(/\s/g, '')))).toEqual([]);
+  expect(text).toContain('Left end of the wall');
   await chromium.sendDevToolsCommand('Emulation.setEmulatedMedia', { media: '' });
 });

@@ -18,6 +18,7 @@ export const places: readonly PlaceForm[] = [
     things: [
       { kind: 'pillar', xM: 11.8, yM: 6.5, widthM: 0.4, depthM: 0.4 },
       { kind: 'bench', xM: 21.5, yM: 0, widthM: 2, depthM: 0.45 },
+      { kind: 'bottles', xM: 23.4, yM: 6.4, widthM: 0.6, depthM: 0.6 },
     ],
     tables: 2,
     hazards: ['pillars or furniture'],

@@ -8,6 +8,7 @@ import type { Entry, ThingName } from '@/formats/bundle/things';
 import { changesSchema } from './changes';
 import { check } from './check';
 import { doseSchema } from './dose';
+import { laneMovesSchema } from './lane-moves';
 import { drillSchema } from './drill';
 import { placeThings } from './place';
 import { settingSchema } from './setting';
@@ -57,6 +58,8 @@ export function meaningProblems(name: ThingName, entry: Entry, nowMs: number): r
       return problemsOf(check(drillSchema, entry.drill));
     case 'patterns':
       return problemsOf(check(patternSchema, entry));
+    case 'sessions':
+      return entry.laneMoves === null ? [] : problemsOf(check(laneMovesSchema, { moves: entry.laneMoves }));
     case 'blocks':
       return problemsOf(check(blockSchema, entry));
     case 'marks': {

@@ -140,3 +140,43 @@ test('a drill that has no room is told at which size it has, and a wall is never
   expect((Math.max(lengthM, widthM) * (percent + 5)) / 100).toBeGreaterThan(4.2);
   expect(slots[1]!.blocks[0]!.smallerPercent).toBeNull();
 });
+
+describe('the way to the bottles', () => {
+  const bottles = { kind: 'bottles', xM: 19, yM: 9, widthM: 1, depthM: 1 } as const;
+  const slot = laid.slots[0]!;
+  const ways = (place: Place, moves: readonly LaneMove[] = []) =>
+    laneStates(withMoves(laid, moves).slots[0]!, place).map(({ toBottles }) => toBottles);
+
+  test('nothing is said of it where nobody drew them', () =>
+    expect(ways(hall)).toEqual(slot.blocks[0]!.lanes.map(() => null)));
+  test('as it is laid, everybody can go there; who is shut in by what stands there cannot', () => {
+    expect(ways({ ...hall, things: [bottles] })).toEqual([true, true, true]);
+    // A bench from the wall to the far side, beyond all lanes.
+    const along = Math.max(...slot.blocks[0]!.lanes.map(({ room }) => room.x + room.width));
+    const bench = { kind: 'bench', xM: along + 1, yM: 0, widthM: 0.5, depthM: 10 } as const;
+    expect(ways({ ...hall, things: [bottles, bench] })).toEqual([false, false, false]);
+    // What is only kept clear is walked over.
+    expect(ways({ ...hall, things: [bottles, { ...bench, kind: 'keep clear' }] })).toEqual([
+      true,
+      true,
+      true,
+    ]);
+  });
+  test('a lane that is moved into a corner behind others is told', () => {
+    const narrow = { ...hall, things: [bottles] };
+    const lane = { x: 0, y: 0, width: 6, height: 10 };
+    const shut = {
+      ...slot,
+      blocks: [
+        {
+          ...slot.blocks[0]!,
+          lanes: [
+            { ...slot.blocks[0]!.lanes[0]!, room: { ...lane, width: 3 } },
+            { ...slot.blocks[0]!.lanes[1]!, room: { ...lane, x: 3 } },
+          ],
+        },
+      ],
+    };
+    expect(laneStates(shut, narrow).map(({ toBottles }) => toBottles)).toEqual([false, true]);
+  });
+});

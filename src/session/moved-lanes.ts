@@ -1,7 +1,8 @@
 import { holds, overlap, without, type Rectangle } from '@/core/geometry/pack';
 import type { Point } from '@/core/geometry/points';
+import { reachedFrom } from '@/core/geometry/walkable';
 import { mapped } from '@/core/movement/layout';
-import { thingRoom, type Place } from '@/core/place/place';
+import { thingRoom, type FloorThing, type Place } from '@/core/place/place';
 import { tapedIn, walked, type PlacedBlock, type PlacedLane, type PlacedSlot, type SetOut } from './set-out';
 
 /** A lane that was put somewhere by hand: the corner of its room nearest to the wall's left end, metres. */
@@ -64,6 +65,22 @@ export interface LaneState {
   readonly clearM: number;
   /** The nearest place it can lie in; null where it lies well, or there is none. */
   readonly free: Pick<LaneMove, 'xM' | 'yM'> | null;
+  /** Whether it can be left for the bottles without stepping into another lane; null where nobody said where they stand. */
+  readonly toBottles: boolean | null;
+}
+
+/** One child walks past another's lane in so much, metres. Ours. */
+const walkM = 0.8;
+/** What is walked round, not over. */
+const solid: ReadonlySet<FloorThing['kind']> = new Set(['pillar', 'table', 'bench', 'slippery']);
+
+/** For every lane whether a free way leads to where the bottles stand; null where none are drawn. */
+function waysToBottles(rooms: readonly Rectangle[], floor: Rectangle, things: readonly FloorThing[]) {
+  const bottles = things.filter(({ kind }) => kind === 'bottles').map(thingRoom);
+  if (bottles.length === 0) return null;
+  const obstacles = things.filter(({ kind }) => solid.has(kind)).map(thingRoom);
+  const ways = bottles.map((goal) => reachedFrom(goal, rooms, { floor, obstacles, wideM: walkM }));
+  return rooms.map((_, n) => ways.some((way) => way[n]));
 }
 
 export const laneWords = (
@@ -82,7 +99,12 @@ export function laneStates(
   const all = slot.blocks.flatMap((block) =>
     block.lanes.map((lane, n) => ({ block, lane, n, said: laneWords(block, lane) })),
   );
-  return all.map(({ block, lane, n }) => {
+  const ways = waysToBottles(
+    all.map(({ lane }) => lane.room),
+    floor,
+    place.things ?? [],
+  );
+  return all.map(({ block, lane, n }, at) => {
     const room = nearly(lane.room);
     const others = [
       ...things,
@@ -112,6 +134,7 @@ export function laneStates(
               { floor, wallM },
             )
           : null,
+      toBottles: ways && ways[at]!,
     };
   });
 }

@@ -6,13 +6,14 @@ import { bare } from '@/core/movement/shapes';
 import { handM } from '@/core/movement/tolerance';
 import { fitsHere } from '@/core/place/fits';
 import { floorsOf, type Floor, type Lane } from '@/core/place/on-floor';
-import { fitSideBySide, type Beside } from '@/core/place/side-by-side';
+import type { Beside } from '@/core/place/side-by-side';
 import type { Place } from '@/core/place/place';
 import { slotsOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import { layoutChild, layoutOf, type LayoutChild } from '@/drills/layouts';
 import { workOf, type PlanBlock, type PlanPlayer } from './plan';
+import { fitWithRoom, hasBall, type Comes } from './stray-room';
 import { comeTo, type Ground } from './time-plan';
 
 /** A child with what layouts are made to. */
@@ -58,6 +59,8 @@ export interface PlacedSlot {
   readonly number: number;
   readonly blocks: readonly PlacedBlock[];
   readonly floor: Floor;
+  /** Metres left between lanes for balls that stray; null where no ball is used, or there is one lane. */
+  readonly strayM: number | null;
   /** Points to tape, in the order they are walked to. */
   readonly comes: readonly Taped[];
   /** Points that are there from the slot before and stay. */
@@ -91,14 +94,14 @@ export function setOutOf(
   elsewhere: readonly Place[] = [],
 ): SetOut {
   const slots = slotsOf(blocks.filter(({ drillId }) => book.drill(drillId))).map((slot) => {
-    const { placed, floor } = placedSlot(book, slot, players, ground, elsewhere);
-    return { number: blocks.indexOf(slot[0]!) + 1, blocks: placed, floor };
+    const { placed, floor, strayM } = placedSlot(book, slot, players, ground, elsewhere);
+    return { number: blocks.indexOf(slot[0]!) + 1, blocks: placed, floor, strayM };
   });
   return { place: ground.place, slots: walked(ground.place, slots) };
 }
 
 /** What lies where, before anybody has walked to it. */
-export type LaidSlot = Pick<PlacedSlot, 'number' | 'blocks' | 'floor'>;
+export type LaidSlot = Pick<PlacedSlot, 'number' | 'blocks' | 'floor' | 'strayM'>;
 
 /** The marks of slots in the order they are walked to: what is there from the slot before stays. */
 export function walked(place: Place, slots: readonly LaidSlot[]): PlacedSlot[] {
@@ -161,14 +164,15 @@ function placedSlot(
       block,
       working.map(({ id }) => id),
     );
-    const one: Beside = { needs: drill, players: Math.max(1, comers), stations: block.stations };
+    const one: Comes = { needs: drill, players: Math.max(1, comers), stations: block.stations };
     return { block, drill, working, comers, one };
   });
-  const { fits, layout } = fitSideBySide(
+  const { fits, layout, strayM } = fitWithRoom(
     known.map(({ one }) => one),
     place,
     atHand,
   );
+  const straying = known.some(({ drill }) => hasBall(drill)) && (layout?.lanes.flat().length ?? 0) > 1;
   const floor: Floor = layout ?? floorsOf(place)[0]!;
   const placed = known.map(({ block, drill, working, comers, one }, index): PlacedBlock => {
     const { atOnce, verdict, reasons } = fits[index]!;
@@ -210,7 +214,7 @@ function placedSlot(
       }),
     };
   });
-  return { placed, floor };
+  return { placed, floor, strayM: straying ? strayM : null };
 }
 
 /** Half its size is another drill. Ours. */

@@ -19,7 +19,7 @@ export const hazards = [
 export type Hazard = (typeof hazards)[number];
 
 /** What stands or lies in a place, and takes floor. */
-export const thingKinds = ['pillar', 'door', 'table', 'bench', 'slippery', 'keep clear'] as const;
+export const thingKinds = ['pillar', 'door', 'table', 'bench', 'slippery', 'keep clear', 'bottles'] as const;
 export type ThingKind = (typeof thingKinds)[number];
 
 /**

@@ -189,6 +189,8 @@ export const session = sqliteTable(
     finishedAtMs: integer('finished_at_ms'),
     /** Why it was not held, in a coach's words; null while it is to come, was held, or nobody has said. */
     notHeld: text('not_held'),
+    /** A JSON list of lanes that were moved by hand on its floor; null where all lie as they were laid out. */
+    laneMoves: text('lane_moves'),
     removedAtMs: integer('removed_at_ms'),
   },
   (t) => [index('session_by_day').on(t.day, t.startTime)],

@@ -26,6 +26,7 @@ export function LaneNotes({
     const block = slot.blocks.find((one) => one.blockId === blockId)!;
     return laneWords(block, block.lanes[lane]!);
   };
+  const shutIn = states.filter(({ toBottles }) => toBottles === false);
   const least = states.reduce((all, { clearM }) => Math.min(all, clearM), Infinity);
   if (states.length === 0) return null;
   return (
@@ -53,13 +54,26 @@ export function LaneNotes({
           </p>
         ))}
       </div>
+      {typeof moves.keeping === 'object' && (
+        <p role="alert" className="flex flex-wrap items-center gap-2 font-semibold text-care">
+          <span>Not kept: {moves.keeping.problem}</span>
+          <Button className="min-h-9 touch:min-h-11 px-2 text-sm" onClick={moves.again}>
+            Keep again
+          </Button>
+        </p>
+      )}
+      {shutIn.length > 0 && (
+        <p role="status" data-shut-in className="rounded-md border-2 border-line bg-chalk px-3 py-1">
+          {`No free way leads to the bottles from ${shutIn.map(said).join('; from ')}: who drinks waits until the others stop, or a lane is moved.`}
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-2 text-sm text-soft">
         <span>
           Drag a lane, or move it with the arrow keys; T turns it.
           {inTheWay.length === 0 &&
             states.length > 1 &&
             ` Between lanes and things: at least ${length(least)}.`}
-          {movedHere.length > 0 && ' Moved lanes are kept on this device.'}
+          {movedHere.length > 0 && moves.keeping === 'kept' && ' Moved lanes are kept with the session.'}
         </span>
         {movedHere.length > 0 && (
           <Button

@@ -160,6 +160,7 @@ describe('the page', () => {
         packed={pack({
           session: { id: 's', title: 'Tuesday' },
           setOut: setOut(['marker-touches', 'ring-target']),
+          moves: [],
           empty: false,
           ...more,
         })}

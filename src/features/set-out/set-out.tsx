@@ -11,7 +11,7 @@ import { PageHead, Sheet } from '@/ui/page-head';
 import { unpack, type Packed } from '@/ui/packed';
 import { PrintButton } from '@/features/paper/print-button';
 import { Said, useUnits } from '@/ui/units';
-import { laneStates } from '@/session/moved-lanes';
+import { laneStates, type LaneMove } from '@/session/moved-lanes';
 import { FloorPlan } from './floor-plan';
 import { LaneNotes } from './lane-notes';
 import { TapeList } from './tape-list';
@@ -28,7 +28,7 @@ export function SetOutPage({
   /** The block that is looked at first; the first one where it is null, or not there. */
   readonly blockId: string | null;
 }) {
-  const { session, setOut, empty } = useMemo(() => unpack(packed), [packed]);
+  const { session, setOut, moves, empty } = useMemo(() => unpack(packed), [packed]);
   return (
     <>
       <PageHead
@@ -47,7 +47,7 @@ export function SetOutPage({
       {empty ? (
         <Sheet className="p-5 text-soft">The plan is empty: open it and add the first block.</Sheet>
       ) : setOut ? (
-        <Slots sessionId={session.id} laid={setOut} blockId={blockId} />
+        <Slots sessionId={session.id} laid={setOut} kept={moves} blockId={blockId} />
       ) : (
         <Sheet className="p-5">
           Nobody said where this is held. Choose the place in the plan, and the floor is drawn here.
@@ -74,13 +74,15 @@ const titleOf = ({ blocks }: PlacedSlot): string => blocks.map(({ title }) => ti
 function Slots({
   sessionId,
   laid,
+  kept,
   blockId,
 }: {
   readonly sessionId: string;
   readonly laid: SetOut;
+  readonly kept: readonly LaneMove[];
   readonly blockId: string | null;
 }) {
-  const moves = useMoves(sessionId, laid);
+  const moves = useMoves(sessionId, laid, kept);
   const { place, slots } = moves.setOut;
   const [shown, setShown] = useState(() =>
     Math.max(
@@ -213,6 +215,14 @@ function SlotSheet({
           moves={moves}
         />
       </DrawingToTake>
+      {slot.strayM !== null &&
+        !moves.moves.some(({ blockId }) => slot.blocks.some((one) => one.blockId === blockId)) && (
+          <p>
+            {slot.strayM > 0
+              ? `Between lanes ${length(slot.strayM)} is left for balls that stray.`
+              : 'No floor is left between lanes for balls that stray: who loses one calls it, and fetches it when the neighbours stop.'}
+          </p>
+        )}
       <LaneNotes slot={slot} states={states} moves={moves} />
       <TapeList slot={slot} paces={paces} />
     </Sheet>

@@ -1,12 +1,12 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
+import { withMoves, type LaneMove } from '@/session/moved-lanes';
 import type { SetOut } from '@/session/set-out';
 import { Said } from '@/ui/units';
 import { FloorPlan } from './floor-plan';
 import { TapeList } from './tape-list';
-import { useMoves } from './use-moves';
 import { usePaces } from './use-paces';
 
 type Asked = SessionSetOutView | 'asking' | 'out of reach';
@@ -26,19 +26,19 @@ export function SmallPlan({ sessionId, blockId }: { readonly sessionId: string; 
     return <p role="alert">The server is out of reach: the floor can be looked at when it is back.</p>;
   if (!asked.setOut)
     return <p>Nobody said where this is held: choose the place in the plan, and the floor is drawn here.</p>;
-  return <Floor sessionId={sessionId} blockId={blockId} laid={asked.setOut} />;
+  return <Floor blockId={blockId} laid={asked.setOut} moves={asked.moves} />;
 }
 
 function Floor({
-  sessionId,
   blockId,
   laid,
+  moves,
 }: {
-  readonly sessionId: string;
   readonly blockId: string;
   readonly laid: SetOut;
+  readonly moves: readonly LaneMove[];
 }) {
-  const { place, slots } = useMoves(sessionId, laid).setOut;
+  const { place, slots } = useMemo(() => withMoves(laid, moves), [laid, moves]);
   const { paces } = usePaces();
   const slot = slots.find(({ blocks }) => blocks.some((block) => block.blockId === blockId));
   if (!slot) return <p>This block is not in the plan (any more).</p>;

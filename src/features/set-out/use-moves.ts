@@ -1,46 +1,56 @@
 'use client';
 
-import { useMemo, useState } from 'react';
-import { array, boolean, number, object, string } from 'yup';
+import { useMemo, useRef, useState } from 'react';
+import { moveLanesAction } from '@/server/actions';
 import { withMoves, type LaneMove } from '@/session/moved-lanes';
 import type { SetOut } from '@/session/set-out';
-import { useKeptText } from '@/ui/kept-text';
-
-const kept = array(
-  object({
-    blockId: string().required(),
-    lane: number().integer().min(0).required(),
-    xM: number().min(-200).max(400).required(),
-    yM: number().min(-200).max(400).required(),
-    turned: boolean().required(),
-  }),
-).max(100);
-
-/** What this device kept; what cannot be read was not written by this page, and is nothing. */
-function read(text: string): readonly LaneMove[] {
-  if (text === '') return [];
-  try {
-    return kept.validateSync(JSON.parse(text), { strict: true }) as readonly LaneMove[];
-  } catch {
-    return [];
-  }
-}
+import { ask, problemsText } from '@/ui/ask';
 
 /** To the millimetre, so that steps that are taken back come out at nothing. */
 const mm = (metres: number): number => Math.round(metres * 1000) / 1000;
 
+/** Where a move is on its way to the book. */
+export type Keeping = 'kept' | 'sending' | { readonly problem: string };
+
+/** Sends the newest list, one after the other: what was overtaken is not sent. */
+function useKeeping(sessionId: string) {
+  const [keeping, setKeeping] = useState<Keeping>('kept');
+  const sending = useRef(false);
+  const newest = useRef<readonly LaneMove[] | null>(null);
+  const keep = async (moves: readonly LaneMove[]) => {
+    newest.current = moves;
+    if (sending.current) return;
+    sending.current = true;
+    setKeeping('sending');
+    let problem = '';
+    while (newest.current && !problem) {
+      const now = newest.current;
+      newest.current = null;
+      problem = problemsText(await ask(() => moveLanesAction(sessionId, { moves: now })));
+    }
+    sending.current = false;
+    setKeeping(problem ? { problem } : 'kept');
+  };
+  return { keeping, keep };
+}
+
 /**
- * Lanes that were moved by hand: kept on this device, like the coach’s paces, because they belong to this hall on this day and
- * not to the plan. Every step can be taken back.
+ * Lanes that were moved by hand: kept with the session, so that the tablet on court shows them too. Every step can be taken
+ * back.
+ * @param kept as the book has them
  */
-export function useMoves(sessionId: string, laid: SetOut) {
-  const [text, write] = useKeptText(`vowstep-set-out-${sessionId}`);
-  const [before, setBefore] = useState<readonly string[]>([]);
-  const moves = useMemo(() => read(text), [text]);
+export function useMoves(sessionId: string, laid: SetOut, kept: readonly LaneMove[]) {
+  const [moves, setMoves] = useState(kept);
+  const [before, setBefore] = useState<readonly (readonly LaneMove[])[]>([]);
+  const { keeping, keep } = useKeeping(sessionId);
   const setOut = useMemo(() => withMoves(laid, moves), [laid, moves]);
+  const show = (next: readonly LaneMove[]) => {
+    setMoves(next);
+    void keep(next);
+  };
   const put = (next: readonly LaneMove[]) => {
-    setBefore((all) => [...all.slice(-99), text]);
-    write(next.length === 0 ? '' : JSON.stringify(next));
+    setBefore((all) => [...all.slice(-99), moves]);
+    show(next);
   };
   const laneOf = (of: SetOut, blockId: string, lane: number) =>
     of.slots.flatMap(({ blocks }) => blocks).find((block) => block.blockId === blockId)?.lanes[lane];
@@ -59,6 +69,9 @@ export function useMoves(sessionId: string, laid: SetOut) {
   return {
     setOut,
     moves,
+    keeping,
+    /** Sends again what could not be kept. */
+    again: () => void keep(moves),
     moveBy: (blockId: string, lane: number, byX: number, byY: number) =>
       change(blockId, lane, (now) => ({ ...now, xM: now.xM + byX, yM: now.yM + byY })),
     moveTo: (blockId: string, lane: number, to: Pick<LaneMove, 'xM' | 'yM'>) =>
@@ -75,7 +88,7 @@ export function useMoves(sessionId: string, laid: SetOut) {
       last === undefined
         ? null
         : () => {
-            write(last);
+            show(last);
             setBefore(before.slice(0, -1));
           },
   };

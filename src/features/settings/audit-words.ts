@@ -15,6 +15,7 @@ const words: Readonly<Record<string, string>> = {
   'session.attendance': 'said who was there',
   'session.not-held': 'said that a session was not held',
   'session.held': 'said that a session was held',
+  'session.lanes': 'moved lanes on the floor of a session',
   'session.correct': 'corrected what was held',
   'session.correct-undo': 'took a correction back',
   decision: 'decided who moves up',

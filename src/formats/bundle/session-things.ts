@@ -38,6 +38,10 @@ export const sessionThings = {
       startedAtMs: open(moment('when it was started')),
       finishedAtMs: open(moment('when it was ended')),
       notHeld: open(text('why it was not held', 400)),
+      laneMoves: {
+        ...open(json('lanes that were moved by hand on its floor, metres; null where all lie as laid out')),
+        before: null,
+      },
       ...removed,
     },
   },

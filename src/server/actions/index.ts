@@ -18,6 +18,7 @@ import {
 import { removeFeeder, saveFeeder, writeSetting, type Written } from '../house/benches';
 import { removeSequence, saveSequence } from '../house/sequences';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
+import { moveLanes } from '../sessions/lanes';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
 import { groupsView, type Group } from '../views/groups';
 import { planNotesView, type PlanNotesView } from '../views/plan-notes';
@@ -187,6 +188,12 @@ export async function decideAction(decisions: unknown): Promise<Outcome<null>> {
 export async function sayAttendanceAction(id: string, input: unknown): Promise<Outcome<null>> {
   return act('write', 'session.attendance', [asId(id)], async (context) =>
     changed(await sayAttendance(context, asId(id), input)),
+  );
+}
+
+export async function moveLanesAction(id: string, input: unknown): Promise<Outcome<null>> {
+  return act('write', 'session.lanes', [asId(id)], async (context) =>
+    changed(await moveLanes(context, asId(id), input)),
   );
 }
 

@@ -1,6 +1,9 @@
 import { fitOverridesOf } from '@/data/house';
+import { getSession } from '@/data/session';
 import { kitAtHand } from '@/drills/kit';
 import { layoutChild } from '@/drills/layouts';
+import { laneMovesOf } from '@/schemas/lane-moves';
+import type { LaneMove } from '@/session/moved-lanes';
 import { setOutOf, type SetOut, type SetOutPlayer } from '@/session/set-out';
 import type { Context } from '../context';
 import { bookFor } from '../readers/book';
@@ -10,13 +13,15 @@ export interface SessionSetOutView {
   readonly session: { readonly id: string; readonly title: string };
   /** Null where nobody said where it is held. */
   readonly setOut: SetOut | null;
+  /** Lanes that were moved by hand. */
+  readonly moves: readonly LaneMove[];
   readonly empty: boolean;
 }
 
 /** A session laid out on the floor of its place, for those who come. */
 export async function sessionSetOutView(context: Context, id: string): Promise<SessionSetOutView | null> {
-  const plan = await sessionPlanView(context, id);
-  if (!plan) return null;
+  const [plan, row] = await Promise.all([sessionPlanView(context, id), getSession(context.db, id)]);
+  if (!plan || !row) return null;
   const { session, blocks, playerIds, squad, absent, grounds, kit } = plan;
   const coming = playerIds.flatMap((one) =>
     absent.includes(one) ? [] : (squad.find((player) => player.id === one) ?? []),
@@ -44,6 +49,7 @@ export async function sessionSetOutView(context: Context, id: string): Promise<S
         { place, atHand: kitAtHand(kit) },
         grounds.filter((other) => other !== place),
       ),
+    moves: laneMovesOf(row.laneMoves),
     empty: blocks.length === 0,
   };
 }

@@ -12,7 +12,7 @@ interface Props extends Scaled {
 }
 
 /** What may be stepped on but not worked on. */
-const flat: ReadonlySet<FloorThing['kind']> = new Set(['slippery', 'keep clear', 'door']);
+const flat: ReadonlySet<FloorThing['kind']> = new Set(['slippery', 'keep clear', 'door', 'bottles']);
 
 const nearEnd = (xM: number, widthM: number, alongM: number): boolean => xM + widthM > 0.8 * alongM;
 
