@@ -6,13 +6,13 @@ import { dayAt, shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { FindBox } from './find-box';
 
-/** Players, sessions, drills and notes by some words. */
+/** Players, sessions, drills, shadow sequences and notes by some words. */
 export function Find({ view }: { readonly view: FindView }) {
-  const { words, players, sessions, drills, notes } = view;
-  const all = players.length + sessions.length + drills.length + notes.length;
+  const { words, players, sessions, drills, sequences, notes } = view;
+  const all = [players, sessions, drills, sequences, notes].reduce((sum, { length }) => sum + length, 0);
   return (
     <>
-      <PageHead title="Find">Players, sessions, drills and notes, by any word.</PageHead>
+      <PageHead title="Find">Players, sessions, drills, shadow sequences and notes, by any word.</PageHead>
       <FindBox key={words} words={words} />
       {words !== '' && (
         <p role="status" className="my-3 text-soft">
@@ -40,6 +40,11 @@ export function Find({ view }: { readonly view: FindView }) {
               name={`${shortDay(day)} ${title}`}
               about={about}
             />
+          ))}
+        </Kind>
+        <Kind title="Shadow sequences" of={sequences.length}>
+          {sequences.map(({ id, name, about }) => (
+            <Found key={id} href={`/drills/sequences?of=${id}`} name={name} about={about} />
           ))}
         </Kind>
         <Kind title="Notes" of={notes.length}>

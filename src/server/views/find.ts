@@ -1,6 +1,8 @@
 import { makeBook } from '@/drills';
+import { knownSequences } from '@/drills/sequences';
 import { aboutness, matches } from '@/session/find';
 import { notesWith } from '@/data/notes';
+import { listSequences } from '@/data/sequences';
 import { playersOfSessions, sessionsWith } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import type { Context } from '../context';
@@ -18,6 +20,8 @@ export interface FindView {
     readonly about: string;
   }[];
   readonly drills: readonly { readonly id: string; readonly title: string; readonly about: string }[];
+  /** Shadow sequences of the catalogue and of this house. */
+  readonly sequences: readonly { readonly id: string; readonly name: string; readonly about: string }[];
   readonly notes: readonly {
     readonly id: string;
     readonly text: string;
@@ -32,15 +36,16 @@ export interface FindView {
 const mostOfAKind = 12;
 export const longestWords = 80;
 
-/** Looks through players, sessions, drills and notes at once. */
+/** Looks through players, sessions, drills, shadow sequences and notes at once. */
 export async function findView({ db }: Context, given: string): Promise<FindView> {
   const words = given.trim().slice(0, longestWords);
-  if (words === '') return { words, players: [], sessions: [], drills: [], notes: [] };
+  if (words === '') return { words, players: [], sessions: [], drills: [], sequences: [], notes: [] };
   const wanted = words.toLowerCase();
-  const [squad, sessions, contents, notes] = await Promise.all([
+  const [squad, sessions, contents, sequences, notes] = await Promise.all([
     listPlayers(db),
     sessionsWith(db, words, mostOfAKind),
     bookContents(db),
+    listSequences(db),
     notesWith(db, words, mostOfAKind),
   ]);
   const noted = await getPlayers(db, [...new Set(notes.flatMap((one) => one.playerId ?? []))]);
@@ -69,6 +74,12 @@ export async function findView({ db }: Context, given: string): Promise<FindView
       .sort((a, b) => aboutness(b, words) - aboutness(a, words))
       .slice(0, mostOfAKind)
       .map(({ id, title, family, purpose }) => ({ id, title, about: `${family} · ${purpose}` })),
+    sequences: [...sequences, ...knownSequences]
+      .filter(({ name, line, sport }) =>
+        [name, line, sport].some((text) => text.toLowerCase().includes(wanted)),
+      )
+      .slice(0, mostOfAKind)
+      .map(({ id, name, sport, line }) => ({ id, name, about: `${sport} · ${line}` })),
     notes: notes.map(({ id, text, atMs, playerId, sessionId, sessionTitle }) => ({
       ...{ id, text, atMs },
       about: [sessionTitle, nameOf(playerId)].filter(Boolean).join(' · '),
