@@ -135,10 +135,10 @@ test('a drill that has no room is told at which size it has, and a wall is never
   const triangle = slots[2]!.blocks[0]!;
   const { lengthM, widthM } = plainBook.drill('triangle-run')!.space;
   expect(triangle.problem).not.toBeNull();
-  const percent = triangle.smallerPercent!;
+  const percent = triangle.smaller!.percent;
   expect((Math.max(lengthM, widthM) * percent) / 100).toBeLessThanOrEqual(4.2);
   expect((Math.max(lengthM, widthM) * (percent + 5)) / 100).toBeGreaterThan(4.2);
-  expect(slots[1]!.blocks[0]!.smallerPercent).toBeNull();
+  expect(slots[1]!.blocks[0]!.smaller).toBeNull();
 });
 
 describe('the way to the bottles', () => {

@@ -6,13 +6,15 @@ import { bare } from '@/core/movement/shapes';
 import { handM } from '@/core/movement/tolerance';
 import { fitsHere } from '@/core/place/fits';
 import { floorsOf, type Floor, type Lane } from '@/core/place/on-floor';
-import type { Beside } from '@/core/place/side-by-side';
+import type { KitAtHand } from '@/core/place/needs';
 import type { Place } from '@/core/place/place';
 import { slotsOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills/book';
-import type { Drill } from '@/drills/types';
+import { ageBandOf } from '@/drills/age-band';
+import { ageBands, type Drill, type Step } from '@/drills/types';
 import { layoutChild, layoutOf, type LayoutChild } from '@/drills/layouts';
 import { workOf, type PlanBlock, type PlanPlayer } from './plan';
+import { markAtSize, smallerFit, type SizedMark } from './smaller';
 import { fitWithRoom, hasBall, type Comes } from './stray-room';
 import { comeTo, type Ground } from './time-plan';
 
@@ -50,8 +52,8 @@ export interface PlacedBlock {
   readonly problem: string | null;
   /** Names of other places it fits in, where it does not fit here. */
   readonly fitsIn: readonly string[];
-  /** Percent of its size at which it would fit here, where it does not; null where no smaller size does. */
-  readonly smallerPercent: number | null;
+  /** Percent of its size at which it would fit here, where it does not, and its marks there; null where no smaller size does. */
+  readonly smaller: { readonly percent: number; readonly marks: readonly SizedMark[] } | null;
 }
 
 /** What stands on the floor at once: a block, or the stations of a circuit. */
@@ -197,7 +199,7 @@ function placedSlot(
               .filter((other) => fitsHere(drill, one.players, one.stations, other, atHand).verdict !== 'no')
               .map(({ name }) => name)
           : [],
-      smallerPercent: verdict === 'no' ? smallerFit(drill, one, place, atHand) : null,
+      smaller: verdict === 'no' ? smallerHere(drill, step, { one, working, place, atHand }) : null,
       lanes: lanes.map((lane, n) => {
         // At a station children change places: its lanes are nobody’s own.
         const own = drill.space.per === 'player' && !block.circuit ? working[n] : undefined;
@@ -217,23 +219,28 @@ function placedSlot(
   return { placed, floor, strayM: straying ? strayM : null };
 }
 
-/** Half its size is another drill. Ours. */
-const sizes = Array.from({ length: 10 }, (_, n) => 95 - 5 * n);
-
-/** The largest size below its own at which a drill fits here; how wide a wall or a table is, nobody makes smaller. */
-function smallerFit(
+/** The size at which a drill fits, with what its marks become there for those who do it. */
+function smallerHere(
   drill: Drill,
-  { players, stations }: Beside,
-  place: Place,
-  atHand: Ground['atHand'],
-): number | null {
-  if (drill.space.needs.some((need) => need === 'wall' || need === 'table')) return null;
-  const fits = (percent: number) => {
-    const [lengthM, widthM] = [drill.space.lengthM, drill.space.widthM].map((m) => (m * percent) / 100);
-    const space = { ...drill.space, lengthM: lengthM!, widthM: widthM! };
-    return fitsHere({ ...drill, space }, players, stations, place, atHand).verdict !== 'no';
+  step: Step,
+  given: {
+    readonly one: Comes;
+    readonly working: readonly SetOutPlayer[];
+    readonly place: Place;
+    readonly atHand: KitAtHand;
+  },
+): PlacedBlock['smaller'] {
+  const { one, working, place, atHand } = given;
+  const percent = smallerFit(drill, one, place, atHand);
+  if (percent === null) return null;
+  const bands = new Set(working.map(({ age }) => ageBandOf(age)));
+  const child = childFor(working);
+  return {
+    percent,
+    marks: ageBands
+      .filter((band) => bands.has(band))
+      .flatMap((band) => markAtSize(drill, step, band, percent, child) ?? []),
   };
-  return sizes.find(fits) ?? null;
 }
 
 /** Stations have letters, lanes have numbers: "B2". */

@@ -197,7 +197,7 @@ describe('the page', () => {
         }),
       );
     expect(at([hall])).toContain(
-      'Made to 60 % of its size it fits. At its own size it fits in Hall: choose it in the plan.',
+      'Made to 60 % of its size it fits. Its mark there: 8.1 s for 10.8 s at 7-9. At its own size it fits in Hall: choose it in the plan.',
     );
     expect(at([])).toContain('Made to 60 % of its size it fits.');
     const none: Place = { ...small, ceilingM: 1.5 };

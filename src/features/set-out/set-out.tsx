@@ -58,13 +58,14 @@ export function SetOutPage({
 }
 
 /** The nearest that works; turned and with fewer lanes it was tried already. */
-const mendOf = ({ fitsIn, smallerPercent }: PlacedBlock): string =>
+const mendOf = ({ fitsIn, smaller }: PlacedBlock): string =>
   [
-    smallerPercent !== null && `Made to ${smallerPercent} % of its size it fits.`,
+    smaller && `Made to ${smaller.percent} % of its size it fits.`,
+    smaller &&
+      smaller.marks.length > 0 &&
+      `Its mark there: ${smaller.marks.map(({ band, was, now }) => `${now} for ${was} at ${band}`).join(', ')}.`,
     fitsIn.length > 0 && `At its own size it fits in ${fitsIn.join(' and in ')}: choose it in the plan.`,
-    smallerPercent === null &&
-      fitsIn.length === 0 &&
-      'Neither smaller nor in another of your places: choose another drill.',
+    !smaller && fitsIn.length === 0 && 'Neither smaller nor in another of your places: choose another drill.',
   ]
     .filter(Boolean)
     .join(' ');
