@@ -180,3 +180,28 @@ describe('the way to the bottles', () => {
     expect(laneStates(shut, narrow).map(({ toBottles }) => toBottles)).toEqual([false, true]);
   });
 });
+
+describe('who goes backwards', () => {
+  const child = players.slice(0, 1);
+  const backwards = [newBlock(plainBook, 'carry', child, () => 'backwards', 'c')!];
+  const room: Place = { ...hall, lengthM: 12, widthM: 8, things: [] };
+  const set = setOutOf(plainBook, backwards, child, { place: room, atHand: () => Infinity });
+  const behind = (moves: readonly LaneMove[], place = room) =>
+    laneStates(withMoves(set, moves).slots[0]!, place).map(({ behindM }) => behindM);
+  test('has a metre of clear floor behind, as it is laid', () => expect(behind([])).toEqual([null]));
+  test('and is told when a lane is moved until there is less', () => {
+    const { room: lane } = set.slots[0]!.blocks[0]!.lanes[0]!;
+    const to = { blockId: 'c', lane: 0, turned: false, xM: lane.x, yM: lane.y };
+    const along = lane.width > lane.height;
+    const [nearer] = behind([along ? { ...to, xM: -0.4 } : { ...to, yM: -0.4 }]);
+    expect(nearer).toBeCloseTo(0.6, 6);
+  });
+  test('or when something stands behind it', () => {
+    const { room: lane } = set.slots[0]!.blocks[0]!.lanes[0]!;
+    const bench = {
+      ...{ kind: 'bench' as const, xM: lane.x, yM: lane.y, widthM: lane.width, depthM: lane.height },
+      ...(lane.width > lane.height ? { widthM: 0.5 } : { depthM: 0.5 }),
+    };
+    expect(behind([], { ...room, things: [bench] })[0]).toBeCloseTo(0.5, 6);
+  });
+});

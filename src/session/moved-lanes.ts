@@ -2,6 +2,7 @@ import { holds, overlap, without, type Rectangle } from '@/core/geometry/pack';
 import type { Point } from '@/core/geometry/points';
 import { reachedFrom } from '@/core/geometry/walkable';
 import { mapped } from '@/core/movement/layout';
+import { blindEnds, clearBehindM, runOutM } from '@/core/movement/run-out';
 import { thingRoom, type FloorThing, type Place } from '@/core/place/place';
 import { tapedIn, walked, type PlacedBlock, type PlacedLane, type PlacedSlot, type SetOut } from './set-out';
 
@@ -67,6 +68,20 @@ export interface LaneState {
   readonly free: Pick<LaneMove, 'xM' | 'yM'> | null;
   /** Whether it can be left for the bottles without stepping into another lane; null where nobody said where they stand. */
   readonly toBottles: boolean | null;
+  /** Clear floor behind where somebody who goes backwards stops, where it is short of what it should be, metres; else null. */
+  readonly behindM: number | null;
+}
+
+/** The shortest clear floor behind what is gone backwards in a lane, to a side or another lane or thing; null where it is enough. */
+function shortBehind(
+  { layout }: PlacedLane,
+  floor: Rectangle,
+  others: readonly { readonly room: Rectangle }[],
+): number | null {
+  if (!layout.course) return null;
+  const rooms = others.map(({ room }) => room);
+  const least = Math.min(...blindEnds(layout.course).map((end) => clearBehindM(end, floor, rooms)));
+  return least < runOutM - slackM ? least : null;
 }
 
 /** One child walks past another's lane in so much, metres. Ours. */
@@ -135,6 +150,7 @@ export function laneStates(
             )
           : null,
       toBottles: ways && ways[at]!,
+      behindM: shortBehind(lane, floor, others),
     };
   });
 }

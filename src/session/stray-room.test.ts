@@ -27,16 +27,16 @@ test('a ball is told by the kit', () => {
   ).toEqual([false, false, false]);
 });
 
-test('by hand: two ways of a carry, 6 by 2 m, a metre apart where there is room, half a metre, or none', () => {
+test('by hand: two ways of a carry, 8 by 2 m, a metre apart where there is room, half a metre, or none', () => {
   for (const [lengthM, widthM, apart] of [
-    [7, 6, 1],
-    [6.5, 5, 0.5],
-    [6, 4, 0],
+    [9, 6, 1],
+    [8.5, 5, 0.5],
+    [8, 4, 0],
   ] as const) {
     const { lanes, strayM } = lanesIn(hall(lengthM, widthM), comes('carry', 8, 2));
     const [a, b] = lanes as [(typeof lanes)[number], (typeof lanes)[number]];
     expect([lengthM, strayM]).toEqual([lengthM, apart]);
-    expect([a.width, a.height].sort()).toEqual([2, 6]);
+    expect([a.width, a.height].sort()).toEqual([2, 8]);
     const gap = Math.max(
       Math.abs(a.x - b.x) - Math.min(a.width, b.width),
       Math.abs(a.y - b.y) - Math.min(a.height, b.height),

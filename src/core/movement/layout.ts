@@ -36,6 +36,8 @@ export interface Leg {
   readonly roundM?: number;
   /** How many feet are put down on it, where every foot has its place. */
   readonly feet?: number;
+  /** Gone backwards, though not at a run: what lies behind is not seen. */
+  readonly blind?: true;
 }
 
 /** What is run: from a start, leg by leg; a lap ends where it began, and goes on into the next where that bend is run round. */

@@ -51,12 +51,12 @@ export const ring = (x: number, y: number, radiusM: number, label: string): Ring
 
 /**
  * A way through points in one manner, or a manner for each.
- * @param more what is said of every leg: a bend at its end, the feet put down on it
+ * @param more what is said of every leg: a bend at its end, the feet put down on it, that it is gone backwards
  */
 export const way = (
   points: readonly Point[],
   manner: Manner | readonly Manner[],
-  more: Pick<Leg, 'roundM' | 'feet'> = {},
+  more: Pick<Leg, 'roundM' | 'feet' | 'blind'> = {},
 ): Course => ({
   from: points[0]!,
   legs: points

@@ -14,7 +14,7 @@ import {
   way,
 } from '@/core/movement/shapes';
 import type { Point } from '@/core/geometry/points';
-import type { Layout } from '@/core/movement/layout';
+import type { Layout, Leg } from '@/core/movement/layout';
 import type { Manner } from '@/core/movement/pace';
 import type { Room } from '@/core/movement/shapes';
 import { byStep, type Layouts, type MakeLayout } from './kit';
@@ -50,12 +50,12 @@ function alongMarkers(
   });
 }
 
-/** From one end of the room to the other and back. */
-const thereAndBack = (room: Room, manner: Manner): Layout => {
-  const [near, far] = [0, room.depthM];
+/** From one end to the other and back, with a metre behind both to stop in. */
+const thereAndBack = (room: Room, manner: Manner, more: Pick<Leg, 'blind'> = {}): Layout => {
+  const [near, far] = [1, room.depthM - 1];
   return bare(room, {
     marks: [marker(0, far, 'Start'), marker(0, near, 'Turn')],
-    course: way([at(0, far), at(0, near), at(0, far)], manner),
+    course: way([at(0, far), at(0, near), at(0, far)], manner, more),
   });
 };
 
@@ -72,7 +72,11 @@ export const handLayouts: Layouts = {
   carry: (room, step) =>
     ['weave', 'rim-free'].includes(step.id)
       ? alongMarkers(room, { count: 4, apartM: 1.2, roundM: 0.4 }, 'walk', [true, true])
-      : thereAndBack(room, step.id === 'jog' ? 'jog' : 'walk'),
+      : thereAndBack(
+          room,
+          step.id === 'jog' ? 'jog' : 'walk',
+          step.id === 'backwards' ? { blind: true } : {},
+        ),
   'ground-steer': (room, step) =>
     alongMarkers(
       room,

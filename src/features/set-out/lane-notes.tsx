@@ -1,6 +1,7 @@
 'use client';
 
 import { RotateCw, Undo2 } from 'lucide-react';
+import { runOutM } from '@/core/movement/run-out';
 import type { LaneState } from '@/session/moved-lanes';
 import { laneWords } from '@/session/moved-lanes';
 import type { PlacedSlot } from '@/session/set-out';
@@ -27,6 +28,7 @@ export function LaneNotes({
     return laneWords(block, block.lanes[lane]!);
   };
   const shutIn = states.filter(({ toBottles }) => toBottles === false);
+  const blind = states.filter(({ behindM }) => behindM !== null);
   const least = states.reduce((all, { clearM }) => Math.min(all, clearM), Infinity);
   if (states.length === 0) return null;
   return (
@@ -60,6 +62,15 @@ export function LaneNotes({
           <Button className="min-h-9 touch:min-h-11 px-2 text-sm" onClick={moves.again}>
             Keep again
           </Button>
+        </p>
+      )}
+      {blind.length > 0 && (
+        <p
+          role="status"
+          data-behind
+          className="rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care"
+        >
+          {`Who goes backwards has ${blind.map((state) => `${length(state.behindM!)} of clear floor behind in ${said(state)}`).join('; ')}: move or turn it until there is ${length(runOutM)}, or let it be walked.`}
         </p>
       )}
       {shutIn.length > 0 && (

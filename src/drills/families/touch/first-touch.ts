@@ -32,7 +32,7 @@ export const carry = drill({
   feed: feed('none'),
   hold: 'hammer',
   stance: 'any',
-  space: space(6, 2, 2.2),
+  space: space(8, 2, 2.2),
   kit: [
     each('racket', ['open hand', 'book']),
     each('ball', ['beanbag', 'large soft ball']),
