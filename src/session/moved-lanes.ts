@@ -1,9 +1,9 @@
 import { holds, overlap, without, type Rectangle } from '@/core/geometry/pack';
 import type { Point } from '@/core/geometry/points';
-import { reachedFrom } from '@/core/geometry/walkable';
 import { mapped } from '@/core/movement/layout';
 import { blindEnds, clearBehindM, runOutM } from '@/core/movement/run-out';
-import { thingRoom, type FloorThing, type Place } from '@/core/place/place';
+import { thingRoom, type Place } from '@/core/place/place';
+import { waysToBottles } from './ways-out';
 import { tapedIn, walked, type PlacedBlock, type PlacedLane, type PlacedSlot, type SetOut } from './set-out';
 
 /** A lane that was put somewhere by hand: the corner of its room nearest to the wall's left end, metres. */
@@ -82,20 +82,6 @@ function shortBehind(
   const rooms = others.map(({ room }) => room);
   const least = Math.min(...blindEnds(layout.course).map((end) => clearBehindM(end, floor, rooms)));
   return least < runOutM - slackM ? least : null;
-}
-
-/** One child walks past another's lane in so much, metres. Ours. */
-const walkM = 0.8;
-/** What is walked round, not over. */
-const solid: ReadonlySet<FloorThing['kind']> = new Set(['pillar', 'table', 'bench', 'slippery']);
-
-/** For every lane whether a free way leads to where the bottles stand; null where none are drawn. */
-function waysToBottles(rooms: readonly Rectangle[], floor: Rectangle, things: readonly FloorThing[]) {
-  const bottles = things.filter(({ kind }) => kind === 'bottles').map(thingRoom);
-  if (bottles.length === 0) return null;
-  const obstacles = things.filter(({ kind }) => solid.has(kind)).map(thingRoom);
-  const ways = bottles.map((goal) => reachedFrom(goal, rooms, { floor, obstacles, wideM: walkM }));
-  return rooms.map((_, n) => ways.some((way) => way[n]));
 }
 
 export const laneWords = (

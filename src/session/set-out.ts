@@ -169,7 +169,7 @@ function placedSlot(
     const one: Comes = { needs: drill, players: Math.max(1, comers), stations: block.stations };
     return { block, drill, working, comers, one };
   });
-  const { fits, layout, strayM } = fitWithRoom(
+  const { fits, layout, betweenM } = fitWithRoom(
     known.map(({ one }) => one),
     place,
     atHand,
@@ -216,7 +216,7 @@ function placedSlot(
       }),
     };
   });
-  return { placed, floor, strayM: straying ? strayM : null };
+  return { placed, floor, strayM: straying ? betweenM : null };
 }
 
 /** The size at which a drill fits, with what its marks become there for those who do it. */

@@ -3,6 +3,7 @@ import { overlap } from '@/core/geometry/pack';
 import type { Place } from '@/core/place/place';
 import { fitSideBySide } from '@/core/place/side-by-side';
 import { plainBook } from '@/drills';
+import { walkM, waysToBottles } from './ways-out';
 import { fitWithRoom, hasBall, strayRooms } from './stray-room';
 
 const hall = (lengthM: number, widthM: number, wallM = 0): Place => ({
@@ -14,8 +15,8 @@ const comes = (id: string, players: number, stations = 1) => ({
 });
 const all = () => Infinity;
 const lanesIn = (place: Place, ...list: ReturnType<typeof comes>[]) => {
-  const { layout, strayM } = fitWithRoom(list, place, all);
-  return { lanes: (layout?.lanes ?? []).flat(), strayM };
+  const { layout, betweenM } = fitWithRoom(list, place, all);
+  return { lanes: (layout?.lanes ?? []).flat(), betweenM };
 };
 
 test('a ball is told by the kit', () => {
@@ -33,9 +34,9 @@ test('by hand: two ways of a carry, 8 by 2 m, a metre apart where there is room,
     [8.5, 5, 0.5],
     [8, 4, 0],
   ] as const) {
-    const { lanes, strayM } = lanesIn(hall(lengthM, widthM), comes('carry', 8, 2));
+    const { lanes, betweenM } = lanesIn(hall(lengthM, widthM), comes('carry', 8, 2));
     const [a, b] = lanes as [(typeof lanes)[number], (typeof lanes)[number]];
-    expect([lengthM, strayM]).toEqual([lengthM, apart]);
+    expect([lengthM, betweenM]).toEqual([lengthM, apart]);
     expect([a.width, a.height].sort()).toEqual([2, 8]);
     const gap = Math.max(
       Math.abs(a.x - b.x) - Math.min(a.width, b.width),
@@ -46,15 +47,30 @@ test('by hand: two ways of a carry, 8 by 2 m, a metre apart where there is room,
 });
 
 test('at a wall the room lies along it, and everybody stays at it', () => {
-  const { lanes, strayM } = lanesIn(hall(20, 8, 20), comes('racket-wall-rally', 3, 3));
-  expect(strayM).toBe(1);
+  const { lanes, betweenM } = lanesIn(hall(20, 8, 20), comes('racket-wall-rally', 3, 3));
+  expect(betweenM).toBe(1);
   expect(lanes.map(({ y }) => y)).toEqual([0, 0, 0]);
   expect(lanes[1]!.x - lanes[0]!.x - lanes[0]!.width).toBeCloseTo(1, 9);
 });
 
 test('without a ball, or alone, nothing is left', () => {
-  expect(lanesIn(hall(20, 10), comes('marker-touches', 4)).strayM).toBe(0);
-  expect(lanesIn(hall(20, 10), comes('carry', 4)).strayM).toBe(0);
+  expect(lanesIn(hall(20, 10), comes('marker-touches', 4)).betweenM).toBe(0);
+  expect(lanesIn(hall(20, 10), comes('carry', 4)).betweenM).toBe(0);
+});
+
+test('lanes without a ball lie close, unless somebody could not walk out to the bottles between them', () => {
+  // Six lanes of 5 by 2.5 m in two rows of three: those at the wall are shut in by the others, in a hall of 24 by 7 m.
+  const closed = hall(24, 7);
+  const bottles = { kind: 'bottles', xM: 23, yM: 6, widthM: 1, depthM: 1 } as const;
+  const six = comes('marker-touches', 6);
+  expect(lanesIn(closed, six).betweenM).toBe(0);
+  const { lanes, betweenM } = lanesIn({ ...closed, things: [bottles] }, six);
+  expect(betweenM).toBe(walkM);
+  expect(lanes).toHaveLength(6);
+  const floor = { x: 0, y: 0, width: 24, height: 7 };
+  expect(waysToBottles(lanes, floor, [bottles])).toEqual(lanes.map(() => true));
+  // Where there is no room for ways they lie close, and it is said.
+  expect(lanesIn({ ...hall(16, 5.1), things: [{ ...bottles, xM: 15, yM: 4.1 }] }, six).betweenM).toBe(0);
 });
 
 test('never fewer at once for it, no lane over another or outside the floor', () => {
@@ -69,9 +85,9 @@ test('never fewer at once for it, no lane over another or outside the floor', ()
         const place = hall(lengthM, widthM, lengthM);
         const list = ids.map((id) => comes(id, players, 2));
         const close = fitSideBySide(list, place, all);
-        const { fits, layout, strayM } = fitWithRoom(list, place, all);
+        const { fits, layout, betweenM } = fitWithRoom(list, place, all);
         expect(fits).toEqual(close.fits);
-        expect([...strayRooms, 0]).toContain(strayM);
+        expect([...strayRooms, walkM]).toContain(betweenM);
         const lanes = (layout?.lanes ?? []).flat();
         expect(lanes).toHaveLength((close.layout?.lanes ?? []).flat().length);
         const [long, short] = [Math.max(lengthM, widthM), Math.min(lengthM, widthM)];
