@@ -7,6 +7,7 @@ import { getPlayer } from '@/data/squad';
 import type { Book } from '@/drills';
 import type { Family } from '@/drills/types';
 import { type Skill } from '@/session/judging';
+import { usualTouchS } from '@/session/pace';
 import { comparisonsOf, transferOf, type Comparison } from '@/session/transfer';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
@@ -91,19 +92,24 @@ export async function progressView(
     transfer: transferOf(book, skill, id),
     comparisons: comparisonsOf(book, skill, id),
     weeks,
-    foci: await ledgersOf(context, book, skill, id),
+    foci: await ledgersOf(context, book, skill, facts),
   };
 }
 
 /** What a good repetition of some drills takes a player, drops and all, seconds: the middle of their steps of late. */
-function secondsEach(book: Book, skill: Skill, playerId: string, drillIds: readonly string[]): number {
+function secondsEach(
+  book: Book,
+  skill: Skill,
+  { id: playerId, age }: Pick<PlayerFacts, 'id' | 'age'>,
+  drillIds: readonly string[],
+): number {
   const each = drillIds.flatMap((drillId) => {
     const last = skill.done.findLast((one) => one.playerId === playerId && one.drillId === drillId);
     const drill = book.drill(drillId, playerId);
     const step = drill?.steps.find(({ id }) => id === last?.stepId) ?? drill?.steps[0];
     if (!step) return [];
-    const { perTouchS, dropCostS, usualRate } = step;
-    return [perTouchS.value + (1 / usualRate.value - 1) * dropCostS.value];
+    const { dropCostS, usualRate } = step;
+    return [usualTouchS(step, age) + (1 / usualRate.value - 1) * dropCostS.value];
   });
   return each.length === 0 ? 3 : each.reduce((sum, one) => sum + one, 0) / each.length;
 }
@@ -112,9 +118,10 @@ async function ledgersOf(
   context: Context,
   book: Book,
   skill: Skill,
-  playerId: string,
+  player: Pick<PlayerFacts, 'id' | 'age'>,
 ): Promise<FocusLedger[]> {
   const { db, today } = context;
+  const playerId = player.id;
   const foci = await fociOf(db, playerId);
   const ledgers = await Promise.all(
     foci.map(async (one): Promise<FocusLedger> => {
@@ -137,7 +144,7 @@ async function ledgersOf(
         ...one,
         weeks,
         atHome: days.reduce((sum, [, , home]) => sum + home, 0),
-        forecast: ledgerForecast(done, one.goal, weeks, secondsEach(book, skill, playerId, one.drillIds)),
+        forecast: ledgerForecast(done, one.goal, weeks, secondsEach(book, skill, player, one.drillIds)),
       };
     }),
   );
