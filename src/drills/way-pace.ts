@@ -57,7 +57,7 @@ export function pacedStep(drill: Pick<Drill, 'id' | 'space' | 'sports'>, step: U
         plusS === 0 ? '' : ` and ${plusS} s for what is done besides`,
       ].join(''),
     },
-    paces: fourBands((band) => seconds(band)),
+    paces: fourBands(seconds),
   };
 }
 const fourBands = <T>(of: (band: AgeBand) => T): Record<AgeBand, T> => ({

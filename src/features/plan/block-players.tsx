@@ -6,6 +6,7 @@ import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
+import { resultInWords, type Measure } from '@/core/counting/measure';
 import type { DosePart } from '@/core/explanations/dose';
 import type { BlockTime } from '@/core/planning/block-time';
 import { inMinutes } from '@/core/words';
@@ -95,7 +96,7 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
                       onChange={(next) => onOwn(player.id, { amount: next })}
                     />
                   )}
-                  {!out && <Aim goals={goals} />}
+                  {!out && <Aim measure={step.measure} goals={goals} />}
                 </td>
                 <td className="pr-2 whitespace-nowrap @max-xl:pl-4">
                   {out ? (
@@ -140,13 +141,19 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
 }
 
 /** What to reach today, and whether it can pass the step. */
-function Aim({ goals: { aim, mark, tooShort } }: { readonly goals: Goals }) {
+function Aim({
+  measure,
+  goals: { aim, mark, tooShort },
+}: {
+  readonly measure: Measure;
+  readonly goals: Goals;
+}) {
   return (
     <>
-      <span className="text-soft"> · aims at {aim}</span>
+      <span className="text-soft"> · aims at {resultInWords(measure, aim)}</span>
       {tooShort && (
         <span className="block font-semibold text-care">
-          too short to pass today: the mark is {mark.result}
+          too short to pass today: the mark is {resultInWords(measure, mark.result)}
         </span>
       )}
     </>

@@ -23,16 +23,11 @@ export function LaneNotes({
   const blockIds = slot.blocks.map(({ blockId }) => blockId);
   const movedHere = moves.moves.filter(({ blockId }) => blockIds.includes(blockId));
   const inTheWay = states.filter(({ conflicts }) => conflicts.length > 0);
-  const said = ({ blockId, lane }: Pick<LaneState, 'blockId' | 'lane'>): string => {
-    const block = slot.blocks.find((one) => one.blockId === blockId)!;
-    return laneWords(block, block.lanes[lane]!);
-  };
-  const shutIn = states.filter(({ toBottles }) => toBottles === false);
-  const blind = states.filter(({ behindM }) => behindM !== null);
+  const said = saidIn(slot);
   const least = states.reduce((all, { clearM }) => Math.min(all, clearM), Infinity);
   if (states.length === 0) return null;
   return (
-    <div className="space-y-2 print:hidden">
+    <div className="space-y-2">
       <div role="status" className="space-y-2">
         {inTheWay.map((state) => (
           <p
@@ -45,7 +40,7 @@ export function LaneNotes({
             </span>
             {state.free ? (
               <Button
-                className="min-h-9 touch:min-h-11 px-2 text-sm"
+                className="min-h-9 touch:min-h-11 px-2 text-sm print:hidden"
                 onClick={() => moves.moveTo(state.blockId, state.lane, state.free!)}
               >
                 Put it where there is room
@@ -55,30 +50,17 @@ export function LaneNotes({
             )}
           </p>
         ))}
+        <CareNotes slot={slot} states={states} />
       </div>
       {typeof moves.keeping === 'object' && (
-        <p role="alert" className="flex flex-wrap items-center gap-2 font-semibold text-care">
+        <p role="alert" className="print:hidden flex flex-wrap items-center gap-2 font-semibold text-care">
           <span>Not kept: {moves.keeping.problem}</span>
           <Button className="min-h-9 touch:min-h-11 px-2 text-sm" onClick={moves.again}>
             Keep again
           </Button>
         </p>
       )}
-      {blind.length > 0 && (
-        <p
-          role="status"
-          data-behind
-          className="rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care"
-        >
-          {`Who goes backwards has ${blind.map((state) => `${length(state.behindM!)} of clear floor behind in ${said(state)}`).join('; ')}: move or turn it until there is ${length(runOutM)}, or let it be walked.`}
-        </p>
-      )}
-      {shutIn.length > 0 && (
-        <p role="status" data-shut-in className="rounded-md border-2 border-line bg-chalk px-3 py-1">
-          {`No free way leads to the bottles from ${shutIn.map(said).join('; from ')}: who drinks waits until the others stop, or a lane is moved.`}
-        </p>
-      )}
-      <div className="flex flex-wrap items-center gap-2 text-sm text-soft">
+      <div className="flex flex-wrap items-center gap-2 text-sm text-soft print:hidden">
         <span>
           Drag a lane, or move it with the arrow keys; T turns it.
           {inTheWay.length === 0 &&
@@ -103,5 +85,40 @@ export function LaneNotes({
         )}
       </div>
     </div>
+  );
+}
+
+const saidIn =
+  ({ blocks }: Pick<PlacedSlot, 'blocks'>) =>
+  ({ blockId, lane }: Pick<LaneState, 'blockId' | 'lane'>): string => {
+    const block = blocks.find((one) => one.blockId === blockId)!;
+    return laneWords(block, block.lanes[lane]!);
+  };
+
+/** What to look after while the lanes lie as they do: whoever goes backwards, and the way to the bottles. */
+export function CareNotes({
+  slot,
+  states,
+}: {
+  readonly slot: Pick<PlacedSlot, 'blocks'>;
+  readonly states: readonly LaneState[];
+}) {
+  const { length } = useUnits();
+  const said = saidIn(slot);
+  const shutIn = states.filter(({ toBottles }) => toBottles === false);
+  const blind = states.filter(({ behindM }) => behindM !== null);
+  return (
+    <>
+      {blind.length > 0 && (
+        <p data-behind className="rounded-md border-2 border-care bg-care-bg px-3 py-1 text-care">
+          {`Who goes backwards has ${blind.map((state) => `${length(state.behindM!)} of clear floor behind in ${said(state)}`).join('; ')}: move or turn it until there is ${length(runOutM)}, or let it be walked.`}
+        </p>
+      )}
+      {shutIn.length > 0 && (
+        <p data-shut-in className="rounded-md border-2 border-line bg-chalk px-3 py-1">
+          {`No free way leads to the bottles from ${shutIn.map(said).join('; from ')}: who drinks waits until the others stop, or a lane is moved.`}
+        </p>
+      )}
+    </>
   );
 }

@@ -2,10 +2,11 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
-import { withMoves, type LaneMove } from '@/session/moved-lanes';
+import { laneStates, withMoves, type LaneMove } from '@/session/moved-lanes';
 import type { SetOut } from '@/session/set-out';
 import { Said } from '@/ui/units';
 import { FloorPlan } from './floor-plan';
+import { CareNotes } from './lane-notes';
 import { TapeList } from './tape-list';
 import { usePaces } from './use-paces';
 
@@ -50,6 +51,7 @@ function Floor({
           <Said>{`Does not fit here: ${problem}.`}</Said>
         </p>
       ))}
+      <CareNotes slot={slot} states={laneStates(slot, place)} />
       <FloorPlan place={place} slot={slot} numbered={[...slot.comes, ...slot.stays]} />
       <TapeList slot={slot} paces={paces} />
     </div>
