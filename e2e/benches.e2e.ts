@@ -137,8 +137,11 @@ test('what was written can be taken back from the notice', async () => {
   await page.sees('There now: 2.2 m from the wall');
   await page.press('Undo');
   await page.becomes(`document.body.textContent.includes('There now: 2.2 m')`, false);
-  const [back] = await app.query(`select setting from block where id = ?`, [block!.id as string]);
-  expect(back!.setting).toBe(block!.setting);
+  await app.comesToHold(
+    `select setting from block where id = ?`,
+    [{ setting: block!.setting }],
+    [block!.id as string],
+  );
 });
 
 test('the wall bench says what stands in the way and the nearest that works, keeps one beside, and finds a mark for a tempo', async () => {
@@ -223,16 +226,17 @@ describe('the feeder', () => {
     await page.setValue('Name', 'Short and high');
     await page.press('Keep');
     await page.sees('“Short and high” is kept.');
-    const rows = () =>
-      app.query(`select name, drill_id, removed_at_ms from feeder_setting where name = 'Short and high'`);
-    expect(await rows()).toMatchObject([{ drill_id: 'retreat-for-the-high-ball', removed_at_ms: null }]);
+    const row = `select drill_id, removed_at_ms is null as kept from feeder_setting where name = 'Short and high'`;
+    const rowIs = (kept: number) => app.comesToHold(row, [{ drill_id: 'retreat-for-the-high-ball', kept }]);
+    await rowIs(1);
     await dial('Speed', '20');
     await page.press('Short and high');
     await page.becomes(`${sentence}.includes('lands 1.5 m in front')`, true);
     await page.press('Remove Short and high');
     await page.sees('“Short and high” was removed.');
-    expect((await rows())[0]!.removed_at_ms).not.toBeNull();
+    await rowIs(0);
     await page.press('Undo');
+    await rowIs(1);
     await page.becomes(
       `document.body.textContent.includes('Remove Short and high') || document.querySelector('[aria-label="Remove Short and high"]') !== null`,
       true,

@@ -4,12 +4,15 @@ import path from 'node:path';
 import { createClient, type InValue } from '@libsql/client';
 import { freePort, startServer } from '../../scripts/lib/server.js';
 import { libsqlStandIn } from '../../testing/libsql-server';
+import { patienceMs } from './page';
 
 export interface App {
   readonly url: string;
   readonly file: string;
   /** Rows of the application's own database, read from outside. */
   readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
+  /** Waits until the rows are what is wanted: a page may show what was pressed before it is written. */
+  readonly comesToHold: (sql: string, wanted: Record<string, unknown>[], args?: InValue[]) => Promise<void>;
   /** SIGKILL: no chance to tidy up. */
   readonly kill: () => Promise<void>;
   /** Ends it as a person would. */
@@ -38,14 +41,24 @@ export async function openApp({ demo = false } = {}): Promise<App> {
     ...(host && { VOWSTEP_ALLOWED_HOSTS: ` ${host.toUpperCase()}:${port} ` }),
   };
   let server = await startServer({ port, env });
+  const query: App['query'] = async (sql, args = []) => {
+    const client = createClient({ url: `file:${file}`, timeout: 5000 });
+    const { rows } = await client.execute({ sql, args });
+    client.close();
+    return rows.map((row) => ({ ...row }));
+  };
   return {
     url: host ? `http://${host}:${port}` : server.url,
     file,
-    query: async (sql, args = []) => {
-      const client = createClient({ url: `file:${file}`, timeout: 5000 });
-      const { rows } = await client.execute({ sql, args });
-      client.close();
-      return rows as unknown as Record<string, unknown>[];
+    query,
+    comesToHold: async (sql, wanted, args) => {
+      const end = Date.now() + patienceMs;
+      for (;;) {
+        const last = await query(sql, args);
+        if (JSON.stringify(last) === JSON.stringify(wanted)) return;
+        if (Date.now() > end) throw new Error(`${sql} gives ${JSON.stringify(last)}.`);
+        await new Promise((later) => setTimeout(later, 50));
+      }
     },
     kill: () => server.kill(),
     stop: () => server.stop(),
