@@ -28,6 +28,9 @@ export class BounceSpread {
   #squaresS = 0;
   #lastMs: number | null = null;
 
+  /** @param errorMs how far each moment is off: of a finger that taps, where nothing else is said */
+  constructor(readonly errorMs = fingerMs) {}
+
   touch(atMs: number): void {
     if (this.#lastMs !== null && atMs > this.#lastMs) {
       const seconds = (atMs - this.#lastMs) / 1000;
@@ -43,7 +46,7 @@ export class BounceSpread {
   }
 
   /**
-   * Sample standard deviation of the heights without the share of the finger that taps, cm to a tenth; null with too few
+   * Sample standard deviation of the heights without the share of what took the times, cm to a tenth; null with too few
    * bounces. What is left of an even row may be nothing.
    */
   spreadCm(): number | null {
@@ -51,7 +54,7 @@ export class BounceSpread {
     if (n < fewestHeights) return null;
     const mean = this.#heights.reduce((sum, h) => sum + h, 0) / n;
     const variance = this.#heights.reduce((sum, h) => sum + (h - mean) ** 2, 0) / (n - 1);
-    const finger = fingerSpreadCm(this.#squaresS / n);
-    return Math.round(Math.sqrt(Math.max(0, variance - finger ** 2)) * 10) / 10;
+    const error = fingerSpreadCm(this.#squaresS / n, this.errorMs);
+    return Math.round(Math.sqrt(Math.max(0, variance - error ** 2)) * 10) / 10;
   }
 }
