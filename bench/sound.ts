@@ -2,6 +2,8 @@ import FFT from 'fft.js';
 import { impactsIn } from '@/core/sound/impacts';
 import { frameSize, hopSize } from '@/core/sound/spectrum';
 import { median, report } from './lib/measure';
+import { recordedBlows } from './lib/recorded';
+import { recordedRow } from './lib/recorded-scenes';
 import { scenes, type Shown } from './lib/sound-scenes';
 
 /*
@@ -87,3 +89,16 @@ report('sound-evenness', median(off), 'cm', 1);
 report('sound-evenness-95', [...off].sort((a, b) => a - b)[Math.floor(0.95 * (off.length - 1))]!, 'cm', 1);
 report('sound-time', median(all(({ offMs }) => offMs)), 'ms', 2);
 report('sound-speed', (1000 * soundS) / findMs, 'times the sound', 100, findMs / fftMs);
+
+// Against something from outside: blows somebody recorded, none of them a ball, in the same noises.
+const blows = recordedBlows();
+const recorded = Array.from({ length: Math.round(48 * share) }, (_, n) =>
+  recordedRow(blows, firstSeed + n, 20),
+);
+const ofRecorded = (of: 'hit' | 'missed' | 'wrong') => sum(recorded.map((one) => one[of]));
+report(
+  'sound-f1-recorded',
+  (2 * ofRecorded('hit')) / (2 * ofRecorded('hit') + ofRecorded('missed') + ofRecorded('wrong')),
+  '',
+  0.9,
+);
