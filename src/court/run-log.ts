@@ -50,6 +50,8 @@ export interface NewEvent {
   readonly value?: number | null;
   readonly ref?: string | null;
   readonly text?: string | null;
+  /** How it came about, where nobody pressed or typed it. */
+  readonly origin?: string | null;
   /** When it was made, where that was earlier. */
   readonly atMs?: number;
 }

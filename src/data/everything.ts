@@ -55,6 +55,7 @@ export async function everythingAbout(db: Executor, id: string) {
       value: touchEvent.value,
       ref: touchEvent.ref,
       text: touchEvent.text,
+      origin: touchEvent.origin,
       atMs: touchEvent.atMs,
     })
     .from(touchEvent)

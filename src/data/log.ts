@@ -20,15 +20,16 @@ export async function appendEvents(db: Executor, events: readonly TouchEvent[]):
       e.ref,
       e.text ?? null,
       e.by ?? null,
+      e.origin ?? null,
       e.atMs,
       e.monoMs,
       e.device,
     ]),
   );
   const result = await db.run(sql`
-    insert into touch_event (id, block_id, player_id, kind, attempt, value, ref, text, by, at_ms, mono_ms, device)
+    insert into touch_event (id, block_id, player_id, kind, attempt, value, ref, text, by, origin, at_ms, mono_ms, device)
     select value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5,
-           value ->> 6, value ->> 7, value ->> 8, value ->> 9, value ->> 10, value ->> 11
+           value ->> 6, value ->> 7, value ->> 8, value ->> 9, value ->> 10, value ->> 11, value ->> 12
     from json_each(${rows}) where true
     on conflict (id) do nothing`);
   return result.rowsAffected;
@@ -137,7 +138,7 @@ export async function clearStale(db: Executor, blockIds: readonly string[]): Pro
     .where(inArray(blockPlayer.blockId, [...blockIds]));
 }
 
-const eventColumns = sql`id, block_id, player_id, kind, attempt, value, ref, text, by, at_ms, mono_ms, device`;
+const eventColumns = sql`id, block_id, player_id, kind, attempt, value, ref, text, by, origin, at_ms, mono_ms, device`;
 type EventValues = [
   string,
   string,
@@ -148,14 +149,15 @@ type EventValues = [
   string | null,
   string | null,
   string | null,
+  string | null,
   number,
   number,
   string,
 ];
 
 function toEvent(row: EventValues): TouchEvent {
-  const [id, blockId, playerId, kind, attempt, value, ref, text, by, atMs, monoMs, device] = row;
-  return { id, blockId, playerId, kind, attempt, value, ref, text, by, atMs, monoMs, device };
+  const [id, blockId, playerId, kind, attempt, value, ref, text, by, origin, atMs, monoMs, device] = row;
+  return { id, blockId, playerId, kind, attempt, value, ref, text, by, origin, atMs, monoMs, device };
 }
 
 /** All events of blocks, in the order of the log. */
@@ -265,14 +267,14 @@ export async function replaceAttempts(
 /** Attempts of blocks, in the order done. */
 export async function attemptsOfBlocks(db: Executor, blockIds: readonly string[]): Promise<BlockAttempt[]> {
   const rows = await jsonRows<
-    [string, string, string, number | null, number, number, number, number, number, number]
+    [string, string, string, number | null, number, number, number, number, number, number, string | null]
   >(
     db,
-    sql`block_id, player_id, step_id, result, touches, drops, gaps, touching_ms, reported, fixed`,
+    sql`block_id, player_id, step_id, result, touches, drops, gaps, touching_ms, reported, fixed, origin`,
     sql`select * from attempt where block_id in (${idList(blockIds)}) order by block_id, player_id, number`,
   );
   return rows.map(
-    ([blockId, playerId, stepId, result, touches, drops, gaps, touchingMs, reported, fixed]) => ({
+    ([blockId, playerId, stepId, result, touches, drops, gaps, touchingMs, reported, fixed, origin]) => ({
       blockId,
       playerId,
       stepId,
@@ -283,6 +285,7 @@ export async function attemptsOfBlocks(db: Executor, blockIds: readonly string[]
       touchingMs,
       reported: reported === 1,
       fixed: fixed === 1,
+      origin,
     }),
   );
 }
@@ -299,6 +302,7 @@ export type BlockAttempt = Pick<
   | 'touchingMs'
   | 'reported'
   | 'fixed'
+  | 'origin'
 >;
 
 /** An attempt with a result: day, start, step, result, and whether it was made at home. */

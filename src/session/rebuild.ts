@@ -12,7 +12,7 @@ export type WholeRecord = Begun & { readonly held: Held };
 /** One attempt of a player in a block, on the step it was made on, counted as that step was measured then. */
 export interface HeldAttempt extends Pick<
   Attempt,
-  'number' | 'result' | 'touches' | 'drops' | 'startedMs' | 'gaps' | 'touchingMs' | 'reported'
+  'number' | 'result' | 'touches' | 'drops' | 'startedMs' | 'gaps' | 'touchingMs' | 'reported' | 'origin'
 > {
   readonly playerId: string;
   readonly drillId: string;
@@ -46,14 +46,14 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
     const ladder = ladderFor(record.held, playerId);
     return tally([...forAll, ...own], step.measure).attempts.map((attempt) => {
       const { number, result, touches, drops, startedMs, gaps, touchingMs } = attempt;
-      const { reported, fixed, conditions } = attempt;
+      const { reported, origin, fixed, conditions } = attempt;
       const moved = ladder.find((one) => one.id === conditions.stepId);
       return {
         playerId,
         drillId: record.drillId,
         stepId: (moved ?? step).id,
         day: record.held.day,
-        ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported },
+        ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported, origin },
         eased: easedOnCourt(record.changes, conditions),
         fixed: fixed !== null,
         feed: conditions.feed,

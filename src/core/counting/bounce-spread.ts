@@ -14,6 +14,9 @@ export function bounceHeightCm(seconds: number): number {
  */
 export const fingerMs = 25;
 
+/** How far a moment is off that was heard, milliseconds: twice the median of the bench’s scenes (`sound-time`). */
+export const earMs = 0.6;
+
 /**
  * The spread of heights a finger alone makes of bounces that are all alike, centimetres: h = g t²/8, so dh = g t/4 dt, and
  * each time has the error of two taps.

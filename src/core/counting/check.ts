@@ -10,6 +10,7 @@ import {
   recordKinds,
   type TouchEvent,
 } from './event';
+import { isOrigin } from './origin';
 import { idTimeMs, isUlid } from './ulid-time';
 
 /** At most this many events in one batch: ours. A player touches four times a second; this is a minute's worth. */
@@ -59,6 +60,8 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
   if (records && !e.text) return `text must say what the block is on a ${String(e.kind)}`;
   if (!isText(e.under)) return 'under must be null or a fingerprint';
   if (!isText(e.by)) return `by must be null or a name of at most ${longestText} whole letters`;
+  if (e.origin !== undefined && e.origin !== null && !isOrigin(e.origin))
+    return 'origin must be null, “felt”, or “ear” or “clip” with the number of its version';
   if (!isWhole(e.atMs, 0, nowMs + mostAheadMs)) return `atMs must be UTC milliseconds, ${notAhead}`;
   if (idTimeMs(e.id)! > nowMs + mostAheadMs) return `id must be made at its time, ${notAhead}`;
   if (!isWhole(e.monoMs, 0, longestMs)) return 'monoMs must be milliseconds, a whole number from 0';

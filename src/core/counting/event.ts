@@ -71,6 +71,8 @@ export interface TouchEvent {
   readonly text?: string | null;
   /** Who made the mark, by the name they gave; null for the coach of the session. */
   readonly by?: string | null;
+  /** How it came about, where nobody pressed or typed it: see {@link ./origin}; null for a finger. */
+  readonly origin?: string | null;
   /** Wall clock of the device, UTC milliseconds. */
   readonly atMs: number;
   /** The device's monotonic clock since its page opened, milliseconds. */

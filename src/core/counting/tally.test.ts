@@ -334,3 +334,31 @@ describe('for any log', () => {
     );
   });
 });
+
+describe('what was heard', () => {
+  const heard = (kind: EventKind, more: Partial<TouchEvent> = {}) =>
+    event(kind, { origin: 'ear 1', ...more });
+
+  test('is an attempt of its own beside what was tapped, in a row and in a time box', () => {
+    for (const measure of ['row', 'count'] as const) {
+      next = 0;
+      const { attempts } = tally([...log('xx'), heard('touch'), heard('touch'), heard('touch')], measure);
+      expect(attempts.map(({ result, origin }) => [result, origin])).toEqual([
+        [2, null],
+        [3, 'ear 1'],
+      ]);
+    }
+  });
+
+  test('bounces heard are as even as they were; of the same tapped a finger’s share is taken off', () => {
+    const times = [0, 500, 1010, 1500, 2020, 2510, 3000];
+    const spreadOf = (origin: string | null) =>
+      tally(
+        times.map((atMs) => event('touch', { atMs, origin })),
+        'steadiness',
+      ).best!;
+    const heights = times.slice(1).map((one, at) => bounceHeightCm((one - times[at]!) / 1000));
+    expect(spreadOf('ear 1')).toBeCloseTo(sampleStandardDeviation(heights), 1);
+    expect(spreadOf(null)).toBe(0);
+  });
+});

@@ -1,10 +1,11 @@
-import { BounceSpread } from './bounce-spread';
+import { BounceSpread, earMs } from './bounce-spread';
 import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
 import { countKinds, type TouchEvent } from './event';
 import { liveEvents } from './live';
 import { touchesOf } from './pass';
 import { better, inParts, measures, type Measure } from './measure';
+import { isHeard } from './origin';
 
 /** One try at a step: a row up to its drop, a time box, a set, a lap. */
 export interface Attempt {
@@ -23,8 +24,10 @@ export interface Attempt {
   readonly open: boolean;
   /** Done as a whole and not counted: it has no result. */
   readonly whole: boolean;
-  /** Counted aloud and typed in, not touch by touch. */
+  /** Said as a whole, not touch by touch: counted aloud and typed in, or read from a clip (see origin). */
   readonly reported: boolean;
+  /** How it was counted, where not by finger or word: by ear, from a clip; that of its first mark. */
+  readonly origin: string | null;
   /** The last correction of its result; null when there is none. */
   readonly fixed: Fix | null;
   /** What it was made under. */
@@ -67,6 +70,7 @@ interface Draft {
   open: boolean;
   whole: boolean;
   reported: boolean;
+  origin: string | null;
   fixed: Fix | null;
   /** The result it had when it was put right: what comes after that counts on. */
   fixedAt: number;
@@ -157,7 +161,7 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
       weakest.set(draft, parts);
       draft.result = parts.touch(event.text ?? null);
     } else if (measure === 'steadiness') {
-      const spread = spreads.get(draft) ?? new BounceSpread();
+      const spread = spreads.get(draft) ?? new BounceSpread(isHeard(draft.origin) ? earMs : undefined);
       spreads.set(draft, spread);
       spread.touch(event.atMs);
       draft.result = spread.spreadCm();
@@ -211,7 +215,12 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
   const { gathering } = measures[measure];
   const last = drafts.at(-1);
   const same = (draft: Draft) =>
-    draft.round === event.attempt && draft.conditions === conditions && !draft.reported && !draft.whole;
+    draft.round === event.attempt &&
+    draft.conditions === conditions &&
+    !draft.reported &&
+    !draft.whole &&
+    // What was heard and what was tapped are two counts of it, never one.
+    draft.origin === (event.origin ?? null);
   const whole = event.kind === 'done';
   const found =
     event.kind === 'result' || whole
@@ -236,6 +245,7 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
     touchingMs: 0,
     waiting: false,
     reported: false,
+    origin: event.origin ?? null,
     fixed: null,
     fixedAt: 0,
     conditions,

@@ -315,6 +315,8 @@ export const touchEvent = sqliteTable(
     text: text('text'),
     /** Who made the mark; null for the session's coach. */
     by: text('by'),
+    /** How it came about, where nobody pressed or typed it: heard, from a clip, felt. */
+    origin: text('origin'),
     atMs: integer('at_ms').notNull(),
     monoMs: integer('mono_ms').notNull(),
     device: text('device').notNull(),
@@ -347,6 +349,8 @@ export const attempt = sqliteTable(
     eased: integer('eased', { mode: 'boolean' }).notNull().default(false),
     /** Counted aloud and typed in. */
     reported: integer('reported', { mode: 'boolean' }).notNull().default(false),
+    /** How it was counted, where not by finger or word: by ear, from a clip. */
+    origin: text('origin'),
     /** Put right afterwards; the log says by whom and when. */
     fixed: integer('fixed', { mode: 'boolean' }).notNull().default(false),
     /** How the ball came, where that was changed on court: known, random, live. */

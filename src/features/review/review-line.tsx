@@ -107,6 +107,8 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           </Figure>
           , {tally.drops} dropped
           {line.reported > 0 && `, ${counted(line.reported, 'attempt')} counted aloud`}
+          {line.heard > 0 && `, ${counted(line.heard, 'attempt')} by ear`}
+          {line.seen > 0 && `, ${counted(line.seen, 'attempt')} from a clip`}
           {line.fixed > 0 && `, ${counted(line.fixed, 'attempt')} corrected`}
           {tally.ratePerMin !== null && (
             <>

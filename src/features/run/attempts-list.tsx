@@ -3,6 +3,7 @@
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { measures, resultInWords } from '@/core/counting/measure';
+import { originInWords } from '@/core/counting/origin';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { answersByCall } from '@/core/calls/answers';
 import { Chip } from './chip';
@@ -37,7 +38,9 @@ export function AttemptsList({ run, player, log }: Props) {
             <span className="tabular w-8 text-soft">{attempt.number}</span>
             <span className="flex-1">
               <b>{attempt.result === null ? 'no result' : resultInWords(measure, attempt.result)}</b>
-              {attempt.reported && ' · counted aloud'}
+              {attempt.origin
+                ? ` · ${originInWords(attempt.origin)}`
+                : attempt.reported && ' · counted aloud'}
               {attempt.fixed && ` · ${fixWords(attempt)}`}
               <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>
             </span>

@@ -89,11 +89,12 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           'Other hand',
           'Said aloud',
           'Corrected',
+          'Counted by',
         ],
         (from) =>
           jsonRows<[string, string, string, string, string, ...Cell[]]>(
             db,
-            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, home, other_hand, reported, fixed`,
+            sql`day, title, name, drill_id, step_id, number, result, touches, drops, seconds, eased, home, other_hand, reported, fixed, origin`,
             sql`select a.*, s.title as title, p.name as name, a.touching_ms / 1000.0 as seconds
                 from attempt a join block b on b.id = a.block_id join session s on s.id = b.session_id join player p on p.id = a.player_id
                 order by a.day, a.block_id, a.player_id, a.number limit ${atOnce} offset ${from}`,
@@ -104,23 +105,24 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
           name,
           ...titles(drillId, stepId),
           ...rest.slice(0, 5),
-          ...rest.slice(5).map((one) => one === 1),
+          ...rest.slice(5, 10).map((one) => one === 1),
+          ...rest.slice(10),
         ],
       );
       return;
     }
     case 'touches':
       yield* inPieces(
-        ['Time', 'Day', 'Session', 'Player', 'What', 'Try', 'Value', 'Words', 'By', 'Device'],
+        ['Time', 'Day', 'Session', 'Player', 'What', 'Try', 'Value', 'Words', 'By', 'Counted by', 'Device'],
         (from) =>
           jsonRows<
-            [number, string, string, string | null, string, number, Cell, string | null, Cell, string]
+            [number, string, string, string | null, string, number, Cell, string | null, Cell, Cell, string]
           >(
             db,
-            sql`at_ms, day, title, name, kind, attempt, value, words, by, device`,
+            sql`at_ms, day, title, name, kind, attempt, value, words, by, origin, device`,
             // What a block was begun as is for programs: the bundle has it.
             sql`select e.at_ms, s.day as day, s.title as title, p.name as name, e.kind, e.attempt, e.value,
-                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.device
+                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.origin, e.device
                 from touch_event e join block b on b.id = e.block_id join session s on s.id = b.session_id
                 left join player p on p.id = e.player_id order by e.seq limit ${atOnce} offset ${from}`,
           ),

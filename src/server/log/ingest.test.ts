@@ -42,6 +42,7 @@ describe('a malformed batch is refused whole, by name', () => {
     [{ atMs: 1.5 }, 'atMs must be UTC milliseconds'],
     [{ monoMs: -1 }, 'monoMs must be milliseconds'],
     [{ device: '' }, 'device must be 1 to 64'],
+    [{ origin: 'a bird' }, 'origin must be null, “felt”, or “ear” or “clip”'],
   ] as const;
   test.each(bad)('%j', async (change, message) => {
     const { block, playerIds } = await oneBlockSession(box.context);

@@ -75,12 +75,19 @@ test('an event comes back as it was sent', async () => {
   const { context } = box;
   const { block, playerIds } = await oneBlockSession(context);
   const [touch] = eventsOf('x', block.id, playerIds[0]!, ids(), 1_795_000_000_123);
-  const zone: TouchEvent = { ...touch!, id: ids(2)(5), kind: 'zone', value: 2.5, attempt: 3 };
+  const zone: TouchEvent = {
+    ...touch!,
+    id: ids(2)(5),
+    kind: 'zone',
+    value: 2.5,
+    attempt: 3,
+    origin: 'ear 1',
+  };
   const clock: TouchEvent = { ...touch!, id: ids(3)(6), kind: 'start', playerId: null };
   const undo: TouchEvent = { ...touch!, id: ids(4)(7), kind: 'undo', ref: zone.id };
   value(await ingestTouches(context, { events: [touch, zone, clock, undo] }));
   const byId = (a: TouchEvent, b: TouchEvent) => (a.id < b.id ? -1 : 1);
   expect(await eventsOfBlocks(context.db, [block.id])).toEqual(
-    [touch!, zone, clock, undo].sort(byId).map((event) => ({ text: null, by: null, ...event })),
+    [touch!, zone, clock, undo].sort(byId).map((event) => ({ text: null, by: null, origin: null, ...event })),
   );
 });

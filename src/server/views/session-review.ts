@@ -43,6 +43,9 @@ export interface ReviewLine {
   /** How many attempts were counted aloud, and how many were put right afterwards. */
   readonly reported: number;
   readonly fixed: number;
+  /** How many were heard, and how many come from a clip. */
+  readonly heard: number;
+  readonly seen: number;
   /** What was noted on court. */
   readonly remarks: readonly Remark[];
   readonly tally: Summary & { readonly results: readonly (number | null)[] };
@@ -141,8 +144,10 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           gate,
           tally: { ...summary, results },
           whole: own.every((attempt) => attempt.result === null && attempt.drops === 0),
-          reported: own.filter((attempt) => attempt.reported).length,
+          reported: own.filter((attempt) => attempt.reported && !attempt.origin).length,
           fixed: own.filter((attempt) => attempt.fixed).length,
+          heard: own.filter(({ origin }) => origin?.startsWith('ear')).length,
+          seen: own.filter(({ origin }) => origin?.startsWith('clip')).length,
           remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
           bestBefore,
           // A first result has beaten nothing.

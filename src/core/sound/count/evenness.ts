@@ -1,8 +1,5 @@
-import { BounceSpread } from '../../counting/bounce-spread';
+import { BounceSpread, earMs } from '../../counting/bounce-spread';
 import type { HeardRow } from './rows';
-
-/** How far a moment heard is off, milliseconds: twice the median of the bench’s scenes. */
-export const earMs = 0.6;
 
 /** How even the heights of heard bounces are, cm; null with too few. What was not heard, and pauses, say nothing. */
 export function evennessCm(rows: readonly HeardRow[]): number | null {

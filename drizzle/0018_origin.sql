@@ -1,0 +1,2 @@
+ALTER TABLE `attempt` ADD `origin` text;--> statement-breakpoint
+ALTER TABLE `touch_event` ADD `origin` text;
