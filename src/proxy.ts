@@ -4,7 +4,7 @@ import { hostAllowed, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
 const files =
-  /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|home\/[\w-]+\.(?:js|css|woff2)|solver\/[\w-]+\.(?:js|wasm)|icon\.svg|favicon\.ico|sw\.js)$/;
+  /^\/(?:_next\/static\/.+|calls\/[\w-]+\.(?:wav|md)|home\/[\w-]+\.(?:js|css|woff2)|solver\/[\w-]+\.(?:js|wasm)|icon\.svg|ear\/[\w-]+\.js|favicon\.ico|sw\.js)$/;
 
 /** The worker that builds sessions: it alone compiles WebAssembly, and asks for nothing but its solver. */
 const solverWorker = '/solver/builder.js';
@@ -24,6 +24,8 @@ function policy(nonce?: string): string {
     // Positions and sizes drawn to scale are style attributes; they cannot run anything.
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
+    // A clip somebody opens here is looked at here.
+    "media-src 'self' blob:",
     "connect-src 'self'",
     "worker-src 'self'",
     "object-src 'none'",
@@ -33,12 +35,16 @@ function policy(nonce?: string): string {
   ].join('; ');
 }
 
-function secured(response: NextResponse, csp: string): NextResponse {
+/** What a device may be asked for: by pages of ours alone, and by nothing in a frame; by files and answers not at all. */
+const nothingAsked = 'camera=(), microphone=(), geolocation=()';
+const pagesAsk = 'camera=(self), microphone=(self), geolocation=()';
+
+function secured(response: NextResponse, csp: string, asks = nothingAsked): NextResponse {
   response.headers.set('content-security-policy', csp);
   response.headers.set('x-content-type-options', 'nosniff');
   response.headers.set('referrer-policy', 'no-referrer');
   response.headers.set('cross-origin-resource-policy', 'same-origin');
-  response.headers.set('permissions-policy', 'camera=(), microphone=(), geolocation=()');
+  response.headers.set('permissions-policy', asks);
   return response;
 }
 
@@ -104,7 +110,7 @@ export function proxy(request: NextRequest): NextResponse {
   // Where somebody who has to sign in first comes back to.
   headers.set('x-vowstep-path', pathname + request.nextUrl.search);
   headers.set('content-security-policy', policy(nonce));
-  return secured(NextResponse.next({ request: { headers } }), policy(nonce));
+  return secured(NextResponse.next({ request: { headers } }), policy(nonce), pagesAsk);
 }
 
 function decodable(path: string): boolean {

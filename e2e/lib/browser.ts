@@ -28,14 +28,25 @@ export interface Browser {
 /** How often it is looked whether what is waited for is there. */
 const lookEveryMs = 40;
 
+interface BrowserAsked {
+  /** A sound file that stands in for a microphone; it is allowed without being asked for, and played once. */
+  readonly microphone?: string;
+}
+
 /** A fresh headless browser with a profile of its own. */
-export async function openBrowser(width = 1280, height = 800): Promise<Browser> {
+export async function openBrowser(width = 1280, height = 800, asked: BrowserAsked = {}): Promise<Browser> {
   const profile = mkdtempSync(path.join(tmpdir(), 'vowstep-browser-'));
   const options = new chrome.Options();
   options.setChromeBinaryPath('/usr/bin/chromium');
   options.addArguments(...flags, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
   // The hall's name leads to this computer, and is no secure address: as a tablet sees it.
   if (host) options.addArguments(`--host-resolver-rules=MAP ${host} 127.0.0.1`);
+  if (asked.microphone)
+    options.addArguments(
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-audio-capture=${asked.microphone}%noloop`,
+    );
   const prefs = new logging.Preferences();
   prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
   options.setLoggingPrefs(prefs);

@@ -13,7 +13,7 @@ const form = /^(?:(?:ear|clip) [1-9]\d{0,2}|felt)$/;
 export const isOrigin = (value: unknown): value is string => typeof value === 'string' && form.test(value);
 
 /** "by ear", "from a clip", "as felt"; of anything else nothing. */
-export function originInWords(origin: string | null | undefined): string {
+export function countedInWords(origin: string | null | undefined): string {
   if (!origin) return '';
   if (origin.startsWith('ear')) return 'by ear';
   return origin.startsWith('clip') ? 'from a clip' : origin === feltOrigin ? 'as felt' : '';

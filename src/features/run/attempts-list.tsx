@@ -3,7 +3,7 @@
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { measures, resultInWords } from '@/core/counting/measure';
-import { originInWords } from '@/core/counting/origin';
+import { countedInWords } from '@/core/counting/origin';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { answersByCall } from '@/core/calls/answers';
 import { Chip } from './chip';
@@ -39,7 +39,7 @@ export function AttemptsList({ run, player, log }: Props) {
             <span className="flex-1">
               <b>{attempt.result === null ? 'no result' : resultInWords(measure, attempt.result)}</b>
               {attempt.origin
-                ? ` · ${originInWords(attempt.origin)}`
+                ? ` · ${countedInWords(attempt.origin)}`
                 : attempt.reported && ' · counted aloud'}
               {attempt.fixed && ` · ${fixWords(attempt)}`}
               <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>

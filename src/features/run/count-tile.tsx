@@ -1,6 +1,6 @@
 'use client';
 
-import { Keyboard } from 'lucide-react';
+import { Ear, Keyboard } from 'lucide-react';
 import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Step } from '@/drills/types';
 import { better, numberInWords, reaches, type Measure } from '@/core/counting/measure';
@@ -36,6 +36,8 @@ export interface CountTileProps {
   /** An answer beside the mark of that id. */
   readonly onBeside: (playerId: string, markId: string, text: string) => void;
   readonly onType: (playerId: string) => void;
+  /** Counts by ear; left out where nothing of the step can be heard. */
+  readonly onEar?: (playerId: string) => void;
   readonly onSay: (sentence: string) => void;
   /** Seconds of the running hold so far; 0 for other measures. */
   readonly heldS: number;
@@ -59,7 +61,7 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
   const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
-  const { onMark, onBeside, onType, compact = false, pass = null } = props;
+  const { onMark, onBeside, onType, onEar, compact = false, pass = null } = props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
@@ -100,7 +102,10 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
               {compact ? (
                 <Count value={result.score} compact />
               ) : (
-                <TypeButton name={name} onType={() => onType(playerId)} />
+                <>
+                  {onEar && <EarButton name={name} onEar={() => onEar(playerId)} />}
+                  <TypeButton name={name} onType={() => onType(playerId)} />
+                </>
               )}
             </div>
             {compact && (
@@ -117,6 +122,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
             onZone={(points, lateMs) => mark(measure === 'grade' ? 'grade' : 'zone', points, lateMs)}
           />
         </div>
+        <div data-ear-of={digit} className="empty:hidden" />
         {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
       </Frame>
     );
@@ -201,6 +207,9 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
           <span className="sr-only">{name}: </span>
           {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
         </PressZone>
+        {/* What is heard takes the room of both while it listens. */}
+        <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />
+        {onEar && !compact && <EarButton name={name} onEar={() => onEar(playerId)} beside />}
         <TypeButton name={name} onType={() => onType(playerId)} beside compact={compact} />
       </div>
     </Frame>
@@ -304,6 +313,25 @@ function Line({
   );
 }
 
+/** For what the device hears itself. */
+function EarButton({ name, onEar, beside = false }: { name: string; onEar: () => void; beside?: boolean }) {
+  return (
+    <button
+      type="button"
+      onClick={onEar}
+      aria-label={`${name}: count by ear`}
+      className={cx(
+        'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
+        beside
+          ? 'border-l-2 border-ink peer-[:not(:empty)]:hidden'
+          : 'shrink-0 rounded-md border-2 border-edge',
+      )}
+    >
+      <Ear aria-hidden size={22} /> By ear
+    </button>
+  );
+}
+
 /** For what was counted aloud. */
 function TypeButton({
   name,
@@ -326,7 +354,7 @@ function TypeButton({
         beside
           ? compact
             ? 'border-t-2 border-ink'
-            : 'border-l-2 border-ink'
+            : 'border-l-2 border-ink peer-[:not(:empty)]:hidden'
           : 'shrink-0 rounded-md border-2 border-edge',
       )}
     >

@@ -3,7 +3,7 @@
 import { doneTogether } from '@/session/together';
 import { usePart } from '@/ui/use-part';
 import type { RunLog } from '@/court/run-log';
-import { CourtGrid } from './court-grid';
+import { CourtGrid, type EarOffer } from './court-grid';
 import type { CourtPlayer } from './court-view';
 import type { TogetherGridProps } from './together-grid';
 import type { BlockRun } from './use-block';
@@ -15,6 +15,8 @@ interface Props {
   readonly log: RunLog;
   readonly onType: (playerId: string) => void;
   readonly onSay: (sentence: string) => void;
+  /** Opens counting by ear, where that is offered. */
+  readonly ear?: EarOffer | null;
   /** True where several stations share the screen. */
   readonly compact?: boolean;
 }
@@ -31,7 +33,7 @@ function TogetherLater(props: TogetherGridProps) {
 }
 
 /** What is pressed in a block: the tiles that count, or who has done what is done together. */
-export function CourtCounts({ run, screen, log, onType, onSay, compact = false }: Props) {
+export function CourtCounts({ run, screen, log, onType, onSay, ear, compact = false }: Props) {
   const { working, shown, numberOf, mark, refusal } = screen;
   return isTogether(run) ? (
     <TogetherLater run={run} players={working} log={log} numberOf={numberOf} onSay={onSay} />
@@ -46,6 +48,7 @@ export function CourtCounts({ run, screen, log, onType, onSay, compact = false }
       onType={onType}
       onSay={onSay}
       refusal={refusal}
+      ear={ear}
       compact={compact}
     />
   );

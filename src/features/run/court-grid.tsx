@@ -6,6 +6,7 @@ import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
 import { takesSequence } from '@/session/pace';
 import { CountTile, type CountTileProps } from './count-tile';
+import type { Drill, Step } from '@/drills/types';
 import type { CourtPlayer } from './court-view';
 import type { RunLog } from '@/court/run-log';
 import type { BlockRun } from './use-block';
@@ -23,6 +24,12 @@ const grids = [
   'grid-cols-2 sm:grid-cols-4',
 ];
 
+/** Counting by ear: whether a step can be heard, and how it is opened for a player. */
+export interface EarOffer {
+  readonly hears: (drill: Drill, step: Step) => boolean;
+  readonly open: (playerId: string) => void;
+}
+
 interface Props {
   readonly run: BlockRun;
   /** Who is shown now, and everybody who works in the block. */
@@ -36,13 +43,15 @@ interface Props {
   readonly onSay: (sentence: string) => void;
   /** Why the last press counted nothing; null when it did. */
   readonly refusal: string | null;
+  /** Left out where nothing is counted by ear. */
+  readonly ear?: EarOffer | null;
   /** True where several stations share the screen: smaller tiles, in the room of one station. */
   readonly compact?: boolean;
 }
 
 /** The tiles of those who are counted, as large as the screen allows. */
 export function CourtGrid(props: Props) {
-  const { run, players, all, log, numberOf, onMark, onType, onSay, refusal, compact = false } = props;
+  const { run, players, all, log, numberOf, onMark, onType, onSay, refusal, ear, compact = false } = props;
   const { block, drill, position, phases, rounds, say } = run;
   const onBeside = useCallback<CountTileProps['onBeside']>(
     (playerId, ref, text) => say({ playerId, kind: 'beside', ref, text }),
@@ -93,6 +102,7 @@ export function CourtGrid(props: Props) {
             onMark={onMark}
             onBeside={onBeside}
             onType={onType}
+            onEar={ear?.hears(work.drill, work.step) ? ear.open : undefined}
             onSay={onSay}
             heldS={heldS}
             phases={phases}

@@ -99,6 +99,7 @@ export function madeRows(
   things: Things,
   rows: readonly number[],
   heightM = things.between(0.12, 0.6),
+  kind: Struckable = 'strings',
 ): MadeUp<RowTruth> {
   const periodS = 2 * Math.sqrt((2 * heightM) / g);
   const blows: Blow[] = [];
@@ -107,7 +108,7 @@ export function madeRows(
   for (const [index, row] of rows.entries()) {
     const fromS = atS;
     for (let n = 0; n < row; n++) {
-      blows.push(things.blow(atS, 'strings'));
+      blows.push(things.blow(atS, kind));
       touches.push(atS);
       if (n < row - 1) atS += periodS * Math.max(0.6, 1 + 0.09 * things.normal());
     }

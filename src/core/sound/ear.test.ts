@@ -1,0 +1,86 @@
+import { EarAtWork, type EarNews } from './job';
+import { othersLabel } from './others';
+import type { Hearing } from './ear';
+import { PracticeRoom } from './synth/practice';
+import { noiseWave } from './synth/noise';
+import { seededRandom } from '../random';
+
+const rate = 48_000;
+const piece = 2048;
+const rows: Hearing = {
+  by: 'rows',
+  counts: 'strings',
+  ends: 'floor',
+  periodS: { least: 0.2, most: 1.3 },
+};
+
+/** Hears a sound as a worker would, piece by piece; the last news. */
+function hears(work: EarAtWork, wave: Float32Array): EarNews {
+  let last: EarNews | null = null;
+  for (let at = 0; at + piece <= wave.length; at += piece)
+    last = work.take(wave.slice(at, at + piece)) ?? last;
+  return last!;
+}
+
+test('taught by five of a sound, it counts what it hears, as it goes', () => {
+  const work = new EarAtWork(rate);
+  const room = new PracticeRoom(7, rate);
+  hears(work, room.nobody(3));
+  for (const sound of ['strings', 'floor'] as const) {
+    work.ask({ kind: 'teach', label: sound, sound });
+    const { lesson, knows } = hears(work, room.teaches(sound));
+    expect(lesson?.learnt ?? true).toBe(true);
+    expect(knows).toContain(sound);
+    work.ask({ kind: 'end lesson' });
+  }
+  work.ask({ kind: 'listen', hearing: rows });
+  const { wave, truth } = room.drill(rows);
+  const { heard, conditions } = hears(work, wave);
+  expect(conditions.filter(({ stops }) => stops)).toEqual([]);
+  expect(heard?.by).toBe('rows');
+  const found = heard?.by === 'rows' ? heard.rows.rows.filter(({ touches }) => touches.length > 1) : [];
+  expect(found).toHaveLength(truth.length);
+  for (const [at, { howMany }] of found.entries())
+    expect(Math.abs(howMany.count - truth[at]!)).toBeLessThanOrEqual(1);
+  expect(work.ask({ kind: 'stop' }).heard).toBeNull();
+});
+
+test('fewer than five teach nothing, and what was forgotten is not known', () => {
+  const work = new EarAtWork(rate);
+  const room = new PracticeRoom(8, rate);
+  work.ask({ kind: 'teach', label: 'strings', sound: 'strings' });
+  // Three seconds of nobody and three bounces.
+  const few = hears(work, room.teaches('strings').slice(0, Math.round(4.7 * rate)));
+  expect(few.lesson).toMatchObject({ learnt: false, wanted: 5 });
+  expect(few.knows).toEqual([]);
+  work.ask({ kind: 'teach', label: 'strings', sound: 'strings' });
+  expect(hears(work, room.teaches('strings')).knows).toEqual(['strings']);
+  expect(work.ask({ kind: 'forget', label: 'strings' }).knows).toEqual([]);
+});
+
+test('a muted microphone and noise louder than the ball are said before anything is counted', () => {
+  const muted = hears(new EarAtWork(rate), new Float32Array(2 * rate));
+  expect(muted.conditions.map(({ kind }) => kind)).toEqual(['silent']);
+
+  const work = new EarAtWork(rate);
+  const room = new PracticeRoom(9, rate);
+  hears(work, room.nobody(3));
+  work.ask({ kind: 'teach', label: 'strings', sound: 'strings' });
+  expect(hears(work, room.teaches('strings')).conditions).toEqual([]);
+  const loud = noiseWave('hiss', 4, seededRandom(1), rate).map((x) => 0.2 * x);
+  expect(hears(work, loud).conditions).toContainEqual(
+    expect.objectContaining({ kind: 'too noisy', stops: true }),
+  );
+});
+
+test('two children whose balls sound the same are said to; whose do not, are told apart', () => {
+  const work = new EarAtWork(rate);
+  const room = new PracticeRoom(10, rate);
+  const teach = (label: string, sound: 'strings' | 'frame') => {
+    work.ask({ kind: 'teach', label, sound });
+    return hears(work, room.teaches(sound));
+  };
+  teach('strings', 'strings');
+  expect(teach(othersLabel, 'frame').conditions).toEqual([]);
+  expect(teach(othersLabel, 'strings').conditions.map(({ kind }) => kind)).toEqual(['confused']);
+});

@@ -1,0 +1,100 @@
+import type { TouchEvent } from '@/core/counting/event';
+import { earOrigin } from '@/core/counting/origin';
+import type { Dose } from '@/core/dose/dose';
+import { blockClock, elapsedS } from '@/core/run/block-clock';
+import type { Phase } from '@/core/run/phases';
+import { roundNow } from '@/core/run/round';
+import { catchGrades } from '@/core/sound/count/catches';
+import type { Heard } from '@/core/sound/ear';
+import type { Step } from '@/drills/types';
+import type { NewEvent } from './run-log';
+
+/** One mark of what was heard, before it is known which try it belongs to. */
+interface HeardMark {
+  readonly kind: 'touch' | 'drop' | 'grade';
+  readonly atS: number;
+  readonly value?: number;
+}
+
+/** A row that is over has its end a moment after its last touch, seconds. */
+const endsAfterS = 0.3;
+
+/** What was heard as marks: rows end with a drop, a toss counts when its claps are there, a catch has its grade. */
+function marksOf(heard: Heard, step: Step): HeardMark[] {
+  if (heard.by === 'catches')
+    return heard.catches.map(({ atS, grade }) => ({
+      ...{ kind: 'grade', atS },
+      value: (step.zones ?? [])[catchGrades.indexOf(grade)]?.points ?? 0,
+    }));
+  if (heard.by === 'claps')
+    return heard.tosses.map(({ atS, claps, caught }) => ({
+      kind: caught && claps.length >= (step.claps ?? 1) ? 'touch' : 'drop',
+      atS,
+    }));
+  const { rows } = heard.rows;
+  return rows.flatMap(({ touches, endedBy }, at): HeardMark[] => {
+    const last = touches.at(-1)!.atS;
+    const over = endedBy !== null || at < rows.length - 1;
+    return [
+      ...touches.map(({ atS }): HeardMark => ({ kind: 'touch', atS })),
+      // In a time box a ball that was lost costs time and ends nothing that has to be said.
+      ...(over && step.measure === 'row' ? [{ kind: 'drop', atS: last + endsAfterS } as const] : []),
+    ];
+  });
+}
+
+interface Where {
+  readonly blockId: string;
+  readonly playerId: string;
+  readonly step: Step;
+  /** What is done, as its rounds are counted. */
+  readonly dose: Dose;
+  readonly phases: readonly Phase[];
+  /** What happened to the block's clock. */
+  readonly clockEvents: readonly TouchEvent[];
+  /** When the sound began, UTC milliseconds. */
+  readonly startMs: number;
+  /** Touches and drops of the player so far. */
+  readonly tries: number;
+}
+
+/**
+ * The marks of what was heard, for the log, each at its own moment and in the try that was on then; and how many were
+ * outside: in a rest, or before the block was started.
+ */
+export function heardMarks(
+  heard: Heard,
+  { blockId, playerId, step, dose, phases, clockEvents, startMs, tries }: Where,
+): { readonly marks: readonly NewEvent[]; readonly outside: number } {
+  const marks: NewEvent[] = [];
+  let outside = 0;
+  for (const { kind, atS, value } of marksOf(heard, step)) {
+    const atMs = Math.round(startMs + 1000 * atS);
+    // The clock as it stood then: it may be paused or over by now.
+    const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
+    const attempt = roundNow(dose, phases, elapsedS(clock, atMs), tries + marks.length);
+    if (attempt === null) {
+      if (kind === 'touch') outside += 1;
+      continue;
+    }
+    marks.push({ blockId, playerId, kind, attempt, atMs, origin: earOrigin, value: value ?? null });
+  }
+  return { marks, outside };
+}
+
+/** The best that was heard, of the measure's kind: the longest row, all of a box, tosses that counted, catches. */
+export function heardBest(heard: Heard): {
+  readonly count: number;
+  readonly from: number;
+  readonly to: number;
+} {
+  if (heard.by === 'catches') return exactly(heard.catches.length);
+  if (heard.by === 'claps') return exactly(heard.tosses.length);
+  const longest = heard.rows.rows.reduce(
+    (best, { howMany }) => (howMany.count > best.count ? howMany : best),
+    exactly(0),
+  );
+  return longest;
+}
+
+const exactly = (count: number) => ({ count, from: count, to: count });

@@ -1,0 +1,216 @@
+'use client';
+
+import { Ear, FlaskConical, Mic } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import type { TouchEvent } from '@/core/counting/event';
+import { liveEvents } from '@/core/counting/live';
+import { soundsOf, type Heard, type Hearing } from '@/core/sound/ear';
+import { hearingOf } from '@/session/hearing';
+import { heardMarks } from '@/court/heard-marks';
+import type { RunLog } from '@/court/run-log';
+import { seedOf } from '@/core/fingerprint';
+import { tally } from '@/core/counting/tally';
+import { Button } from '@/ui/button';
+import { Dialog } from '@/ui/dialog';
+import { ErrorNote } from '@/ui/error-note';
+import type { CourtPlayer } from '../court-view';
+import type { BlockRun } from '../use-block';
+import { EarResult } from './ear-result';
+import { EarStrip } from './ear-strip';
+import { LevelBar } from './level-bar';
+import { Teach } from './teach';
+import { useOwnSignals } from './use-own-signals';
+import { useEar } from './use-ear';
+
+interface Props {
+  readonly run: BlockRun;
+  readonly player: CourtPlayer;
+  readonly digit: number;
+  readonly log: RunLog;
+  /** Whether this device sounds signals and calls now. */
+  readonly sounds: boolean;
+  readonly nowMs: () => number;
+  readonly onClose: () => void;
+}
+
+/** What was heard, and of what. */
+interface Result {
+  readonly heard: Heard;
+  readonly startMs: number;
+  readonly fromMs: number;
+  readonly truth: readonly number[] | null;
+}
+
+/** A finger misses or doubles about so many taps of a hundred. Ours. */
+const fingerSure = 0.97;
+
+/** Counting one player by ear: the microphone, what it is taught, what it hears, and what becomes of it. */
+export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Props) {
+  // What it listens to is what was on when it began, whatever the court turns to meanwhile.
+  const [at] = useState(() => ({
+    blockId: run.block.id,
+    ...run.playerNow(player.id).work,
+    phases: run.phasesFor(player.id),
+  }));
+  const ear = useEar(nowMs, seedOf(run.block.id));
+  const [hearing, setHearing] = useState<Hearing>(() => hearingOf(at.drill, at.step)!);
+  const [listens, setListens] = useState<{ readonly fromMs: number } | null>(null);
+  const [result, setResult] = useState<Result | null>(null);
+  const { news, ask } = ear;
+  const { name } = player;
+
+  const stop = () => {
+    const startMs = ear.startMs();
+    if (news?.heard && startMs !== null && listens)
+      setResult({ heard: news.heard, startMs, fromMs: listens.fromMs, truth: news.truth ?? null });
+    setListens(null);
+    ask({ kind: 'stop' });
+  };
+  const ended = run.block.id !== at.blockId || run.clock.state === 'ended';
+  const stopNow = useRef(stop);
+  useEffect(() => {
+    stopNow.current = stop;
+  });
+  // The microphone is let go when the block is over, or by itself when it is gone; what was counted stays.
+  const { close, state } = ear;
+  const over = listens !== null && (ended || state === 'closed');
+  useEffect(() => {
+    if (!over) return;
+    stopNow.current();
+    close();
+  }, [over, close]);
+  useOwnSignals(listens !== null && sounds && run.clock.state === 'running', run, ear, nowMs);
+
+  const taps = (from: Result): TouchEvent[] =>
+    liveEvents(log.eventsOf(at.blockId, player.id)).filter(
+      ({ kind, playerId, origin, atMs }) =>
+        (kind === 'touch' || kind === 'drop') && playerId === player.id && !origin && atMs >= from.fromMs,
+    );
+  const marksOf = ({ heard, startMs }: Result) =>
+    heardMarks(heard, {
+      ...{
+        blockId: at.blockId,
+        playerId: player.id,
+        step: at.step,
+        dose: at.dose,
+        phases: at.phases,
+        startMs,
+      },
+      clockEvents: log.events(at.blockId, null),
+      tries: triesOf(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
+    });
+  const keep = async (kept: Result, said: number | null) => {
+    const { marks } = marksOf(kept);
+    // What was heard takes the place of what was tapped meanwhile: the log keeps both, one of them counts.
+    for (const { id } of taps(kept))
+      await log.log({ blockId: at.blockId, playerId: player.id, kind: 'undo', ref: id });
+    for (const mark of marks) await log.log(mark);
+    if (said !== null && kept.heard.by === 'claps')
+      await log.log({
+        ...{ blockId: at.blockId, playerId: player.id, kind: 'note' },
+        text: `Said ${said}, clapped ${kept.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
+      });
+  };
+  const done = () => {
+    setResult(null);
+    if (ended || ear.state === 'closed') onClose();
+  };
+
+  if (listens && !over) return <EarStrip ear={ear} digit={digit} name={name} step={at.step} onStop={stop} />;
+  const stopping = news?.conditions.filter(({ stops }) => stops) ?? [];
+  const taught = soundsOf(hearing).needed.every((kind) => news?.knows.includes(kind));
+  return (
+    <Dialog
+      open
+      onOpenChange={(open) => !open && onClose()}
+      title={`By ear: ${name}`}
+      intro={`${at.drill.title}, ${at.step.title}. Heard and counted on this device; no sound is kept or sent.`}
+      startsAtField={false}
+    >
+      {ear.trouble && <ErrorNote>{ear.trouble.words}</ErrorNote>}
+      {result ? (
+        <EarResult
+          {...{ name, heard: result.heard, step: at.step, truth: result.truth }}
+          outside={marksOf(result).outside}
+          tapped={taps(result).filter(({ kind }) => kind === 'touch').length}
+          tapsWin={evidenceOf(result.heard) < fingerSure * taps(result).length}
+          onKeep={(said) => {
+            void keep(result, said);
+            done();
+          }}
+          onCorrect={(value) => {
+            void log.log({
+              ...{ blockId: at.blockId, playerId: player.id, kind: 'result', value },
+              attempt: 1 + new Set(log.eventsOf(at.blockId, player.id).map(({ attempt }) => attempt)).size,
+            });
+            done();
+          }}
+          onDrop={done}
+        />
+      ) : ear.state !== 'open' ? (
+        <div className="space-y-3 pt-2">
+          <Button
+            look="now"
+            className="min-h-16 w-full text-lg"
+            disabled={ear.state === 'asks'}
+            onClick={() => void ear.open(false)}
+          >
+            <Mic aria-hidden /> {ear.state === 'asks' ? 'The browser asks…' : 'Open the microphone'}
+          </Button>
+          <Button className="min-h-12 w-full" onClick={() => void ear.open(true)}>
+            <FlaskConical aria-hidden size={18} /> Practice microphone: a made-up child, nothing is kept
+          </Button>
+        </div>
+      ) : (
+        <div className="space-y-3">
+          <div className="flex items-center gap-3">
+            <span className="text-sm text-soft">Loudness</span>
+            <LevelBar levelDb={news?.levelDb ?? -80} noiseDb={news?.noiseDb ?? -80} />
+          </div>
+          {ear.wireless && (
+            <p className="text-care">
+              This is a wireless headset: it hears late and loses the high sounds. The device’s own microphone
+              is better.
+            </p>
+          )}
+          <div role="status">
+            {news?.conditions.map(({ kind, words, stops }) => (
+              <p key={kind} className={stops ? 'font-bold text-stop' : 'text-care'}>
+                {words}
+              </p>
+            ))}
+          </div>
+          <Teach ear={ear} hearing={hearing} onHearing={setHearing} />
+          <p className="text-soft">
+            First nobody does anything for three seconds, then {name} makes each sound five times, here, with
+            this ball.
+          </p>
+          <Button
+            look="now"
+            className="min-h-16 w-full text-lg"
+            disabled={!taught || stopping.length > 0}
+            onClick={() => {
+              ask({ kind: 'listen', hearing });
+              setListens({ fromMs: nowMs() });
+            }}
+          >
+            <Ear aria-hidden /> Listen and count
+          </Button>
+        </div>
+      )}
+    </Dialog>
+  );
+}
+
+const triesOf = ({ touches, drops }: { readonly touches: number; readonly drops: number }): number =>
+  touches + drops;
+
+/** How much what was heard weighs: touches, each as sure as it is. */
+function evidenceOf(heard: Heard): number {
+  if (heard.by === 'rows')
+    return heard.rows.rows.reduce(
+      (sum, { touches }) => sum + touches.reduce((all, { sure }) => all + sure, 0),
+      0,
+    );
+  return heard.by === 'claps' ? heard.tosses.length : heard.catches.reduce((sum, { sure }) => sum + sure, 0);
+}

@@ -1,0 +1,3 @@
+/* Counting by ear: fetched once the court can count, and kept for a reload without the server. */
+export { hearingOf } from '@/session/hearing';
+export { EarDesk } from './ear-desk';

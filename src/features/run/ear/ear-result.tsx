@@ -1,0 +1,118 @@
+import { Check, Pencil, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { measures } from '@/core/counting/measure';
+import { counted } from '@/core/words';
+import type { Heard } from '@/core/sound/ear';
+import { howManyInWords } from '@/core/sound/how-many';
+import { Button } from '@/ui/button';
+import type { Step } from '@/drills/types';
+import { CountPad } from '../count-pad';
+import { heardInWords, leftOutInWords, leftOutOf } from './heard-words';
+import { TouchLine } from './touch-line';
+
+export interface ResultProps {
+  readonly name: string;
+  readonly heard: Heard;
+  readonly step: Step;
+  /** Touches that were heard where nothing counts: in a rest, or before the block began. */
+  readonly outside: number;
+  /** What was tapped meanwhile, and whether that is the larger evidence. */
+  readonly tapped: number;
+  readonly tapsWin: boolean;
+  /** What a made-up drill really had; null from a real microphone: only that is kept. */
+  readonly truth: readonly number[] | null;
+  readonly onKeep: (said: number | null) => void;
+  readonly onCorrect: (value: number) => void;
+  readonly onDrop: () => void;
+}
+
+/** What was heard: how many, how sure, what was left out; kept, put right or dropped with one press. */
+export function EarResult(props: ResultProps) {
+  const { name, heard, step, outside, tapped, tapsWin, truth, onKeep, onCorrect, onDrop } = props;
+  const [correcting, setCorrecting] = useState(false);
+  const [said, setSaid] = useState('');
+  const left = leftOutInWords(leftOutOf(heard));
+  const nothing =
+    heard.by === 'rows'
+      ? heard.rows.rows.length === 0
+      : (heard.by === 'claps' ? heard.tosses : heard.catches).length === 0;
+  return (
+    <div className="space-y-3">
+      <p className="font-head text-4xl font-extrabold" data-heard-result>
+        {heardInWords(heard, step)}
+        {heard.by === 'rows' && step.measure !== 'steadiness' && (
+          <span className="ml-2 text-xl font-semibold">{measures[step.measure].unit}</span>
+        )}
+      </p>
+      {heard.by === 'rows' && <TouchLine rows={heard.rows.rows} leftOut={heard.rows.leftOut} />}
+      {heard.by === 'rows' && heard.rows.rows.length > 1 && step.measure === 'row' && (
+        <p>
+          Rows:{' '}
+          {heard.rows.rows
+            .map(
+              ({ howMany, endedBy }) => `${howManyInWords(howMany)}${endedBy === 'floor' ? ' (floor)' : ''}`,
+            )
+            .join('; ')}
+          .
+        </p>
+      )}
+      {heard.by === 'claps' && (
+        <label className="flex items-center gap-2">
+          The step asks for {counted(step.claps ?? 1, 'clap')}. What did {name} say?
+          <input
+            inputMode="numeric"
+            value={said}
+            onChange={({ target }) => /^\d{0,2}$/.test(target.value) && setSaid(target.value)}
+            aria-label="Claps said"
+            className="tabular min-h-11 w-16 rounded-md border-2 border-edge bg-sheet px-2"
+          />
+        </label>
+      )}
+      <p className="text-soft">
+        {left ? `Left out: ${left}.` : 'Nothing was left out.'}
+        {outside > 0 &&
+          ` ${counted(outside, 'touch', 'touches')} outside the time of the block: not counted.`}
+      </p>
+      {tapped > 0 && (
+        <p data-beside-taps>
+          Tapped meanwhile: {tapped}.{' '}
+          {tapsWin
+            ? 'The finger was surer: what was tapped stays, unless you keep what was heard.'
+            : 'The ear was surer: if it is kept, it takes the place of what was tapped.'}
+        </p>
+      )}
+      {truth ? (
+        <p className="rounded-md border-2 border-edge bg-chalk px-3 py-2">
+          This was the practice microphone: really {truth.join(' and then ')}. Nothing of it is kept.
+        </p>
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          <Button
+            look={tapsWin ? 'plain' : 'now'}
+            disabled={nothing}
+            className="min-h-14 flex-1 text-lg"
+            onClick={() => onKeep(said === '' ? null : Number(said))}
+          >
+            <Check aria-hidden size={20} /> Keep what was heard
+          </Button>
+          <Button className="min-h-14" onClick={() => setCorrecting(true)}>
+            <Pencil aria-hidden size={18} /> Correct
+          </Button>
+          <Button look={tapsWin ? 'now' : 'plain'} className="min-h-14" onClick={onDrop}>
+            <Trash2 aria-hidden size={18} /> {tapped > 0 ? 'Keep the taps' : 'Drop it'}
+          </Button>
+        </div>
+      )}
+      <CountPad
+        title={correcting ? `${name}: what it really was` : null}
+        intro={`Heard: ${heardInWords(heard, step)}. What you type is kept instead.`}
+        measure={step.measure}
+        onClose={() => setCorrecting(false)}
+        onKeep={(value) => {
+          setCorrecting(false);
+          onCorrect(value);
+        }}
+      />
+    </div>
+  );
+}

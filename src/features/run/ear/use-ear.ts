@@ -1,0 +1,84 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { EarJob, EarNews } from '@/core/sound/job';
+import {
+  earTrouble,
+  isWireless,
+  noEarHere,
+  openMicrophone,
+  openPractice,
+  type EarTrouble,
+  type OpenEar,
+} from '@/court/ear';
+
+export interface EarState {
+  /** 'closed' until somebody opens it; 'asks' while the browser asks. */
+  readonly state: 'closed' | 'asks' | 'open';
+  readonly practice: boolean;
+  readonly news: EarNews | null;
+  readonly trouble: EarTrouble | null;
+  /** A headset: it hears late. */
+  readonly wireless: boolean;
+  readonly open: (practice: boolean) => Promise<void>;
+  readonly ask: (job: EarJob) => void;
+  readonly startMs: () => number | null;
+  readonly close: () => void;
+}
+
+/** One ear, opened when it is asked for and let go when it is closed or its screen goes. */
+export function useEar(nowMs: () => number, seed: number): EarState {
+  const ear = useRef<OpenEar | null>(null);
+  const here = useRef(true);
+  const [state, setState] = useState<EarState['state']>('closed');
+  const [practice, setPractice] = useState(false);
+  const [wireless, setWireless] = useState(false);
+  const [news, setNews] = useState<EarNews | null>(null);
+  const [trouble, setTrouble] = useState<EarTrouble | null>(null);
+
+  const close = useCallback(() => {
+    ear.current?.close();
+    ear.current = null;
+    setState('closed');
+  }, []);
+  useEffect(() => {
+    here.current = true;
+    return () => {
+      here.current = false;
+      ear.current?.close();
+      ear.current = null;
+    };
+  }, []);
+
+  const open = async (made: boolean) => {
+    const cannot = made ? null : noEarHere();
+    setTrouble(cannot);
+    if (cannot || state !== 'closed') return;
+    setState('asks');
+    setPractice(made);
+    const ports = {
+      nowMs,
+      onNews: setNews,
+      onEnd: (gone: EarTrouble) => {
+        setTrouble(gone);
+        close();
+      },
+    };
+    try {
+      const opened = made ? openPractice(seed, ports) : await openMicrophone(ports);
+      // It may have been closed while the browser asked.
+      if (!here.current) return opened.close();
+      ear.current = opened;
+      setWireless(isWireless(opened.name));
+      setState('open');
+    } catch (error) {
+      setTrouble(earTrouble(error));
+      setState('closed');
+    }
+  };
+  return {
+    ...{ state, practice, news, trouble, wireless, open, close },
+    ask: useCallback((job: EarJob) => ear.current?.ask(job), []),
+    startMs: useCallback(() => ear.current?.startMs() ?? null, []),
+  };
+}
