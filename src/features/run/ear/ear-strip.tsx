@@ -1,7 +1,7 @@
 import { Ear, Square } from 'lucide-react';
 import { createPortal } from 'react-dom';
 import type { Step } from '@/drills/types';
-import { heardInWords, heardNow } from './heard-words';
+import { besideTheNumber, heardNow } from './heard-words';
 import { LevelBar } from './level-bar';
 import type { EarState } from './use-ear';
 
@@ -31,7 +31,7 @@ export function EarStrip({ ear, digit, name, step, onStop }: Props) {
           </span>
         </span>
         <span className="block truncate text-sm leading-tight" data-heard-words>
-          {heard ? heardInWords(heard, step) : 'listens'}
+          {heard ? besideTheNumber(heard, step) : 'listens'}
         </span>
         <LevelBar levelDb={news?.levelDb ?? -80} noiseDb={news?.noiseDb ?? -80} />
       </span>

@@ -2,6 +2,7 @@ import { whyLeftWords, type LeftOut } from '@/core/sound/count/taken';
 import type { Heard } from '@/core/sound/ear';
 import { howManyInWords } from '@/core/sound/how-many';
 import { heardBest } from '@/court/heard-marks';
+import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import type { Step } from '@/drills/types';
 
@@ -30,6 +31,15 @@ export function heardNow(heard: Heard, step: Step): string {
   if (step.measure !== 'row') return String(heard.rows.all.count);
   return String(heard.rows.rows.at(-1)?.touches.length ?? 0);
 }
+
+/** What stands under that number: how sure it is, or what was heard before it. */
+export function besideTheNumber(heard: Heard, step: Step): string {
+  if (heard.by !== 'rows' || step.measure === 'steadiness') return heardInWords(heard, step);
+  const { from, to } = step.measure === 'row' ? (heard.rows.rows.at(-1)?.howMany ?? nothing) : heard.rows.all;
+  return from === to ? measures[step.measure].unit : `perhaps ${from} to ${to}`;
+}
+
+const nothing = { from: 0, to: 0 };
 
 /** "6 unlike what was taught, 2 echoes"; empty where nothing was left out. */
 export function leftOutInWords(leftOut: readonly LeftOut[]): string {

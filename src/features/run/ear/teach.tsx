@@ -89,16 +89,13 @@ function Sound({ ear, label, kind, title, note }: SoundProps) {
         )}
       </span>
       {lesson ? (
-        <Button onClick={() => ask({ kind: 'end lesson' })} aria-label={`Done: ${words}`}>
-          Done
+        <Button onClick={() => ask({ kind: 'end lesson' })}>
+          Done<span className="sr-only">: {words}</span>
         </Button>
       ) : (
-        <Button
-          disabled={quietS > 0}
-          onClick={() => ask({ kind: 'teach', label, sound: kind })}
-          aria-label={`Teach: ${words}`}
-        >
+        <Button disabled={quietS > 0} onClick={() => ask({ kind: 'teach', label, sound: kind })}>
           <Ear aria-hidden size={18} /> {quietS > 0 ? `in ${quietS} s` : known ? 'Again' : 'Teach'}
+          <span className="sr-only">: {words}</span>
         </Button>
       )}
       {known && (

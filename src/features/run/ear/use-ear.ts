@@ -29,6 +29,7 @@ export interface EarState {
 /** One ear, opened when it is asked for and let go when it is closed or its screen goes. */
 export function useEar(nowMs: () => number, seed: number): EarState {
   const ear = useRef<OpenEar | null>(null);
+  const began = useRef<number | null>(null);
   const here = useRef(true);
   const [state, setState] = useState<EarState['state']>('closed');
   const [practice, setPractice] = useState(false);
@@ -37,6 +38,8 @@ export function useEar(nowMs: () => number, seed: number): EarState {
   const [trouble, setTrouble] = useState<EarTrouble | null>(null);
 
   const close = useCallback(() => {
+    // What was heard until now is still dated by it.
+    began.current = ear.current?.startMs() ?? began.current;
     ear.current?.close();
     ear.current = null;
     setState('closed');
@@ -79,6 +82,6 @@ export function useEar(nowMs: () => number, seed: number): EarState {
   return {
     ...{ state, practice, news, trouble, wireless, open, close },
     ask: useCallback((job: EarJob) => ear.current?.ask(job), []),
-    startMs: useCallback(() => ear.current?.startMs() ?? null, []),
+    startMs: useCallback(() => ear.current?.startMs() ?? began.current, []),
   };
 }

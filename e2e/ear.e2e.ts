@@ -1,0 +1,133 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
+import { sceneWave } from '@/core/sound/synth/scene';
+import { writeWav } from '@/formats/wav';
+import { openApp, type App } from './lib/app';
+import { axeViolations } from './lib/axe';
+import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { Page } from './lib/page';
+import { bookSession, finish, tap, type Booked } from './lib/session';
+
+/* By ear, with a sound file in the microphone's place: bounces to learn from, and later a row of seventeen. */
+const rowOf = 17;
+/** The row begins so long after the file, seconds: by then everything is taught. */
+const rowFromS = 32;
+let app: App;
+let browser: Browser;
+let page: Page;
+let at: Booked;
+let folder: string;
+
+const later = (blows: readonly Blow[], byS: number): Blow[] =>
+  blows.map((blow) => ({ ...blow, atS: blow.atS + byS }));
+
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'vowstep-ear-'));
+  const file = path.join(folder, 'bounces.wav');
+  const things = thingsOf(21);
+  const lesson = taught(things, 'strings');
+  const row = madeRows(things, [rowOf], 0.25);
+  const rate = 48_000;
+  writeFileSync(
+    file,
+    writeWav({
+      sampleRate: rate,
+      samples: sceneWave({
+        ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate, seed: 5 },
+        seconds: rowFromS + row.seconds + 8,
+        struck: [
+          ...[2, 7.5, 13, 18.5].flatMap((byS) => later(lesson.blows, byS)),
+          ...later(row.blows, rowFromS),
+        ],
+      }),
+    }),
+  );
+  [app, browser] = await Promise.all([openApp(), openBrowser(1024, 768, { microphone: file })]);
+  page = new Page(browser.driver);
+  at = await bookSession(app, page, ['Mika', 'Robin'], [['palm-up-bounce', 'row-20']]);
+});
+afterAll(async () => {
+  await browser.close();
+  await app.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const script = <T>(text: string): Promise<T> => browser.driver.executeScript<T>(`return (${text})`);
+/** Teaches the strings once three quiet seconds are over. */
+async function teachStrings(): Promise<void> {
+  const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: Bounces on the strings')`;
+  await page.becomes(`${teach}?.disabled`, false);
+  await script(`${teach}.click()`);
+  await page.sees('taught');
+}
+const byEar = (name: string) =>
+  script(`document.querySelector('[aria-label="${name}: count by ear"]').click()`);
+
+test('pages may ask for a microphone and a camera themselves, and nothing else may', async () => {
+  const policyOf = async (where: string) => (await fetch(app.url + where)).headers.get('permissions-policy');
+  expect(await policyOf('/')).toBe('camera=(self), microphone=(self), geolocation=()');
+  for (const where of ['/ear/worklet.js', '/api/health', '/icon.svg'])
+    expect(await policyOf(where)).toBe('camera=(), microphone=(), geolocation=()');
+});
+
+test('a row is taught, heard and kept: the tile, the log and the review say the same', async () => {
+  await browser.driver.get(`${app.url}/sessions/${at.sessionId}/run`);
+  await page.sees('Start block');
+  await page.press('Start block');
+  await page.becomes(`document.querySelector('[aria-label="Mika: count by ear"]') !== null`, true);
+  await byEar('Mika');
+  await page.sees('no sound is kept or sent');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Open the microphone');
+  await page.sees('A touch sounds like');
+  await teachStrings();
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  // What is left of the lesson may be heard as a short row of its own, before the long one.
+  await page.press('Listen and count');
+  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf), 60_000);
+  await page.press('Stop');
+  await page.becomes(
+    `document.querySelector('[data-heard-result]').textContent.startsWith('${rowOf}')`,
+    true,
+  );
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Keep what was heard');
+  await page.becomes(`document.querySelector('[data-best]').textContent`, String(rowOf));
+  await app.comesToHold(
+    `select count(*) >= ${rowOf} as all_there, min(origin) as origin from touch_event where kind = 'touch' and player_id = ?`,
+    [{ all_there: 1, origin: 'ear 1' }],
+    [at.playerIds[0]!],
+  );
+});
+
+test('the practice microphone is told apart from the real one, and keeps nothing', async () => {
+  await page.keys('\uE00C');
+  await byEar('Robin');
+  await page.press('Practice microphone');
+  await teachStrings();
+  await page.press('Listen and count');
+  await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 4`, true, 30_000);
+  await tap(page, 2, 3);
+  await setViewport(browser.driver, 390, 844);
+  expect(await script('document.documentElement.scrollWidth')).toBe(390);
+  await setViewport(browser.driver, 1024, 768);
+  await page.press('Stop');
+  await page.sees('Nothing of it is kept');
+  await page.sees('Tapped meanwhile: 3');
+  await page.press('Close');
+  expect(
+    await app.query(`select count(*) as n from touch_event where origin is not null and player_id = ?`, [
+      at.playerIds[1]!,
+    ]),
+  ).toEqual([{ n: 0 }]);
+});
+
+test('the review says what was heard', async () => {
+  await finish(page);
+  await page.sees('Review: On court');
+  await page.sees('by ear');
+  await page.becomes(`document.querySelector('li[data-player] [data-best]').textContent`, String(rowOf));
+  expect(await browser.faults()).toEqual([]);
+});
