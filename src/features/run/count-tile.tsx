@@ -11,9 +11,9 @@ import { roundWords as wordsOfRound } from '@/core/run/sides';
 import { growingRoundAt, roundNow } from '@/core/run/round';
 import type { Phase } from '@/core/run/phases';
 import { cx } from '@/ui/class-names';
+import { usePart } from '@/ui/use-part';
 import { BesideBar } from './beside-bar';
 import { PressZone } from './press-zone';
-import { sentenceAfter } from './say';
 import { TargetZones } from './target-zones';
 
 export interface CountTileProps {
@@ -230,14 +230,18 @@ function useMoment(forMs: number): [boolean, () => void] {
   return [at !== 0, useCallback(() => setAt((before) => before + 1), [])];
 }
 
+/** Fetched once the court can count. */
+export const loadSay = () => import('./say');
+
 /** Tells screen readers what a sighted coach reads at a glance, and no more. */
 function useSpoken({ name, step, target, onSay }: CountTileProps, result: Tally): void {
   const before = useRef(result);
+  const words = usePart(loadSay);
   useEffect(() => {
-    const sentence = sentenceAfter(name, step.measure, target, before.current, result);
+    const sentence = words?.sentenceAfter(name, step.measure, target, before.current, result);
     before.current = result;
     if (sentence) onSay(sentence);
-  }, [name, step.measure, target, result, onSay]);
+  }, [name, step.measure, target, result, onSay, words]);
 }
 
 function Title({

@@ -18,6 +18,7 @@ import { AdjustSheet } from './adjust-sheet';
 import { CallLater, loadCalls } from './call-later';
 import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
 import { CourtCounts, isTogether, loadTogether } from './court-counts';
+import { loadSay } from './count-tile';
 import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
@@ -52,6 +53,7 @@ const loadRest = () =>
     loadPlayer(),
     loadSound(),
     loadCalls(),
+    loadSay(),
     loadEar(),
   ]);
 
