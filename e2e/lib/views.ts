@@ -63,6 +63,7 @@ export const views: readonly (readonly [name: string, path: (ids: Ids) => string
     ['On paper', (ids) => `/sessions/${ids.planned}/paper`, 'To ask at the end'],
     ['Review', (ids) => `/sessions/${ids.held}/review`, /Accept \d+ proposals/],
     ['Counts', (ids) => `/sessions/${ids.held}/counts`, 'Back to the review'],
+    ['Clip', (ids) => `/sessions/${ids.held}/clip`, 'Open a clip'],
     ['Find', () => '/find?q=hands', 'found for'],
     ['Removed', () => '/removed', 'Nothing has been removed'],
     ['Help', () => '/help', 'Short answers'],

@@ -83,6 +83,9 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
             <ButtonLink href={`/sessions/${session.id}/counts`} prefetch={false}>
               Correct counts
             </ButtonLink>
+            <ButtonLink href={`/sessions/${session.id}/clip`} prefetch={false}>
+              Clip
+            </ButtonLink>
             <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
               <Check aria-hidden size={18} />{' '}
               {open.length === 0 ? 'All decided' : `Accept ${counted(open.length, 'proposal')}`}

@@ -4,6 +4,7 @@ import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import { liveEvents } from '@/core/counting/live';
 import { longestText } from '@/core/counting/event';
+import { feltOrigin } from '@/core/counting/origin';
 import { buttonClass } from '@/ui/button';
 import { Chip } from './chip';
 import type { RunLog } from '@/court/run-log';
@@ -31,7 +32,10 @@ export function LookAndSay({ run, log, whom }: Props) {
   const [note, setNote] = useState('');
   const events = liveEvents(log.events(block.id, whom));
   const stateOf = (checkpoint: string) =>
-    events.findLast(({ kind, text }) => (kind === 'held' || kind === 'broke') && text === checkpoint)?.kind;
+    events.findLast(
+      ({ kind, text, origin }) =>
+        (kind === 'held' || kind === 'broke') && text === checkpoint && origin !== feltOrigin,
+    )?.kind;
   const notes = events.filter((event) => event.kind === 'note');
   const keep = (text: string) => {
     if (text.trim() === '') return;

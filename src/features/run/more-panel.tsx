@@ -1,6 +1,6 @@
 'use client';
 
-import { DoorOpen, Ruler } from 'lucide-react';
+import { DoorOpen, Film, Ruler } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { callsOf, feedsOf, sequenceOf } from '@/session/sound';
@@ -72,6 +72,15 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
         >
           <Ruler aria-hidden size={20} /> Set-up
         </button>
+        {/* Beside the court, which goes on counting. */}
+        <a
+          href={`/sessions/${view.session.id}/clip?block=${run.block.id}`}
+          target="_blank"
+          rel="noreferrer"
+          className={buttonClass('plain', 'min-h-12')}
+        >
+          <Film aria-hidden size={20} /> Clip <span className="sr-only">in a new tab</span>
+        </a>
         <Link
           href={`/sessions/${view.session.id}/plan`}
           prefetch={false}

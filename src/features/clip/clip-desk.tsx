@@ -1,0 +1,377 @@
+'use client';
+
+import { Camera, Film, Square, Undo2 } from 'lucide-react';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { markKinds, markWords, type MarkKind } from '@/core/clip/marks';
+import { isMeasurable } from '@/core/clip/checkpoints';
+import { clipOrigin } from '@/core/counting/origin';
+import { tally } from '@/core/counting/tally';
+import type { RunBlock, SessionRunView } from '@/server/views/session-run';
+import { hearingOf } from '@/session/hearing';
+import { Button } from '@/ui/button';
+import { ErrorNote } from '@/ui/error-note';
+import { PageHead, Sheet } from '@/ui/page-head';
+import { cx } from '@/ui/class-names';
+import { plainSettings } from '@/features/run/court-settings';
+import { presentCourt, type ScreenProps } from '@/features/run/present-court';
+import { useBlock, type BlockRun } from '@/features/run/use-block';
+import { useCourt, useLogState, type Court } from '@/features/run/use-court';
+import { CheckpointList } from './checkpoint-list';
+import { ClipPane } from './clip-pane';
+import { MarkBar } from './mark-bar';
+import { ReadingsList } from './readings-list';
+import { SoundCount } from './sound-count';
+import { useClip, type Clip } from './use-clip';
+import { useClipSound } from './use-clip-sound';
+import { useRecorder } from './use-recorder';
+
+/** A desk is quiet, even while a block goes on. */
+const quiet = { ...plainSettings, sound: false };
+/** Two touches of what nobody said the sound of: as far apart as balls bounce, seconds. */
+const anyBall = { least: 0.15, most: 2.5 } as const;
+
+export const ClipPage = presentCourt(ClipDesk);
+
+/** A clip of somebody in a block: looked at frame by frame on this device, marked, timed, counted, and written into the log. */
+function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
+  const router = useRouter();
+  const asked = useSearchParams();
+  const court = useCourt(given, renew);
+  const { log, view } = court;
+  const { trouble, waiting, loose } = useLogState(log);
+  const [blockId, setBlockId] = useState(asked.get('block') ?? view.blocks[0]?.id ?? '');
+  const [playerId, setPlayerId] = useState(asked.get('player') ?? '');
+  const block = view.blocks.find(({ id }) => id === blockId) ?? view.blocks[0];
+  if (!block) return <PageHead title="Clip">This session has no block yet: a clip belongs to one.</PageHead>;
+  const players = view.players.filter(({ id }) => block.players.some((one) => one.playerId === id));
+  const player = players.find(({ id }) => id === playerId) ?? players[0];
+  return (
+    <>
+      <PageHead
+        title={`Clip: ${view.session.title ?? ''}`}
+        actions={
+          <>
+            <span role="status" className="text-sm text-safe">
+              {waiting + loose > 0 ? 'Saving…' : 'Saved'}
+            </span>
+            <Button
+              onClick={() =>
+                void log.flush().then(() => {
+                  router.push(`/sessions/${view.session.id}/review`);
+                  router.refresh();
+                })
+              }
+            >
+              To the review
+            </Button>
+          </>
+        }
+      >
+        Looked at on this device alone: no picture and no sound is kept or sent.
+      </PageHead>
+      {trouble && <ErrorNote>{trouble}</ErrorNote>}
+      <div className="mb-3 flex flex-wrap gap-3">
+        <Pick label="Block" value={block.id} onPick={setBlockId}>
+          {view.blocks.map((one, at) => (
+            <BlockOption key={one.id} court={court} view={view} block={one} number={at + 1} />
+          ))}
+        </Pick>
+        <Pick label="Player" value={player?.id ?? ''} onPick={setPlayerId}>
+          {players.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </Pick>
+      </div>
+      <Desk key={block.id} court={court} view={view} block={block} player={player ?? null} />
+    </>
+  );
+}
+
+function Pick({
+  label,
+  value,
+  onPick,
+  children,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly onPick: (value: string) => void;
+  readonly children: React.ReactNode;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      {label}
+      <select
+        value={value}
+        onChange={({ target }) => onPick(target.value)}
+        className="min-h-11 max-w-72 rounded-md border-2 border-edge bg-sheet px-2"
+      >
+        {children}
+      </select>
+    </label>
+  );
+}
+
+interface BlockProps {
+  readonly court: Court<SessionRunView>;
+  readonly view: SessionRunView;
+  readonly block: RunBlock;
+}
+
+function useAlone(view: SessionRunView, block: RunBlock, court: Court): BlockRun | null {
+  const alone = useMemo(() => ({ ...view, blocks: [block] }), [view, block]);
+  return useBlock(alone, block, court, quiet);
+}
+
+function BlockOption({ court, view, block, number }: BlockProps & { readonly number: number }) {
+  const run = useAlone(view, block, court);
+  return (
+    <option value={block.id}>
+      {number}. {run ? `${run.drill.title}: ${run.step.title}` : 'A block'}
+    </option>
+  );
+}
+
+function Desk({
+  court,
+  view,
+  block,
+  player,
+}: BlockProps & { readonly player: SessionRunView['players'][number] | null }) {
+  const run = useAlone(view, block, court);
+  const first = useClip();
+  const second = useClip();
+  const [active, setActive] = useState<0 | 1>(0);
+  const sounds = useClipSound();
+  const both = first.url !== null && second.url !== null;
+  const clip = second.url && (active === 1 || !first.url) ? second : first;
+  const recorder = useRecorder((file) => (first.url && !second.url ? second : first).open(file));
+  useClipKeys(clip);
+  if (!run) return null;
+  const { log } = court;
+  const events = player ? log.eventsOf(block.id, player.id) : [];
+  const { step, drill } = player ? run.playerNow(player.id).work : run.shared;
+  const checkpoints = drill.checkpoints;
+  const heard =
+    sounds.state.kind === 'done'
+      ? (sounds.state.counted?.rows.rows.flatMap(({ touches }) => touches) ?? [])
+      : [];
+  const tries = () => 1 + tally(events, step.measure).attempts.length;
+  const say = player
+    ? (fresh: {
+        kind: 'note' | 'held' | 'broke' | 'result' | 'lap';
+        text?: string;
+        value?: number;
+        origin?: string;
+        attempt?: number;
+      }) => run.say({ playerId: player.id, origin: clipOrigin, ...fresh })
+    : null;
+  const counts = step.measure === 'row' || step.measure === 'count' || step.measure === 'reps';
+  const hearing = hearingOf(drill, step);
+  return (
+    <div className="space-y-4">
+      <div className="flex flex-wrap items-center gap-2">
+        <FileButton
+          label={first.url ? 'Open a second clip beside it' : 'Open a clip'}
+          onFile={(file) => (first.url && !second.url ? second : first).open(file)}
+        />
+        {recorder.recording ? (
+          <Button look="stop" onClick={recorder.stop}>
+            <Square aria-hidden size={18} /> Stop recording
+          </Button>
+        ) : (
+          <Button onClick={() => void recorder.start()}>
+            <Camera aria-hidden size={18} /> Record with the camera
+          </Button>
+        )}
+        {second.url && <StartBoth first={first} second={second} />}
+        {run.lastMark && (
+          <Button look="quiet" onClick={run.undo}>
+            <Undo2 aria-hidden size={18} /> Undo the last mark in the log
+          </Button>
+        )}
+      </div>
+      {recorder.problem && <ErrorNote>{recorder.problem}</ErrorNote>}
+      {!first.url && first.problem && <ErrorNote>{first.problem}</ErrorNote>}
+      {!second.url && second.problem && <ErrorNote>{second.problem}</ErrorNote>}
+      <div
+        className={cx(
+          'grid items-start gap-3',
+          both ? '' : clip.url && 'lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]',
+        )}
+      >
+        {clip.url && (
+          <div className="min-w-0 space-y-3">
+            <div className={cx('grid gap-3', both && 'lg:grid-cols-2')}>
+              {[first, second].map(
+                (one, at) =>
+                  one.url && (
+                    <ClipPane
+                      key={at}
+                      clip={one}
+                      title={at === 0 ? 'First clip' : 'Second clip'}
+                      heard={one === clip ? heard : []}
+                      measures={checkpoints.some(isMeasurable)}
+                      active={one === clip && both}
+                      onActive={() => setActive(at as 0 | 1)}
+                    />
+                  ),
+              )}
+            </div>
+            <MarkBar
+              marks={clip.marks}
+              atS={clip.atS}
+              disabled={clip.playing}
+              onMark={clip.mark}
+              onClear={() => clip.setMarks([])}
+            />
+          </div>
+        )}
+        <div className={cx('grid min-w-0 gap-3', (both || !clip.url) && 'lg:grid-cols-2')}>
+          <Sheet className="p-4" aria-label="Times and counts">
+            <h2 className="text-xl">Times and counts</h2>
+            <ReadingsList
+              marks={clip.marks}
+              measure={step.measure}
+              onNote={say && ((text) => say({ kind: 'note', text }))}
+              onLap={
+                say &&
+                ((seconds) => say({ kind: 'lap', value: Math.round(10 * seconds) / 10, attempt: tries() }))
+              }
+            />
+            {clip.url && (
+              <div className="mt-3 border-t-2 border-line pt-3">
+                <SoundCount
+                  sound={clip.sound}
+                  marks={clip.marks}
+                  state={sounds.state}
+                  measure={step.measure}
+                  onCount={(marksS) => {
+                    if (clip.sound === null || clip.sound === 'reading') return;
+                    sounds.count({
+                      ...clip.sound,
+                      marksS,
+                      periodS: hearing?.by === 'rows' ? hearing.periodS : anyBall,
+                    });
+                  }}
+                  onCancel={sounds.cancel}
+                  onKeep={say && counts ? (value) => say({ kind: 'result', value, attempt: tries() }) : null}
+                />
+              </div>
+            )}
+          </Sheet>
+          <Sheet className="p-4" aria-label="Checkpoints">
+            <h2 className="text-xl">Checkpoints</h2>
+            {player && say ? (
+              <CheckpointList
+                name={player.name}
+                checkpoints={checkpoints}
+                events={events}
+                onSay={(kind, text, origin) => say({ kind, text, origin })}
+              />
+            ) : (
+              <p className="text-soft">Nobody works in this block.</p>
+            )}
+          </Sheet>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+function FileButton({ label, onFile }: { readonly label: string; readonly onFile: (file: File) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button look="now" onClick={() => input.current?.click()}>
+        <Film aria-hidden size={18} /> {label}
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept="video/*,audio/*"
+        aria-label={label}
+        className="sr-only"
+        tabIndex={-1}
+        onChange={({ target }) => {
+          const [file] = target.files ?? [];
+          if (file) onFile(file);
+          // The same file once more is a choice too.
+          target.value = '';
+        }}
+      />
+    </>
+  );
+}
+
+/** Starts two clips together, each at its own first mark of a kind. */
+function StartBoth({ first, second }: { readonly first: Clip; readonly second: Clip }) {
+  const shared = markKinds.filter((kind) =>
+    [first, second].every(({ marks }) => marks.some((mark) => mark.kind === kind)),
+  );
+  const [chosen, setChosen] = useState<MarkKind | null>(null);
+  const kind = chosen && shared.includes(chosen) ? chosen : shared[0];
+  if (!kind)
+    return <span className="text-soft">Set the same mark in both: then they start there together.</span>;
+  return (
+    <>
+      <Pick label="Both at" value={kind} onPick={(value) => setChosen(value as MarkKind)}>
+        {shared.map((one) => (
+          <option key={one} value={one}>
+            {markWords[one].title}
+          </option>
+        ))}
+      </Pick>
+      <Button
+        onClick={() => {
+          for (const clip of [first, second]) {
+            clip.pause();
+            clip.seek(clip.marks.find((mark) => mark.kind === kind)!.atS);
+          }
+          for (const clip of [first, second]) clip.play();
+        }}
+      >
+        Start both
+      </Button>
+    </>
+  );
+}
+
+/** Marks by their letters, frames by the arrows, play and pause by the space bar; not while somebody writes. */
+function useClipKeys(clip: Clip): void {
+  const latest = useRef(clip);
+  useEffect(() => {
+    latest.current = clip;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const { target } = event;
+      const now = latest.current;
+      if (!now.url || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (
+        target instanceof Element &&
+        target.closest('input:not([type=range]), textarea, select, [role=dialog]')
+      )
+        return;
+      if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+        event.preventDefault();
+        void now.step(event.key === 'ArrowLeft' ? -1 : 1);
+        return;
+      }
+      if (event.key === ' ') {
+        if (target instanceof Element && target.closest('button')) return;
+        event.preventDefault();
+        return now.playing ? now.pause() : now.play();
+      }
+      const kind = markKinds.find((one) => markWords[one].key === event.key);
+      if (!kind || now.playing) return;
+      event.preventDefault();
+      now.mark(kind);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+}

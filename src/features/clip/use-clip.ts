@@ -1,0 +1,186 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
+import { frameBeforeS, withFrame, type Frames } from '@/core/clip/frames';
+import { toggled, type ClipMark, type MarkKind } from '@/core/clip/marks';
+import { frameAfter, frameBefore, type FramePort } from '@/core/clip/step';
+import { fileProblem, lengthProblem, playProblem, soundOf, type ClipSound } from './open-clip';
+
+export interface Clip {
+  readonly video: RefObject<HTMLVideoElement | null>;
+  readonly name: string | null;
+  readonly url: string | null;
+  readonly problem: string | null;
+  readonly durationS: number;
+  /** Time of the frame that is shown. */
+  readonly atS: number;
+  readonly playing: boolean;
+  readonly rate: number;
+  readonly loops: boolean;
+  readonly mirrored: boolean;
+  /** Whether it has a picture, once that is known. */
+  readonly picture: boolean | null;
+  /** Its sound; 'reading' until it is decoded, null where there is none. */
+  readonly sound: ClipSound | 'reading' | null;
+  readonly marks: readonly ClipMark[];
+  readonly open: (file: File) => void;
+  readonly close: () => void;
+  readonly play: () => void;
+  readonly pause: () => void;
+  readonly seek: (toS: number) => void;
+  readonly step: (by: 1 | -1) => Promise<void>;
+  readonly setRate: (rate: number) => void;
+  readonly setLoops: (on: boolean) => void;
+  readonly setMirrored: (on: boolean) => void;
+  readonly mark: (kind: MarkKind) => void;
+  readonly setMarks: (marks: readonly ClipMark[]) => void;
+  /** What the element tells. */
+  readonly onLoaded: () => void;
+  readonly onError: () => void;
+  readonly onPlaying: (playing: boolean) => void;
+}
+
+/** A browser answers a seek to the frame that is shown already with no new frame: then it is waited no longer, milliseconds. */
+const sameFrameMs = 120;
+
+/** One clip, opened on this device: its frames by their true times, its marks, and its sound. Nothing of it is sent. */
+export function useClip(): Clip {
+  const video = useRef<HTMLVideoElement | null>(null);
+  const frames = useRef<Frames>([]);
+  const shownS = useRef(0);
+  const stepping = useRef(false);
+  const [file, setFile] = useState<{ readonly name: string; readonly url: string } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [durationS, setDurationS] = useState(0);
+  const [atS, setAtS] = useState(0);
+  const [playing, setPlaying] = useState(false);
+  const [rate, setRateTo] = useState(1);
+  const [loops, setLoops] = useState(false);
+  const [mirrored, setMirrored] = useState(false);
+  const [picture, setPicture] = useState<boolean | null>(null);
+  const [sound, setSound] = useState<Clip['sound']>(null);
+  const [marks, setMarks] = useState<readonly ClipMark[]>([]);
+  const url = file?.url ?? null;
+  useEffect(() => () => void (url && URL.revokeObjectURL(url)), [url]);
+
+  const shows = useCallback((seconds: number) => {
+    shownS.current = seconds;
+    frames.current = withFrame(frames.current, seconds);
+    setAtS(seconds);
+  }, []);
+  // Every frame that is shown tells its own time, whatever the rate of the clip.
+  useEffect(() => {
+    const element = video.current;
+    if (!element || !url || !('requestVideoFrameCallback' in element)) return;
+    let asked = 0;
+    const next: VideoFrameRequestCallback = (_, { mediaTime }) => {
+      // A step looks for its frame: what it shows on the way is not where it stands.
+      if (!stepping.current) shows(mediaTime);
+      asked = element.requestVideoFrameCallback(next);
+    };
+    asked = element.requestVideoFrameCallback(next);
+    return () => element.cancelVideoFrameCallback(asked);
+  }, [url, shows]);
+
+  /** Goes to a moment and waits for the frame that is shown there. */
+  const seekShown = useCallback((toS: number): Promise<number> => {
+    const element = video.current!;
+    return new Promise((resolve) => {
+      let asked = 0;
+      const done = (seconds: number) => {
+        clearTimeout(timer);
+        element.cancelVideoFrameCallback(asked);
+        resolve(seconds);
+      };
+      asked = element.requestVideoFrameCallback((_, { mediaTime }) => done(mediaTime));
+      let timer = setTimeout(() => done(shownS.current), 2000);
+      element.addEventListener(
+        'seeked',
+        () => {
+          clearTimeout(timer);
+          timer = setTimeout(() => done(shownS.current), sameFrameMs);
+        },
+        { once: true },
+      );
+      element.currentTime = toS;
+    });
+  }, []);
+  const step = useCallback(
+    async (by: 1 | -1) => {
+      const element = video.current;
+      if (!element || stepping.current) return;
+      stepping.current = true;
+      element.pause();
+      const port: FramePort = { seek: seekShown, durationS: element.duration };
+      const from = shownS.current;
+      shows(await (by > 0 ? frameAfter(port, from) : frameBefore(port, from)));
+      stepping.current = false;
+    },
+    [seekShown, shows],
+  );
+
+  const open = (chosen: File) => {
+    const cannot = fileProblem(chosen);
+    setProblem(cannot);
+    if (cannot) return;
+    frames.current = [];
+    shownS.current = 0;
+    setMarks([]);
+    setAtS(0);
+    setDurationS(0);
+    setPicture(null);
+    setSound('reading');
+    const next = { name: chosen.name, url: URL.createObjectURL(chosen) };
+    setFile(next);
+    void soundOf(chosen).then(setSound);
+  };
+  const close = () => {
+    setFile(null);
+    setProblem(null);
+    setSound(null);
+  };
+  const measured = () => {
+    const element = video.current!;
+    const long = lengthProblem(file?.name ?? '', element.duration);
+    if (long) {
+      close();
+      return setProblem(long);
+    }
+    setDurationS(element.duration);
+    setPicture(element.videoWidth > 0);
+  };
+  const onLoaded = () => {
+    const element = video.current!;
+    if (Number.isFinite(element.duration)) return measured();
+    // What a browser records does not say how long it is before its end was looked at.
+    element.addEventListener(
+      'durationchange',
+      () => {
+        element.currentTime = 0;
+        measured();
+      },
+      { once: true },
+    );
+    element.currentTime = 1e7;
+  };
+  return {
+    ...{ video, url, problem, durationS, atS, playing, rate, loops, mirrored, picture, sound, marks },
+    name: file?.name ?? null,
+    ...{ open, close, step, setLoops, setMirrored, setMarks, onLoaded },
+    play: () => void video.current?.play(),
+    pause: () => video.current?.pause(),
+    seek: (toS) => {
+      if (video.current) video.current.currentTime = toS;
+    },
+    setRate: (next) => {
+      setRateTo(next);
+      if (video.current) video.current.playbackRate = next;
+    },
+    mark: (kind) => {
+      const at = shownS.current;
+      setMarks((now) => toggled(now, { kind, atS: at, frameS: frameBeforeS(frames.current, at) }));
+    },
+    onError: () => setProblem(playProblem(file?.name ?? 'This file', video.current?.error?.code)),
+    onPlaying: setPlaying,
+  };
+}
