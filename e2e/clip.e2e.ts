@@ -57,6 +57,14 @@ async function flashAfter(fromS: number): Promise<{ atS: number; frameS: number 
 }
 
 test('files that cannot be looked at are refused in words', async () => {
+  // From the court, whose service worker has kept another worker of ours by then.
+  await browser.driver.get(`${app.url}/sessions/${at.sessionId}/run`);
+  await page.sees('Start block');
+  await page.becomes(`navigator.serviceWorker.controller !== null`, true);
+  await page.becomes(
+    `caches.match(performance.getEntriesByType('resource').find((one) => one.name.includes('worker'))?.name).then((kept) => kept !== undefined)`,
+    true,
+  );
   await browser.driver.get(`${app.url}/sessions/${at.sessionId}/clip`);
   await page.sees('Open a clip');
   await page.becomes(

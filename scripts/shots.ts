@@ -2,6 +2,7 @@ import { catalogue } from '../src/drills';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { openApp } from '../e2e/lib/app';
 import { openBrowser, setViewport } from '../e2e/lib/browser';
+import { giveClip } from '../e2e/lib/clip';
 import { Page } from '../e2e/lib/page';
 import { nextBlock } from '../e2e/lib/session';
 
@@ -37,10 +38,8 @@ async function view(name: string, path: string, words: string | RegExp): Promise
 }
 
 await view('today', '/', 'Coming up');
-await view('squad', '/squad', '9 players.');
 await view('player', `/players/${nessa}?drill=racket-wall-rally`, 'attempts in twelve weeks');
 await view('progress', `/players/${nessa}/progress?drill=clap-and-catch`, 'What is next');
-await view('vows', '/vows', 'vows running');
 const vow = await id(
   `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Corin%' order by v.until_day desc limit 1`,
 );
@@ -110,6 +109,68 @@ await press(1, 1, 'miss');
 await press(1, 3);
 await page.sees('All safe on the server');
 await shot('run');
+
+// The same by ear: a made-up child stands in for the microphone.
+await page.becomes(`document.querySelector('[aria-label$="count by ear"]') !== null`, true);
+await driver.executeScript(`document.querySelector('[aria-label$="count by ear"]').click()`);
+await page.press('Practice microphone');
+for (const sound of ['Bounces on the strings', 'Bounces on the floor']) {
+  const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.trim() === 'Teach: ${sound}')`;
+  await page.becomes(`${teach}?.disabled`, false);
+  await driver.executeScript(`${teach}.click()`);
+  await page.becomes(
+    `[...document.querySelectorAll('[data-lesson]')].filter((one) => one.textContent.includes('taught')).length`,
+    sound.includes('floor') ? 2 : 1,
+  );
+}
+await page.press('Listen and count');
+// Two rows: it is over when nothing more is heard for a while.
+await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 8`, true, 60_000);
+await driver.executeAsyncScript(
+  `const done = arguments[0];
+   let last = '', since = performance.now();
+   const look = () => {
+     const now = document.querySelector('[data-heard]').textContent;
+     if (now !== last) [last, since] = [now, performance.now()];
+     if (performance.now() - since > 4000) done(); else requestAnimationFrame(look);
+   };
+   look();`,
+);
+await page.press('Stop');
+await page.sees('Nothing of it is kept');
+await shot('by-ear');
+await page.press('Close');
+
+// A clip that is drawn here, marked and counted.
+await driver.get(`${app.url}/sessions/${held}/clip`);
+await page.choose('Block', 'Ring target');
+await giveClip(page, 'Open a clip', { flashes: 8, everyS: 0.5, name: 'Ring target.webm' });
+await page.becomes(`document.querySelector('input[type=range]')?.max > 3`, true);
+const standsAt = `parseFloat(document.querySelector('[data-at]').textContent)`;
+const stand = async (atS: number) => {
+  await driver.executeScript(
+    `const range = document.querySelector('input[type=range]');
+     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(range, arguments[0]);
+     range.dispatchEvent(new Event('input', { bubbles: true }));`,
+    atS,
+  );
+  await page.becomes(`Math.abs(${standsAt} - ${atS}) < 0.1`, true);
+};
+for (const [atS, key] of [
+  [0.6, 'f'],
+  [0.8, 'r'],
+  [1.1, 'b'],
+  [1.3, 'c'],
+  [1.8, 'c'],
+  [2.3, 'c'],
+] as const) {
+  await stand(atS);
+  await page.keys(key);
+}
+await page.press('Count its touches by ear');
+await page.sees('by the commonest sound');
+await driver.executeScript(`window.scrollTo(0, 0)`);
+await shot('clip');
 await driver.get(`${app.url}/sessions/${held}/review`);
 await page.press('Ring target');
 await page.sees(/Accept \d+ proposals/);

@@ -35,5 +35,6 @@ export async function viewsOf(client: Client): Promise<Record<string, string>> {
     'set-out': `/sessions/${planned}/set-out`,
     run: `/sessions/${planned}/run`,
     review: `/sessions/${held}/review`,
+    clip: `/sessions/${held}/clip`,
   };
 }

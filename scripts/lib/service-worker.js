@@ -5,19 +5,21 @@ import { root } from './run.js';
 
 export const serviceWorker = path.join(root, 'public', 'sw.js');
 
-/** The spoken clips, each with a hash of its contents: a clip that was made anew is fetched anew. */
+/** The spoken clips and what a microphone is read with, each with a hash of its contents: what was made anew is fetched anew. */
 function clips() {
-  const folder = path.join(root, 'public', 'calls');
-  return readdirSync(folder)
-    .filter((name) => name.endsWith('.wav'))
-    .sort()
-    .map((name) => ({
-      url: `/calls/${name}`,
-      revision: createHash('sha256')
-        .update(readFileSync(path.join(folder, name)))
-        .digest('hex')
-        .slice(0, 12),
-    }));
+  return ['calls', 'ear'].flatMap((part) => {
+    const folder = path.join(root, 'public', part);
+    return readdirSync(folder)
+      .filter((name) => /\.(?:wav|js)$/.test(name))
+      .sort()
+      .map((name) => ({
+        url: `/${part}/${name}`,
+        revision: createHash('sha256')
+          .update(readFileSync(path.join(folder, name)))
+          .digest('hex')
+          .slice(0, 12),
+      }));
+  });
 }
 
 /**

@@ -60,6 +60,23 @@ function worker({ onNews }: EarPorts): Worker {
   return made;
 }
 
+/** Fetches what an ear is made of, so that it can be opened while the server is away. */
+export function warmEar(): Promise<void> {
+  return new Promise((resolve) => {
+    const made = new Worker(new URL('../workers/ear.worker.ts', import.meta.url), { type: 'module' });
+    const done = () => {
+      made.terminate();
+      resolve();
+    };
+    made.onmessage = done;
+    made.onerror = done;
+    const open: EarOpen<MessagePort> = { kind: 'open', rate };
+    made.postMessage(open);
+    const stop: EarJob = { kind: 'stop' };
+    made.postMessage(stop);
+  });
+}
+
 /** A made-up microphone, to try with: a child who bounces, in a hall with voices. */
 export function openPractice(seed: number, ports: EarPorts): OpenEar {
   const startMs = ports.nowMs();

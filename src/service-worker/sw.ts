@@ -17,7 +17,7 @@ import {
  * while it answers.
  */
 declare const self: ServiceWorkerGlobalScope;
-/** Put in when it is built: the build it belongs to, and the clips by their contents. */
+/** Put in when it is built: the build it belongs to, and the clips and the microphone's part by their contents. */
 declare const BUILD: string;
 declare const CLIPS: PrecacheEntry[];
 
@@ -47,10 +47,19 @@ const pages = new NetworkFirst({
   networkTimeoutSeconds: 5,
   plugins: [wellOrAway, new ExpirationPlugin({ maxAgeSeconds: 7 * day, maxEntries: 20 })],
 });
+/**
+ * All workers begin with one and the same file, and find in their own address which they are. A kept answer would bring the
+ * address it was kept under; one that is made anew has none, and leaves the worker its own.
+ */
+const ownAddress: SerwistPlugin = {
+  handlerWillRespond: async ({ request, response }) =>
+    request.destination === 'worker' ? new Response(response.body, response) : response,
+};
+
 /** Parts are named by what is in them and never change: the kept one is as good as new. */
 const parts = new CacheFirst({
   cacheName: 'vowstep-parts',
-  plugins: [new ExpirationPlugin({ maxAgeSeconds: 30 * day, maxEntries: 300 })],
+  plugins: [ownAddress, new ExpirationPlugin({ maxAgeSeconds: 30 * day, maxEntries: 300 })],
 });
 
 const serwist = new Serwist({

@@ -12,6 +12,7 @@ import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
+import { keepEar, useEarOffer } from './ear/ear-later';
 import { NumbersSheet } from './numbers-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
@@ -22,6 +23,9 @@ import { useCourt, useNow } from './use-court';
 import { useRunKeys } from './use-run-keys';
 import { useRunScreen } from './use-run-screen';
 import { useOffline, useWakeLock } from './use-screen';
+
+/** All that a reload without the server needs besides the page. */
+const loadRest = () => Promise.all([loadCircuit(), keepEar()]);
 
 export const HelperPage = presentCourt(HelperRun);
 
@@ -35,7 +39,8 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   const { log, view } = court;
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
-  useOffline(loadCircuit);
+  useOffline(loadRest);
+  const ear = useEarOffer();
   const screen = useRunScreen(court, settings);
   const { run, working } = screen;
   const [sheet, setSheet] = useState<'more' | 'held back' | null>(null);
@@ -107,8 +112,16 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
       {circuit ? (
         <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
       ) : (
-        <CourtCounts run={run} screen={screen} log={log} onType={typeFor} onSay={setSaid} />
+        <CourtCounts
+          run={run}
+          screen={screen}
+          log={log}
+          onType={typeFor}
+          onSay={setSaid}
+          ear={circuit ? null : ear.offer}
+        />
       )}
+      {ear.desk({ run, players: working, log, numberOf: screen.numberOf, clock: court.clock, sounds: false })}
       <RunFooter
         run={run}
         log={log}

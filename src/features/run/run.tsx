@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { blockClock } from '@/core/run/block-clock';
 import { changeoverNow } from '@/core/run/changeover';
 import { lateAfterS } from '@/core/run/late-after';
@@ -23,12 +23,12 @@ import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
+import { keepEar, useEarOffer } from './ear/ear-later';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { KeysOnQuestion } from '@/features/help/keys-on-question';
 import { matesOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills';
-import type { Drill, Step } from '@/drills/types';
 import type { RunBlock } from '@/server/views/session-run';
 import { forMates, loadSound, type BlockRun } from './use-block';
 import { RunFooter } from './run-footer';
@@ -41,8 +41,6 @@ import { useOffline, useWakeLock } from './use-screen';
 
 type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
 
-/** Counting by ear: fetched once the court can count. */
-const loadEar = () => import('./ear/ear-part');
 const loadSheets = () => import('./court-sheets');
 /** All that a reload without the server needs besides the page. */
 const loadRest = () =>
@@ -54,7 +52,7 @@ const loadRest = () =>
     loadSound(),
     loadCalls(),
     loadSay(),
-    loadEar(),
+    keepEar(),
   ]);
 
 export const RunPage = presentCourt(Run);
@@ -71,7 +69,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const awake = useWakeLock(true);
   useOffline(loadRest);
   const sheets = usePart(loadSheets);
-  const earPart = usePart(loadEar);
+  const ear = useEarOffer();
   const screen = useRunScreen(court, settings);
   const { blocks, index, run, working, nextBlock, beforeBlock, isOut } = screen;
 
@@ -79,7 +77,6 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const [finishing, setFinishing] = useState(false);
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const [typing, setTyping] = useState<string | null>(null);
-  const [hearing, setHearing] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const now = useNow(court.clock, false);
   const time = useSessionTime(view, blocks, run, log, now, sheets);
@@ -91,16 +88,6 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const next = () => screen.turnTo(nextBlock, 'end');
   const before = () => screen.turnTo(beforeBlock, 'pause');
   const typeFor = useCallback((playerId: string) => setTyping(playerId), []);
-  const nowMs = useCallback(() => court.clock.now(), [court.clock]);
-  const earOffer = useMemo(
-    () =>
-      earPart && {
-        hears: (drill: Drill, step: Step) => earPart.hearingOf(drill, step) !== null,
-        // One ear, one player: another one waits until it is stopped.
-        open: (playerId: string) => setHearing((now) => now ?? playerId),
-      },
-    [earPart],
-  );
   useRunKeys({
     undo: () => run?.undo(),
     toggleClock: screen.toggleClock,
@@ -217,21 +204,10 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           log={log}
           onType={typeFor}
           onSay={setSaid}
-          ear={circuit ? null : earOffer}
+          ear={circuit ? null : ear.offer}
         />
       )}
-      {earPart && hearing && (
-        <earPart.EarDesk
-          key={hearing}
-          run={run}
-          player={players.find((player) => player.id === hearing)!}
-          digit={screen.numberOf(hearing)}
-          log={log}
-          sounds={settings.sound}
-          nowMs={nowMs}
-          onClose={() => setHearing(null)}
-        />
-      )}
+      {ear.desk({ run, players, log, numberOf: screen.numberOf, clock: court.clock, sounds: settings.sound })}
       <RunFooter
         run={run}
         log={log}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import type { SteadyClock } from '@/core/run/steady-clock';
+import type { RunLog } from '@/court/run-log';
+import type { Drill, Step } from '@/drills/types';
+import { usePart } from '@/ui/use-part';
+import type { EarOffer } from '../court-grid';
+import type { CourtPlayer } from '../court-view';
+import type { BlockRun } from '../use-block';
+
+/** Counting by ear: fetched once the court can count. */
+const loadEar = () => import('./ear-part');
+/** The same with what it hears with, kept for a court without the server. */
+export const keepEar = () => loadEar().then(({ warmEar }) => warmEar());
+
+interface Desk {
+  readonly run: BlockRun;
+  readonly players: readonly CourtPlayer[];
+  readonly numberOf: (playerId: string) => number;
+  readonly log: RunLog;
+  readonly clock: SteadyClock;
+  /** Whether this device sounds signals and calls. */
+  readonly sounds: boolean;
+}
+
+/** What tiles are offered, once it is there, and what is drawn while somebody is listened to. */
+export function useEarOffer(): {
+  readonly offer: EarOffer | null;
+  readonly desk: (of: Desk) => ReactNode;
+} {
+  const part = usePart(loadEar);
+  const [hearing, setHearing] = useState<string | null>(null);
+  const close = useCallback(() => setHearing(null), []);
+  const offer = useMemo(
+    () =>
+      part && {
+        hears: (drill: Drill, step: Step) => part.hearingOf(drill, step) !== null,
+        // One ear, one player: another one waits until it is stopped.
+        open: (playerId: string) => setHearing((now) => now ?? playerId),
+      },
+    [part],
+  );
+  const desk = ({ players, numberOf, clock, ...of }: Desk): ReactNode => {
+    const player = players.find(({ id }) => id === hearing);
+    if (!part || !player) return null;
+    const { EarDesk } = part;
+    return (
+      <EarDesk
+        key={player.id}
+        player={player}
+        digit={numberOf(player.id)}
+        nowMs={() => clock.now()}
+        onClose={close}
+        {...of}
+      />
+    );
+  };
+  return { offer, desk };
+}
