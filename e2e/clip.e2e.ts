@@ -99,12 +99,19 @@ test('marks are right to a frame, and the touches of its sound are counted', asy
   await giveClip(page, 'Open a clip', { flashes, everyS, name: 'bounces.webm' });
   await page.sees('Frame on');
   await page.becomes(`document.querySelector('input[type=range]').max > 3`, true);
+  const marked = (n: number) =>
+    page.becomes(
+      `document.querySelector('[role=group][aria-label=Marks]').innerText.includes('· ${n}')`,
+      true,
+    );
   const first = await flashAfter(0.4);
   await page.keys('c');
+  await marked(1);
   const times = [first];
   for (let k = 1; k < 4; k++) {
     times.push(await flashAfter(first.atS + k * everyS - 0.15));
     await page.keys('c');
+    await marked(k + 1);
   }
   for (const [k, { atS, frameS }] of times.entries())
     expect(Math.abs(atS - first.atS - k * everyS)).toBeLessThanOrEqual(
@@ -113,7 +120,9 @@ test('marks are right to a frame, and the touches of its sound are counted', asy
   await page.sees(/Hits: 1[12]\d a minute, give or take/);
   // A step back shows the frame before, and the mark is taken off by its key.
   await page.keys('c');
+  await marked(3);
   await page.keys('c');
+  await marked(4);
   const last = times.at(-1)!;
   await page.keys(Key.ARROW_LEFT);
   await page.becomes(`${shown} < ${last.atS}`, true);
@@ -154,6 +163,26 @@ test('counts, times and checkpoints go into the block’s log, and say where the
   );
 });
 
+test('a still is kept with the child’s page on this device, removed with a way back, and goes with the child', async () => {
+  await page.press('Keep this still');
+  await page.sees('Kept with Mika, on this device.');
+  const clip = await browser.driver.getWindowHandle();
+  await browser.driver.switchTo().newWindow('tab');
+  await browser.driver.get(`${app.url}/players/${at.playerIds[0]!}`);
+  await page.sees('On this device alone, in no copy of the book.');
+  await page.becomes(`document.querySelector('[data-still] img').naturalWidth`, 320);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Remove: Palm-up bounce');
+  await page.sees('The still was removed.');
+  await page.press('Undo');
+  await page.becomes(`document.querySelectorAll('[data-still]').length`, 1);
+  // Nothing of it is in the book.
+  const tables = await app.query(`select count(*) as n from sqlite_master where name like '%still%'`);
+  expect(tables).toEqual([{ n: 0 }]);
+  await browser.driver.close();
+  await browser.driver.switchTo().window(clip);
+});
+
 test('two clips start together at the same mark; slow, mirrored and measured', async () => {
   await giveClip(page, 'Open a second clip beside it', { flashes: 3, everyS, name: 'other.webm' });
   await page.becomes(`document.querySelectorAll('video').length`, 2);
@@ -186,5 +215,15 @@ test('two clips start together at the same mark; slow, mirrored and measured', a
   await page.press('To the review');
   await page.sees('from a clip');
   await page.sees('Felt as the clip shows it: 0 of 1');
+  // Another child's still, who was removed for good: it goes when the next page of a player is opened.
+  const kept = `new Promise((give) => { const open = indexedDB.open('vowstep-stills'); open.onsuccess = () => { const ask = open.result.transaction('stills').objectStore('stills').getAll(); ask.onsuccess = () => { open.result.close(); give(ask.result.length); }; }; })`;
+  await script(
+    `new Promise((give) => { const open = indexedDB.open('vowstep-stills'); open.onsuccess = () => { const tx = open.result.transaction('stills', 'readwrite'); tx.objectStore('stills').put({ id: 'gone', playerId: '01ARZ3NDEKTSV4RRFFQ69G5FAV', words: 'x', atMs: 1, picture: new Blob(['x']) }); tx.oncomplete = () => { open.result.close(); give(true); }; }; })`,
+  );
+  await page.becomes(kept, 2);
+  await browser.driver.get(`${app.url}/players/${at.playerIds[0]!}`);
+  await page.becomes(kept, 1);
+  await browser.faults();
+  await page.sees('On this device alone');
   expect(await browser.faults()).toEqual([]);
 });

@@ -132,7 +132,7 @@ await driver.executeAsyncScript(
    const look = () => {
      const now = document.querySelector('[data-heard]').textContent;
      if (now !== last) [last, since] = [now, performance.now()];
-     if (performance.now() - since > 4000) done(); else requestAnimationFrame(look);
+     if (performance.now() - since > 7000) done(); else requestAnimationFrame(look);
    };
    look();`,
 );
@@ -166,6 +166,10 @@ for (const [atS, key] of [
 ] as const) {
   await stand(atS);
   await page.keys(key);
+  await page.becomes(
+    `document.querySelector('[role=group][aria-label=Marks] [aria-pressed=true]') !== null`,
+    true,
+  );
 }
 await page.press('Count its touches by ear');
 await page.sees('by the commonest sound');

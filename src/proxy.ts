@@ -23,8 +23,8 @@ function policy(nonce?: string): string {
     `style-src 'self' ${dev ? "'unsafe-inline'" : nonce ? `'nonce-${nonce}'` : ''}`.trim(),
     // Positions and sizes drawn to scale are style attributes; they cannot run anything.
     "style-src-attr 'unsafe-inline'",
-    "img-src 'self' data:",
-    // A clip somebody opens here is looked at here.
+    "img-src 'self' data: blob:",
+    // A clip somebody opens here is looked at here, and a still of it.
     "media-src 'self' blob:",
     "connect-src 'self'",
     "worker-src 'self'",

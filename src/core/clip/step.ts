@@ -29,7 +29,7 @@ export async function frameAfter(port: FramePort, atS: number): Promise<number> 
     if (found > atS + sameS) {
       for (;;) {
         const before = await port.seek(Math.max(0, found - sameS));
-        if (before <= atS + sameS) return surely(port, found);
+        if (before <= atS + sameS) return showsFrame(port, found);
         found = before;
       }
     }
@@ -37,8 +37,8 @@ export async function frameAfter(port: FramePort, atS: number): Promise<number> 
   }
 }
 
-/** Shows a frame that begins about then. */
-async function surely(port: FramePort, beginsS: number): Promise<number> {
+/** Shows the frame that begins about then. */
+export async function showsFrame(port: FramePort, beginsS: number): Promise<number> {
   let shown = beginsS;
   for (const byS of surelyS) {
     shown = await port.seek(Math.min(port.durationS, beginsS + byS));

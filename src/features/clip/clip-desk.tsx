@@ -71,7 +71,7 @@ function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
         Looked at on this device alone: no picture and no sound is kept or sent.
       </PageHead>
       {trouble && <ErrorNote>{trouble}</ErrorNote>}
-      <div className="mb-3 flex flex-wrap gap-3">
+      <Desk court={court} view={view} block={block} player={player ?? null}>
         <Pick label="Block" value={block.id} onPick={setBlockId}>
           {view.blocks.map((one, at) => (
             <BlockOption key={one.id} court={court} view={view} block={one} number={at + 1} />
@@ -84,8 +84,7 @@ function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
             </option>
           ))}
         </Pick>
-      </div>
-      <Desk key={block.id} court={court} view={view} block={block} player={player ?? null} />
+      </Desk>
     </>
   );
 }
@@ -140,7 +139,11 @@ function Desk({
   view,
   block,
   player,
-}: BlockProps & { readonly player: SessionRunView['players'][number] | null }) {
+  children,
+}: BlockProps & {
+  readonly player: SessionRunView['players'][number] | null;
+  readonly children: React.ReactNode;
+}) {
   const run = useAlone(view, block, court);
   const first = useClip();
   const second = useClip();
@@ -174,6 +177,7 @@ function Desk({
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap items-center gap-2">
+        {children}
         <FileButton
           label={first.url ? 'Open a second clip beside it' : 'Open a clip'}
           onFile={(file) => (first.url && !second.url ? second : first).open(file)}
@@ -217,6 +221,7 @@ function Desk({
                       measures={checkpoints.some(isMeasurable)}
                       active={one === clip && both}
                       onActive={() => setActive(at as 0 | 1)}
+                      still={player && { player, words: `${drill.title}, ${step.title}` }}
                     />
                   ),
               )}
@@ -225,7 +230,7 @@ function Desk({
               marks={clip.marks}
               atS={clip.atS}
               disabled={clip.playing}
-              onMark={clip.mark}
+              onMark={(kind) => void clip.mark(kind)}
               onClear={() => clip.setMarks([])}
             />
           </div>
@@ -369,7 +374,7 @@ function useClipKeys(clip: Clip): void {
       const kind = markKinds.find((one) => markWords[one].key === event.key);
       if (!kind || now.playing) return;
       event.preventDefault();
-      now.mark(kind);
+      void now.mark(kind);
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);

@@ -8,6 +8,7 @@ import { cx } from '@/ui/class-names';
 import type { HeardTouch } from '@/core/sound/count/rows';
 import { ClipLine } from './clip-line';
 import { PictureMeasure } from './picture-measure';
+import { StillButton } from './still-button';
 import type { Clip } from './use-clip';
 
 interface Props {
@@ -18,12 +19,17 @@ interface Props {
   readonly measures: boolean;
   readonly active: boolean;
   readonly onActive: () => void;
+  /** Whose page a still is kept with, and what it is called; null where nobody is chosen. */
+  readonly still: {
+    readonly player: { readonly id: string; readonly name: string };
+    readonly words: string;
+  } | null;
 }
 
 const rates = [0.1, 0.25, 0.5, 1] as const;
 
 /** One clip: its picture, how it runs, and its line of time. */
-export function ClipPane({ clip, title, heard, measures, active, onActive }: Props) {
+export function ClipPane({ clip, title, heard, measures, active, onActive, still }: Props) {
   const { video, url, atS, durationS, playing, rate, loops, mirrored } = clip;
   const [measuring, setMeasuring] = useState(false);
   return (
@@ -55,7 +61,7 @@ export function ClipPane({ clip, title, heard, measures, active, onActive }: Pro
           onError={clip.onError}
           onPlay={() => clip.onPlaying(true)}
           onPause={() => clip.onPlaying(false)}
-          className={cx('block max-h-[46vh] w-full', mirrored && '-scale-x-100')}
+          className={cx('block max-h-[40vh] w-full', mirrored && '-scale-x-100')}
         />
         {measuring && <PictureMeasure video={video} mirrored={mirrored} atS={atS} />}
       </div>
@@ -106,6 +112,14 @@ export function ClipPane({ clip, title, heard, measures, active, onActive }: Pro
           >
             Measure
           </Button>
+        )}
+        {still && clip.picture && (
+          <StillButton
+            video={video}
+            mirrored={mirrored}
+            player={still.player}
+            words={`${still.words}, ${atS.toFixed(2)} s`}
+          />
         )}
         <span className="tabular ml-auto text-lg font-bold" data-at>
           {atS.toFixed(3)} s

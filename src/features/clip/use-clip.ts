@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import { frameBeforeS, withFrame, type Frames } from '@/core/clip/frames';
 import { toggled, type ClipMark, type MarkKind } from '@/core/clip/marks';
-import { frameAfter, frameBefore, type FramePort } from '@/core/clip/step';
+import { frameAfter, frameBefore, showsFrame, type FramePort } from '@/core/clip/step';
 import { fileProblem, lengthProblem, playProblem, soundOf, type ClipSound } from './open-clip';
 
 export interface Clip {
@@ -32,7 +32,7 @@ export interface Clip {
   readonly setRate: (rate: number) => void;
   readonly setLoops: (on: boolean) => void;
   readonly setMirrored: (on: boolean) => void;
-  readonly mark: (kind: MarkKind) => void;
+  readonly mark: (kind: MarkKind) => Promise<void>;
   readonly setMarks: (marks: readonly ClipMark[]) => void;
   /** What the element tells. */
   readonly onLoaded: () => void;
@@ -49,6 +49,8 @@ export function useClip(): Clip {
   const frames = useRef<Frames>([]);
   const shownS = useRef(0);
   const stepping = useRef(false);
+  /** Goes up with every move somebody asks for: what looks at a frame beside this one does not come back after it. */
+  const moves = useRef(0);
   const [file, setFile] = useState<{ readonly name: string; readonly url: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [durationS, setDurationS] = useState(0);
@@ -119,6 +121,20 @@ export function useClip(): Clip {
     [seekShown, shows],
   );
 
+  /** Marks the frame that is shown; the one before it is looked at, for how exact that is. */
+  const mark = async (kind: MarkKind) => {
+    const element = video.current;
+    if (!element || stepping.current) return;
+    const at = shownS.current;
+    const asked = moves.current;
+    stepping.current = true;
+    const port: FramePort = { seek: seekShown, durationS: element.duration };
+    frames.current = withFrame(frames.current, await frameBefore(port, at));
+    if (moves.current === asked) await showsFrame(port, at);
+    stepping.current = false;
+    setMarks((now) => toggled(now, { kind, atS: at, frameS: frameBeforeS(frames.current, at) }));
+  };
+
   const open = (chosen: File) => {
     const cannot = fileProblem(chosen);
     setProblem(cannot);
@@ -166,19 +182,19 @@ export function useClip(): Clip {
   return {
     ...{ video, url, problem, durationS, atS, playing, rate, loops, mirrored, picture, sound, marks },
     name: file?.name ?? null,
-    ...{ open, close, step, setLoops, setMirrored, setMarks, onLoaded },
-    play: () => void video.current?.play(),
+    ...{ open, close, step, mark, setLoops, setMirrored, setMarks, onLoaded },
+    play: () => {
+      moves.current += 1;
+      void video.current?.play();
+    },
     pause: () => video.current?.pause(),
     seek: (toS) => {
+      moves.current += 1;
       if (video.current) video.current.currentTime = toS;
     },
     setRate: (next) => {
       setRateTo(next);
       if (video.current) video.current.playbackRate = next;
-    },
-    mark: (kind) => {
-      const at = shownS.current;
-      setMarks((now) => toggled(now, { kind, atS: at, frameS: frameBeforeS(frames.current, at) }));
     },
     onError: () => setProblem(playProblem(file?.name ?? 'This file', video.current?.error?.code)),
     onPlaying: setPlaying,

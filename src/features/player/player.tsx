@@ -15,6 +15,7 @@ import { FamilyData } from './family-data';
 import { PlayerNotes } from './player-notes';
 import { PlayerTabs } from './player-tabs';
 import { Standing } from './standing';
+import { Stills } from './stills';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { useUnits } from '@/ui/units';
 
@@ -86,6 +87,7 @@ export function PlayerPage({ view }: { view: PlayerView }) {
             )}
           </Sheet>
           <PlayerNotes view={view} />
+          <Stills playerId={facts.id} />
           <div className="grid gap-4 md:grid-cols-2">
             <Sheet className="p-3" aria-label="Last decisions">
               <h2 className="text-lg">Last decisions</h2>
