@@ -86,13 +86,17 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   expect(await axeViolations(browser.driver)).toEqual([]);
   // What is left of the lesson may be heard as a short row of its own, before the long one.
   await page.press('Listen and count');
+  await tap(page, 1, 2);
   await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf), 60_000);
   await page.press('Stop');
+  await page.sees('Tapped meanwhile: 2');
   await page.becomes(
     `document.querySelector('[data-heard-result]').textContent.startsWith('${rowOf}')`,
     true,
   );
   expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.keys('\uE00C');
+  await page.sees('closed, it would be lost');
   await page.press('Keep what was heard');
   await page.becomes(`document.querySelector('[data-best]').textContent`, String(rowOf));
   await app.comesToHold(
@@ -130,4 +134,32 @@ test('the review says what was heard', async () => {
   await page.sees('by ear');
   await page.becomes(`document.querySelector('li[data-player] [data-best]').textContent`, String(rowOf));
   expect(await browser.faults()).toEqual([]);
+});
+
+test('what was heard is taken back with one press, and the taps it replaced stand again', async () => {
+  await page.press('Correct counts');
+  await page.sees('Back to the review');
+  // A page that has only been drawn cannot be pressed yet.
+  await page.becomes(
+    `Object.keys([...document.querySelectorAll('button')].find((one) => one.textContent.includes('Undo the last mark')) ?? {}).some((key) => key.startsWith('__react'))`,
+    true,
+  );
+  const standing = (origin: string) =>
+    `select count(*) as n from touch_event t where t.kind = 'touch' and t.player_id = '${at.playerIds[0]!}' and t.origin ${origin}
+     and not exists (select 1 from touch_event u where u.kind = 'undo' and u.ref = t.id
+       and not exists (select 1 from touch_event r where r.kind = 'undo' and r.ref = u.id))`;
+  expect(await app.query(standing('is null'))).toEqual([{ n: 0 }]);
+  // Three taps of the other child came after it.
+  for (let n = 1; n <= 3; n++) {
+    await page.press('Undo the last mark');
+    await app.comesToHold(
+      `select count(*) as n from touch_event where kind = 'undo' and player_id = ?`,
+      [{ n }],
+      [at.playerIds[1]!],
+    );
+  }
+  expect((await app.query(standing(`= 'ear 1'`)))[0]!.n).toBeGreaterThanOrEqual(rowOf);
+  await page.press('Undo the last mark');
+  await app.comesToHold(standing(`= 'ear 1'`), [{ n: 0 }]);
+  await app.comesToHold(standing('is null'), [{ n: 2 }]);
 });

@@ -18,11 +18,11 @@ const row = (times: readonly number[], endedBy: HeardRow['endedBy']): HeardRow =
   endedBy,
 });
 const rows = (...all: HeardRow[]): Heard => ({
-  ...{ by: 'rows', evennessCm: null },
+  ...{ by: 'rows', evennessCm: null, turns: null },
   rows: { rows: all, all: { count: 0, from: 0, to: 0 }, periodS: 0.5, leftOut: [] },
 });
 const startMs = 100_000;
-const where = { blockId: 'b', playerId: 'p', startMs, tries: 0 };
+const where = { blockId: 'b', playerId: 'p', startMs, tries: 0, attempts: 0 };
 const asEvents = (marks: ReturnType<typeof heardMarks>['marks']): TouchEvent[] =>
   marks.map((mark, n) => ({
     ...{ id: String(1000 + n), value: null, ref: null, monoMs: 0, device: 'd', attempt: 1, atMs: 0 },
@@ -50,6 +50,16 @@ test('rows go into the log touch by touch at their own moments, and count as the
     [4, true, 'ear 1'],
   ]);
   expect(best).toBe(heardBest(heard).count);
+  // Another row heard later does not go on with the one that had no end.
+  const again = heardMarks(rows(row([9, 9.5], null)), {
+    ...{ ...where, step, attempts: attempts.length, phases: [], clockEvents: [clock('start', 90_000)] },
+    dose: { kind: 'row', target: 20, capS: 60 },
+  });
+  const both = tally(
+    [...asEvents(marks), ...asEvents(again.marks).map((one) => ({ ...one, id: `9${one.id}` }))],
+    'row',
+  );
+  expect(both.attempts.map(({ result }) => result)).toEqual([3, 4, 2]);
 });
 
 test('in a time box only what falls into the work counts, each in its own round, whatever the clock does later', () => {

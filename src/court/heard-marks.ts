@@ -14,6 +14,8 @@ interface HeardMark {
   readonly kind: 'touch' | 'drop' | 'grade';
   readonly atS: number;
   readonly value?: number;
+  /** The row it belongs to, from 0, where rows are counted one by one. */
+  readonly row?: number;
 }
 
 /** A row that is over has its end a moment after its last touch, seconds. */
@@ -36,9 +38,9 @@ function marksOf(heard: Heard, step: Step): HeardMark[] {
     const last = touches.at(-1)!.atS;
     const over = endedBy !== null || at < rows.length - 1;
     return [
-      ...touches.map(({ atS }): HeardMark => ({ kind: 'touch', atS })),
+      ...touches.map(({ atS }): HeardMark => ({ kind: 'touch', atS, row: at })),
       // In a time box a ball that was lost costs time and ends nothing that has to be said.
-      ...(over && step.measure === 'row' ? [{ kind: 'drop', atS: last + endsAfterS } as const] : []),
+      ...(over && step.measure === 'row' ? [{ kind: 'drop', atS: last + endsAfterS, row: at } as const] : []),
     ];
   });
 }
@@ -54,8 +56,9 @@ interface Where {
   readonly clockEvents: readonly TouchEvent[];
   /** When the sound began, UTC milliseconds. */
   readonly startMs: number;
-  /** Touches and drops of the player so far. */
+  /** Touches and drops of the player so far, and attempts. */
   readonly tries: number;
+  readonly attempts: number;
 }
 
 /**
@@ -64,19 +67,21 @@ interface Where {
  */
 export function heardMarks(
   heard: Heard,
-  { blockId, playerId, step, dose, phases, clockEvents, startMs, tries }: Where,
+  { blockId, playerId, step, dose, phases, clockEvents, startMs, tries, attempts }: Where,
 ): { readonly marks: readonly NewEvent[]; readonly outside: number } {
   const marks: NewEvent[] = [];
   let outside = 0;
-  for (const { kind, atS, value } of marksOf(heard, step)) {
+  for (const { kind, atS, value, row = 0 } of marksOf(heard, step)) {
     const atMs = Math.round(startMs + 1000 * atS);
     // The clock as it stood then: it may be paused or over by now.
     const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
-    const attempt = roundNow(dose, phases, elapsedS(clock, atMs), tries + marks.length);
-    if (attempt === null) {
+    const round = roundNow(dose, phases, elapsedS(clock, atMs), tries + marks.length);
+    if (round === null) {
       if (kind === 'touch') outside += 1;
       continue;
     }
+    // A row that was heard is one by itself, whether or not a drop was heard at the end of the one before.
+    const attempt = step.measure === 'row' ? attempts + 1 + row : round;
     marks.push({ blockId, playerId, kind, attempt, atMs, origin: earOrigin, value: value ?? null });
   }
   return { marks, outside };

@@ -1,5 +1,8 @@
 import { EarAtWork, type EarNews } from './job';
-import { othersLabel } from './others';
+import { otherSideLabel, othersLabel } from './others';
+import { madeTurns, taught, thingsOf } from './synth/drills';
+import { sceneWave } from './synth/scene';
+import { quietRoom } from './testing/heard';
 import type { Hearing } from './ear';
 import { PracticeRoom } from './synth/practice';
 import { noiseWave } from './synth/noise';
@@ -83,4 +86,23 @@ test('two children whose balls sound the same are said to; whose do not, are tol
   teach('strings', 'strings');
   expect(teach(othersLabel, 'frame').conditions).toEqual([]);
   expect(teach(othersLabel, 'strings').conditions.map(({ kind }) => kind)).toEqual(['confused']);
+});
+
+test('two sides that sound different both count, and how often they came in turn', () => {
+  const work = new EarAtWork(rate);
+  const things = thingsOf(45);
+  const wave = ({ seconds, blows }: ReturnType<typeof taught>, seed: number) =>
+    sceneWave({ ...quietRoom, rate, seed, seconds, struck: blows });
+  for (const [label, side] of [
+    ['table', 'forehand'],
+    [otherSideLabel, 'backhand'],
+  ] as const) {
+    work.ask({ kind: 'teach', label, sound: 'table' });
+    hears(work, wave(taught(things, 'table', 0, side), 3));
+    work.ask({ kind: 'end lesson' });
+  }
+  work.ask({ kind: 'listen', hearing: { ...rows, counts: 'table', ends: null } });
+  const made = madeTurns(things, 16, 2);
+  const { heard } = hears(work, wave({ ...made, truth: 0 }, 4));
+  expect(heard).toMatchObject({ by: 'rows', turns: { inTurn: 13, twice: 2 }, rows: { all: { count: 16 } } });
 });

@@ -1,11 +1,13 @@
 import { heardCatches, type HeardCatch } from './count/catches';
 import { heardClaps, type HeardToss } from './count/claps';
 import { evennessCm } from './count/evenness';
-import { heardRows, type HeardRows } from './count/rows';
+import type { HeardRows } from './count/rows';
+import { heardTurns } from './count/turns';
 import type { Deaf, LeftOut, Taught } from './count/taken';
 import { conditionsOf, type Conditions } from './conditions';
 import { echoesOf, type Echo } from './echo';
 import { ImpactFinder, type Impact } from './impacts';
+import { otherSideLabel } from './others';
 import type { SoundKind } from './kinds';
 import { examplesWanted, learn, notToldApart, type Learnt } from './learn';
 
@@ -24,7 +26,13 @@ export type Hearing =
 
 /** What was heard so far. */
 export type Heard =
-  | { readonly by: 'rows'; readonly rows: HeardRows; readonly evennessCm: number | null }
+  | {
+      readonly by: 'rows';
+      readonly rows: HeardRows;
+      readonly evennessCm: number | null;
+      /** Where two sides were taught: touches that changed the side, and that did not; null where one was. */
+      readonly turns: { readonly inTurn: number; readonly twice: number } | null;
+    }
   | { readonly by: 'claps'; readonly tosses: readonly HeardToss[]; readonly leftOut: readonly LeftOut[] }
   | { readonly by: 'catches'; readonly catches: readonly HeardCatch[]; readonly leftOut: readonly LeftOut[] };
 
@@ -156,14 +164,12 @@ export class Ear {
     if (hearing.by === 'catches')
       return { by: 'catches', ...heardCatches(impacts, taught, 'strings', this.#deaf) };
     const { counts, ends, periodS, varies } = hearing;
-    const rows = heardRows(impacts, {
-      ...asked,
-      counts: [counts],
-      ends: ends ? [ends] : [],
-      periodS,
-      varies,
+    const sides = this.#learnt.has(otherSideLabel) ? [counts, otherSideLabel] : [counts];
+    const rows = heardTurns(impacts, {
+      ...{ ...asked, counts: sides, ends: ends ? [ends] : [], periodS, varies },
     });
-    return { by: 'rows', rows, evennessCm: evennessCm(rows.rows) };
+    const turns = sides.length > 1 ? { inTurn: rows.inTurn, twice: rows.twice } : null;
+    return { by: 'rows', rows, evennessCm: evennessCm(rows.rows), turns };
   }
 
   /** What stands in the way of counting, the worst first. */

@@ -315,11 +315,11 @@ export const touchEvent = sqliteTable(
     text: text('text'),
     /** Who made the mark; null for the session's coach. */
     by: text('by'),
-    /** How it came about, where nobody pressed or typed it: heard, from a clip, felt. */
-    origin: text('origin'),
     atMs: integer('at_ms').notNull(),
     monoMs: integer('mono_ms').notNull(),
     device: text('device').notNull(),
+    /** How it came about, where nobody pressed or typed it: heard, from a clip, felt. */
+    origin: text('origin'),
   },
   (t) => [index('touch_event_by_block').on(t.blockId, t.playerId)],
 );

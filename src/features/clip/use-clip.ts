@@ -40,8 +40,22 @@ export interface Clip {
   readonly onPlaying: (playing: boolean) => void;
 }
 
-/** A browser answers a seek to the frame that is shown already with no new frame: then it is waited no longer, milliseconds. */
-const sameFrameMs = 120;
+/** Where a browser cannot be asked which frame is shown, it is waited so long for one to tell, milliseconds. Ours. */
+const noFrameMs = 400;
+
+/** The time of the frame an element shows now; null where the browser cannot say. */
+function shownNow(element: HTMLVideoElement): number | null {
+  if (typeof VideoFrame === 'undefined') return null;
+  try {
+    const frame = new VideoFrame(element);
+    const seconds = frame.timestamp / 1e6;
+    frame.close();
+    return seconds;
+  } catch {
+    // A file without a picture shows none.
+    return null;
+  }
+}
 
 /** One clip, opened on this device: its frames by their true times, its marks, and its sound. Nothing of it is sent. */
 export function useClip(): Clip {
@@ -51,6 +65,8 @@ export function useClip(): Clip {
   const stepping = useRef(false);
   /** Goes up with every move somebody asks for: what looks at a frame beside this one does not come back after it. */
   const moves = useRef(0);
+  /** Resolves when what was last asked for on the line of time is shown. */
+  const sought = useRef<Promise<void>>(Promise.resolve());
   const [file, setFile] = useState<{ readonly name: string; readonly url: string } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [durationS, setDurationS] = useState(0);
@@ -77,7 +93,8 @@ export function useClip(): Clip {
     let asked = 0;
     const next: VideoFrameRequestCallback = (_, { mediaTime }) => {
       // A step looks for its frame: what it shows on the way is not where it stands.
-      if (!stepping.current) shows(mediaTime);
+      // And what it tells may be late: while it stands, the frame that is shown is asked for.
+      if (!stepping.current) shows((element.paused ? shownNow(element) : null) ?? mediaTime);
       asked = element.requestVideoFrameCallback(next);
     };
     asked = element.requestVideoFrameCallback(next);
@@ -87,20 +104,22 @@ export function useClip(): Clip {
   /** Goes to a moment and waits for the frame that is shown there. */
   const seekShown = useCallback((toS: number): Promise<number> => {
     const element = video.current!;
+    // Where it stands already, nothing is answered.
+    if (Math.abs(element.currentTime - toS) < 1e-6)
+      return Promise.resolve(shownNow(element) ?? shownS.current);
     return new Promise((resolve) => {
-      let asked = 0;
+      let told: number | null = null;
+      const asked = element.requestVideoFrameCallback((_, { mediaTime }) => (told = mediaTime));
       const done = (seconds: number) => {
-        clearTimeout(timer);
         element.cancelVideoFrameCallback(asked);
         resolve(seconds);
       };
-      asked = element.requestVideoFrameCallback((_, { mediaTime }) => done(mediaTime));
-      let timer = setTimeout(() => done(shownS.current), 2000);
       element.addEventListener(
         'seeked',
         () => {
-          clearTimeout(timer);
-          timer = setTimeout(() => done(shownS.current), sameFrameMs);
+          const seconds = shownNow(element);
+          if (seconds !== null) done(seconds);
+          else setTimeout(() => done(told ?? shownS.current), told === null ? noFrameMs : 0);
         },
         { once: true },
       );
@@ -113,6 +132,7 @@ export function useClip(): Clip {
       if (!element || stepping.current) return;
       stepping.current = true;
       element.pause();
+      await sought.current;
       const port: FramePort = { seek: seekShown, durationS: element.duration };
       const from = shownS.current;
       shows(await (by > 0 ? frameAfter(port, from) : frameBefore(port, from)));
@@ -125,9 +145,10 @@ export function useClip(): Clip {
   const mark = async (kind: MarkKind) => {
     const element = video.current;
     if (!element || stepping.current) return;
+    stepping.current = true;
+    await sought.current;
     const at = shownS.current;
     const asked = moves.current;
-    stepping.current = true;
     const port: FramePort = { seek: seekShown, durationS: element.duration };
     frames.current = withFrame(frames.current, await frameBefore(port, at));
     if (moves.current === asked) await showsFrame(port, at);
@@ -190,7 +211,10 @@ export function useClip(): Clip {
     pause: () => video.current?.pause(),
     seek: (toS) => {
       moves.current += 1;
-      if (video.current) video.current.currentTime = toS;
+      const element = video.current;
+      if (!element) return;
+      if (element.paused && picture) sought.current = seekShown(toS).then(shows);
+      else element.currentTime = toS;
     },
     setRate: (next) => {
       setRateTo(next);

@@ -103,15 +103,15 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
                 <Count value={result.score} compact />
               ) : (
                 <>
-                  {onEar && <EarButton name={name} onEar={() => onEar(playerId)} />}
-                  <TypeButton name={name} onType={() => onType(playerId)} />
+                  {onEar && <EarButton name={name} onPress={() => onEar(playerId)} />}
+                  <TypeButton name={name} onPress={() => onType(playerId)} />
                 </>
               )}
             </div>
             {compact && (
               // Where two share a low station there is no room: a count is typed under the station’s three dots.
               <span className="w-full [@container_(max-height:9rem)]:hidden">
-                <TypeButton name={name} onType={() => onType(playerId)} />
+                <TypeButton name={name} onPress={() => onType(playerId)} />
               </span>
             )}
           </div>
@@ -209,8 +209,8 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
         </PressZone>
         {/* What is heard takes the room of both while it listens. */}
         <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />
-        {onEar && !compact && <EarButton name={name} onEar={() => onEar(playerId)} beside />}
-        <TypeButton name={name} onType={() => onType(playerId)} beside compact={compact} />
+        {onEar && !compact && <EarButton name={name} onPress={() => onEar(playerId)} beside />}
+        <TypeButton name={name} onPress={() => onType(playerId)} beside compact={compact} />
       </div>
     </Frame>
   );
@@ -317,42 +317,21 @@ function Line({
   );
 }
 
-/** For what the device hears itself. */
-function EarButton({ name, onEar, beside = false }: { name: string; onEar: () => void; beside?: boolean }) {
-  return (
-    <button
-      type="button"
-      onClick={onEar}
-      aria-label={`${name}: count by ear`}
-      className={cx(
-        'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
-        beside
-          ? 'border-l-2 border-ink peer-[:not(:empty)]:hidden'
-          : 'shrink-0 rounded-md border-2 border-edge',
-      )}
-    >
-      <Ear aria-hidden size={22} /> By ear
-    </button>
-  );
+interface SideButtonProps {
+  readonly label: string;
+  readonly onPress: () => void;
+  readonly beside?: boolean;
+  readonly compact?: boolean;
+  readonly children: ReactNode;
 }
 
-/** For what was counted aloud. */
-function TypeButton({
-  name,
-  onType,
-  beside = false,
-  compact = false,
-}: {
-  name: string;
-  onType: () => void;
-  beside?: boolean;
-  compact?: boolean;
-}) {
+/** Another way to count than tapping, beside the taps; it gives way to what is heard while somebody is listened to. */
+function SideButton({ label, onPress, beside = false, compact = false, children }: SideButtonProps) {
   return (
     <button
       type="button"
-      onClick={onType}
-      aria-label={`${name}: type a count`}
+      onClick={onPress}
+      aria-label={label}
       className={cx(
         'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
         beside
@@ -362,10 +341,26 @@ function TypeButton({
           : 'shrink-0 rounded-md border-2 border-edge',
       )}
     >
-      <Keyboard aria-hidden size={22} /> Type
+      {children}
     </button>
   );
 }
+
+type SideProps = Pick<SideButtonProps, 'onPress' | 'beside' | 'compact'> & { readonly name: string };
+
+/** For what the device hears itself. */
+const EarButton = ({ name, ...rest }: SideProps) => (
+  <SideButton label={`${name}: count by ear`} {...rest}>
+    <Ear aria-hidden size={22} /> By ear
+  </SideButton>
+);
+
+/** For what was counted aloud. */
+const TypeButton = ({ name, ...rest }: SideProps) => (
+  <SideButton label={`${name}: type a count`} {...rest}>
+    <Keyboard aria-hidden size={22} /> Type
+  </SideButton>
+);
 
 const pressWords: Partial<Record<Measure, string>> = {
   hold: 'held to the end',

@@ -35,6 +35,7 @@ import { usePart } from '@/ui/use-part';
 import { usePageBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
+import { keptTogether } from '@/court/kept-together';
 import type { NewEvent, RunLog } from '@/court/run-log';
 import { useNow, type Court } from './use-court';
 import { useCues } from './use-cues';
@@ -297,8 +298,9 @@ export function useBlock(
   );
 
   const undo = useCallback(() => {
-    for (const last of lastOf(log, mates))
-      void log.log({ blockId: last.blockId, playerId: last.playerId, kind: 'undo', ref: last.id });
+    for (const mark of lastOf(log, mates))
+      for (const last of keptTogether(log.events(mark.blockId, mark.playerId), mark))
+        void log.log({ blockId: last.blockId, playerId: last.playerId, kind: 'undo', ref: last.id });
   }, [log, mates]);
 
   const toggleClock = useCallback(() => {

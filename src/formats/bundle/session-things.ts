@@ -102,13 +102,13 @@ export const sessionThings = {
       ref: open(id('the mark it is about')),
       text: open(text('a name, words, or what the block was', 20_000)),
       by,
+      atMs: moment('when, by the device’s clock'),
+      monoMs: moment('milliseconds since its page opened'),
+      device: text('the device', 64),
       origin: {
         ...open(text('how it came about: ear or clip with a version, felt; null for a finger', 20)),
         before: null,
       },
-      atMs: moment('when, by the device’s clock'),
-      monoMs: moment('milliseconds since its page opened'),
-      device: text('the device', 64),
     },
   },
   decisions: {

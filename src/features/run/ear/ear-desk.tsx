@@ -9,7 +9,8 @@ import { hearingOf } from '@/session/hearing';
 import { heardMarks } from '@/court/heard-marks';
 import type { RunLog } from '@/court/run-log';
 import { seedOf } from '@/core/fingerprint';
-import { tally } from '@/core/counting/tally';
+import { earOrigin } from '@/core/counting/origin';
+import { tally, type Tally } from '@/core/counting/tally';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
@@ -56,6 +57,7 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   const [hearing, setHearing] = useState<Hearing>(() => hearingOf(at.drill, at.step)!);
   const [listens, setListens] = useState<{ readonly fromMs: number } | null>(null);
   const [result, setResult] = useState<Result | null>(null);
+  const [waits, setWaits] = useState(false);
   const { news, ask } = ear;
   const { name } = player;
 
@@ -97,22 +99,31 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
         startMs,
       },
       clockEvents: log.events(at.blockId, null),
-      tries: triesOf(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
+      ...soFar(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
     });
+  const own = { blockId: at.blockId, playerId: player.id };
+  /** What is kept takes the place of what was tapped meanwhile: the log keeps both, one of them counts. */
+  const instead = async (from: Result, origin: string | null) => {
+    for (const { id } of taps(from)) await log.log({ ...own, kind: 'undo', ref: id, origin });
+  };
   const keep = async (kept: Result, said: number | null) => {
     const { marks } = marksOf(kept);
-    // What was heard takes the place of what was tapped meanwhile: the log keeps both, one of them counts.
-    for (const { id } of taps(kept))
-      await log.log({ blockId: at.blockId, playerId: player.id, kind: 'undo', ref: id });
+    await instead(kept, earOrigin);
     for (const mark of marks) await log.log(mark);
     if (said !== null && kept.heard.by === 'claps')
       await log.log({
-        ...{ blockId: at.blockId, playerId: player.id, kind: 'note' },
+        ...{ ...own, kind: 'note' },
         text: `Said ${said}, clapped ${kept.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
       });
   };
+  const correct = async (from: Result, value: number) => {
+    await instead(from, null);
+    const { attempts } = tally(log.eventsOf(at.blockId, player.id), at.step.measure);
+    await log.log({ ...own, kind: 'result', value, attempt: attempts.length + 1 });
+  };
   const done = () => {
     setResult(null);
+    setWaits(false);
     if (ended || ear.state === 'closed') onClose();
   };
 
@@ -122,11 +133,16 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   return (
     <Dialog
       open
-      onOpenChange={(open) => !open && onClose()}
+      onOpenChange={(open) => {
+        // What was heard is not lost by a slip of the finger.
+        if (!open && result && !result.truth) setWaits(true);
+        else if (!open) onClose();
+      }}
       title={`By ear: ${name}`}
       intro={`${at.drill.title}, ${at.step.title}. Heard and counted on this device; no sound is kept or sent.`}
       startsAtField={false}
     >
+      {waits && <ErrorNote>Keep it, correct it or drop it: closed, it would be lost.</ErrorNote>}
       {ear.trouble && <ErrorNote>{ear.trouble.words}</ErrorNote>}
       {result ? (
         <EarResult
@@ -139,10 +155,7 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
             done();
           }}
           onCorrect={(value) => {
-            void log.log({
-              ...{ blockId: at.blockId, playerId: player.id, kind: 'result', value },
-              attempt: 1 + new Set(log.eventsOf(at.blockId, player.id).map(({ attempt }) => attempt)).size,
-            });
+            void correct(result, value);
             done();
           }}
           onDrop={done}
@@ -202,8 +215,10 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   );
 }
 
-const triesOf = ({ touches, drops }: { readonly touches: number; readonly drops: number }): number =>
-  touches + drops;
+const soFar = ({ touches, drops, attempts }: Tally) => ({
+  tries: touches + drops,
+  attempts: attempts.length,
+});
 
 /** How much what was heard weighs: touches, each as sure as it is. */
 function evidenceOf(heard: Heard): number {

@@ -56,6 +56,11 @@ export function EarResult(props: ResultProps) {
           .
         </p>
       )}
+      {heard.by === 'rows' && heard.turns && (
+        <p>
+          In turn: {heard.turns.inTurn} of {heard.turns.inTurn + heard.turns.twice}.
+        </p>
+      )}
       {heard.by === 'claps' && (
         <label className="flex items-center gap-2">
           The step asks for {counted(step.claps ?? 1, 'clap')}. What did {name} say?

@@ -1,7 +1,7 @@
 import { Check, Ear, X } from 'lucide-react';
 import { soundKinds, soundWords, type SoundKind } from '@/core/sound/kinds';
 import { soundsOf, type Hearing } from '@/core/sound/ear';
-import { othersLabel } from '@/core/sound/others';
+import { otherSideLabel, othersLabel } from '@/core/sound/others';
 import { Button } from '@/ui/button';
 import type { EarState } from './use-ear';
 
@@ -44,6 +44,15 @@ export function Teach({ ear, hearing, onHearing }: Props) {
           .map((kind) => (
             <Sound key={kind} ear={ear} label={kind} kind={kind} note="if you like: they end a row" />
           ))}
+        {hearing.by === 'rows' && hearing.counts === 'table' && (
+          <Sound
+            ear={ear}
+            label={otherSideLabel}
+            kind={hearing.counts}
+            title="The other side"
+            note="if forehand and backhand sound different: both count, and how often they came in turn"
+          />
+        )}
         {hearing.by === 'rows' && (
           <Sound
             ear={ear}
