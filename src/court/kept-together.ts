@@ -1,5 +1,6 @@
 import type { TouchEvent } from '@/core/counting/event';
 import { idTimeMs } from '@/core/counting/ulid-time';
+import type { RunLog } from './run-log';
 
 /** What is kept with one press is written one after the other, each within so many milliseconds of the one before. Ours. */
 const withinMs = 2000;
@@ -23,4 +24,11 @@ export function keptTogether(events: readonly TouchEvent[], mark: TouchEvent): T
     lastMs = madeMs;
   }
   return together;
+}
+
+/** Takes back all that was kept together with a mark. */
+export function undoKept(log: RunLog, mark: TouchEvent): void {
+  const { blockId, playerId } = mark;
+  for (const { id } of keptTogether(log.events(blockId, playerId), mark))
+    void log.log({ blockId, playerId, kind: 'undo', ref: id });
 }

@@ -1,7 +1,16 @@
 'use client';
 
-import { Ear, Keyboard } from 'lucide-react';
-import { memo, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Keyboard } from 'lucide-react';
+import {
+  memo,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ComponentType,
+  type ReactNode,
+} from 'react';
 import type { Step } from '@/drills/types';
 import { better, numberInWords, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
@@ -14,7 +23,14 @@ import { cx } from '@/ui/class-names';
 import { usePart } from '@/ui/use-part';
 import { BesideBar } from './beside-bar';
 import { PressZone } from './press-zone';
+import { SideButton, type SideProps } from './side-button';
 import { TargetZones } from './target-zones';
+
+/** How counting by ear is offered on a tile. */
+export interface TileEar {
+  readonly Button: ComponentType<SideProps>;
+  readonly open: (playerId: string) => void;
+}
 
 export interface CountTileProps {
   readonly playerId: string;
@@ -37,7 +53,7 @@ export interface CountTileProps {
   readonly onBeside: (playerId: string, markId: string, text: string) => void;
   readonly onType: (playerId: string) => void;
   /** Counts by ear; left out where nothing of the step can be heard. */
-  readonly onEar?: (playerId: string) => void;
+  readonly ear?: TileEar;
   readonly onSay: (sentence: string) => void;
   /** Seconds of the running hold so far; 0 for other measures. */
   readonly heldS: number;
@@ -61,7 +77,7 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
   const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
-  const { onMark, onBeside, onType, onEar, compact = false, pass = null } = props;
+  const { onMark, onBeside, onType, ear, compact = false, pass = null } = props;
   const { measure } = step;
   const result = useMemo(() => tally(events, measure), [events, measure]);
   useSpoken(props, result);
@@ -103,7 +119,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
                 <Count value={result.score} compact />
               ) : (
                 <>
-                  {onEar && <EarButton name={name} onPress={() => onEar(playerId)} />}
+                  {ear && <ear.Button name={name} onPress={() => ear.open(playerId)} />}
                   <TypeButton name={name} onPress={() => onType(playerId)} />
                 </>
               )}
@@ -209,7 +225,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
         </PressZone>
         {/* What is heard takes the room of both while it listens. */}
         <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />
-        {onEar && !compact && <EarButton name={name} onPress={() => onEar(playerId)} beside />}
+        {ear && !compact && <ear.Button name={name} onPress={() => ear.open(playerId)} beside />}
         <TypeButton name={name} onPress={() => onType(playerId)} beside compact={compact} />
       </div>
     </Frame>
@@ -316,44 +332,6 @@ function Line({
     </span>
   );
 }
-
-interface SideButtonProps {
-  readonly label: string;
-  readonly onPress: () => void;
-  readonly beside?: boolean;
-  readonly compact?: boolean;
-  readonly children: ReactNode;
-}
-
-/** Another way to count than tapping, beside the taps; it gives way to what is heard while somebody is listened to. */
-function SideButton({ label, onPress, beside = false, compact = false, children }: SideButtonProps) {
-  return (
-    <button
-      type="button"
-      onClick={onPress}
-      aria-label={label}
-      className={cx(
-        'inline-flex min-h-16 min-w-20 touch-manipulation flex-col items-center justify-center text-sm font-semibold active:bg-line',
-        beside
-          ? compact
-            ? 'border-t-2 border-ink'
-            : 'border-l-2 border-ink peer-[:not(:empty)]:hidden'
-          : 'shrink-0 rounded-md border-2 border-edge',
-      )}
-    >
-      {children}
-    </button>
-  );
-}
-
-type SideProps = Pick<SideButtonProps, 'onPress' | 'beside' | 'compact'> & { readonly name: string };
-
-/** For what the device hears itself. */
-const EarButton = ({ name, ...rest }: SideProps) => (
-  <SideButton label={`${name}: count by ear`} {...rest}>
-    <Ear aria-hidden size={22} /> By ear
-  </SideButton>
-);
 
 /** For what was counted aloud. */
 const TypeButton = ({ name, ...rest }: SideProps) => (

@@ -5,7 +5,7 @@ import { doseInWords } from '@/core/dose/dose';
 import { cx } from '@/ui/class-names';
 import { conditionWords } from './condition-words';
 import { takesSequence } from '@/session/pace';
-import { CountTile, type CountTileProps } from './count-tile';
+import { CountTile, type CountTileProps, type TileEar } from './count-tile';
 import type { Drill, Step } from '@/drills/types';
 import type { CourtPlayer } from './court-view';
 import type { RunLog } from '@/court/run-log';
@@ -27,7 +27,7 @@ const grids = [
 /** Counting by ear: whether a step can be heard, and how it is opened for a player. */
 export interface EarOffer {
   readonly hears: (drill: Drill, step: Step) => boolean;
-  readonly open: (playerId: string) => void;
+  readonly tile: TileEar;
 }
 
 interface Props {
@@ -102,7 +102,7 @@ export function CourtGrid(props: Props) {
             onMark={onMark}
             onBeside={onBeside}
             onType={onType}
-            onEar={ear?.hears(work.drill, work.step) ? ear.open : undefined}
+            ear={ear?.hears(work.drill, work.step) ? ear.tile : undefined}
             onSay={onSay}
             heldS={heldS}
             phases={phases}

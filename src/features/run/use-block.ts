@@ -35,7 +35,6 @@ import { usePart } from '@/ui/use-part';
 import { usePageBook } from '@/ui/house';
 import type { CourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
-import { keptTogether } from '@/court/kept-together';
 import type { NewEvent, RunLog } from '@/court/run-log';
 import { useNow, type Court } from './use-court';
 import { useCues } from './use-cues';
@@ -90,6 +89,9 @@ const shareOfLap = (parts: number): number => Math.round(10_000 / parts) / 10_00
 
 /** Fetched once the court can count, and kept for a reload without the server. */
 export const loadSound = () => import('./court-sound');
+
+/** For what was heard or read from a clip, which is taken back as it was kept: fetched when it is, kept with the ear. */
+const loadKept = () => import('@/court/kept-together');
 
 /** A call can be answered for so long, or until the next one, seconds: ours. */
 const answerS = 6;
@@ -299,8 +301,8 @@ export function useBlock(
 
   const undo = useCallback(() => {
     for (const mark of lastOf(log, mates))
-      for (const last of keptTogether(log.events(mark.blockId, mark.playerId), mark))
-        void log.log({ blockId: last.blockId, playerId: last.playerId, kind: 'undo', ref: last.id });
+      if (mark.origin) void loadKept().then(({ undoKept }) => undoKept(log, mark));
+      else void log.log({ blockId: mark.blockId, playerId: mark.playerId, kind: 'undo', ref: mark.id });
   }, [log, mates]);
 
   const toggleClock = useCallback(() => {

@@ -12,7 +12,8 @@ import type { BlockRun } from '../use-block';
 /** Counting by ear: fetched once the court can count. */
 const loadEar = () => import('./ear-part');
 /** The same with what it hears with, kept for a court without the server. */
-export const keepEar = () => loadEar().then(({ warmEar }) => warmEar());
+export const keepEar = () =>
+  Promise.all([loadEar().then(({ warmEar }) => warmEar()), import('@/court/kept-together')]);
 
 interface Desk {
   readonly run: BlockRun;
@@ -37,7 +38,10 @@ export function useEarOffer(): {
       part && {
         hears: (drill: Drill, step: Step) => part.hearingOf(drill, step) !== null,
         // One ear, one player: another one waits until it is stopped.
-        open: (playerId: string) => setHearing((now) => now ?? playerId),
+        tile: {
+          Button: part.EarButton,
+          open: (playerId: string) => setHearing((now) => now ?? playerId),
+        },
       },
     [part],
   );
