@@ -18,7 +18,7 @@ const spans = {
   'racket waits at the top': { from: 'racket back', to: 'contact', signed: false },
 } as const satisfies Record<string, { from: MarkKind; to: MarkKind; signed: boolean }>;
 export type ReadingName = keyof typeof spans;
-export const readingNames = Object.keys(spans) as ReadingName[];
+const readingNames = Object.keys(spans) as ReadingName[];
 
 const read = (name: ReadingName, from: ClipMark, to: ClipMark): Reading => ({
   name,

@@ -3,8 +3,7 @@ import { othersAre } from './others';
 import type { Learnt } from './learn';
 
 /** What makes counting by ear worse, or impossible. */
-export const conditionKinds = ['silent', 'cut off', 'too noisy', 'noisy', 'confused'] as const;
-export type ConditionKind = (typeof conditionKinds)[number];
+export type ConditionKind = 'silent' | 'cut off' | 'too noisy' | 'noisy' | 'confused';
 
 export interface Conditions {
   readonly kind: ConditionKind;

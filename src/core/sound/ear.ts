@@ -59,11 +59,11 @@ export class Ear {
   readonly #finder: ImpactFinder;
   readonly #rate: number;
   #samples = 0;
-  #loudestDb = -Infinity;
+  #levelDb = -Infinity;
   readonly #learnt = new Map<string, Learnt>();
   #echoes: Echo[] = [];
   #lesson: { label: string; kind: SoundKind; impacts: Impact[] } | null = null;
-  #listens: { hearing: Hearing; fromS: number; impacts: Impact[] } | null = null;
+  #listens: { hearing: Hearing; impacts: Impact[] } | null = null;
   #deaf: Deaf[] = [];
 
   constructor(rate: number) {
@@ -85,7 +85,7 @@ export class Ear {
     this.#samples += samples.length;
     let sum = 0;
     for (const sample of samples) sum += sample * sample;
-    this.#loudestDb = 10 * Math.log10(sum / Math.max(1, samples.length) + 1e-12);
+    this.#levelDb = 10 * Math.log10(sum / Math.max(1, samples.length) + 1e-12);
     const found = this.#finder.push(samples);
     this.#lesson?.impacts.push(...found);
     this.#listens?.impacts.push(...found);
@@ -94,7 +94,7 @@ export class Ear {
 
   /** How loud the last samples were, dB against the loudest there can be. */
   get levelDb(): number {
-    return this.#loudestDb;
+    return this.#levelDb;
   }
 
   /** From now on what is hit is an example of a sound. */
@@ -132,16 +132,11 @@ export class Ear {
     this.#learnt.delete(label);
   }
 
-  /** Labels that are taken for each other more than one time in twenty. */
-  confused(): (readonly [string, string])[] {
-    return notToldApart([...this.#learnt.values()]).map(([a, b]) => [a.label, b.label] as const);
-  }
-
   /** From now on what was taught is counted. */
   listen(hearing: Hearing): void {
     this.#lesson = null;
     this.#deaf = [];
-    this.#listens = { hearing, fromS: this.atS, impacts: [] };
+    this.#listens = { hearing, impacts: [] };
   }
 
   /** This device makes a sound of its own in a stretch, seconds of the sound. */
@@ -181,7 +176,7 @@ export class Ear {
       forS: this.atS,
       learnt: [...this.#learnt.values()],
       impacts: heard?.impacts ?? [],
-      confused: this.confused().length > 0,
+      confused: notToldApart([...this.#learnt.values()]).length > 0,
     });
   }
 }

@@ -25,8 +25,6 @@ export interface Taken {
   readonly label: string | null;
   /** How sure it is to be that, 0 to 1; where it fits nothing, how sure it could still be the nearest. */
   readonly sure: number;
-  /** What it is nearest to, fitting or not. */
-  readonly nearest: string | null;
 }
 
 /* All ours, found on scenes of the stand-in that no bench or test uses. */
@@ -119,7 +117,7 @@ export const anyLoudness = (learnt: Learnt): Learnt => ({ ...learnt, levelSpread
 
 /** What an impact is taken for, among what was learnt. */
 export function takenFor(learnt: readonly Learnt[], impact: Impact): Taken {
-  if (learnt.length === 0) return { label: null, sure: 0, nearest: null };
+  if (learnt.length === 0) return { label: null, sure: 0 };
   const far = learnt.map((one) => farFrom(one, impact));
   const best = far.indexOf(Math.min(...far));
   // As of normal errors: a spread farther is less likely by e to the half; the evidence of bands is not independent.
@@ -127,19 +125,20 @@ export function takenFor(learnt: readonly Learnt[], impact: Impact): Taken {
   const share = 1 / weights.reduce((sum, one) => sum + one, 0);
   const fits = 1 / (1 + Math.exp(fitsTo.steep * (far[best]! - fitsTo.spreads)));
   const { label } = learnt[best]!;
-  return { label: fits < 0.5 ? null : label, sure: fits * share, nearest: label };
+  return { label: fits < 0.5 ? null : label, sure: fits * share };
 }
 
 /** How often one that was learnt would be taken for another, 0 to 1/2, reckoned from middles and spreads. */
 export function mistaken(a: Learnt, b: Learnt): number {
   const apart = Math.sqrt(squareFar(a.middle, b.middle));
   const spread = Math.sqrt((a.spread + b.spread) / 2);
-  // Half the way in spreads along one line: a tail of the logistic that is close to the normal one.
+  // A spread is of all directions together; the way between two middles is one of them, where it is some half of that.
+  // The logistic curve stands in for the tail of the normal one.
   return 1 / (1 + Math.exp((1.702 * apart) / spread));
 }
 
 /** Sounds that are taken for each other more often than this are not told apart. Ours. */
-export const mostMistaken = 0.05;
+const mostMistaken = 0.05;
 
 /** Pairs that cannot be told apart here. */
 export function notToldApart(learnt: readonly Learnt[]): (readonly [Learnt, Learnt])[] {
