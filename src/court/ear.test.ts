@@ -1,13 +1,18 @@
-import { earTrouble, isWireless } from './ear';
+import { isWireless } from './ear';
+import { mediaTrouble } from './media-trouble';
 
 const named = (name: string) => Object.assign(new Error('x'), { name });
+const asked = { what: 'microphone', instead: 'tap' } as const;
 
-test('what stands in the way of a microphone is said with its mend', () => {
-  expect(earTrouble(named('NotAllowedError')).words).toContain('Allow it beside the address');
-  expect(earTrouble(named('NotFoundError')).words).toContain('Plug one in');
-  expect(earTrouble(named('NotReadableError')).words).toContain('Close it there');
-  expect(earTrouble(named('WeirdError')).words).toContain('WeirdError');
-  expect(earTrouble('none').words).toContain('none');
+test.each([
+  ['NotAllowedError', 'Allow it beside the address'],
+  ['SecurityError', 'Allow it beside the address'],
+  ['NotFoundError', 'Plug one in, or tap'],
+  ['NotReadableError', 'Close it there'],
+  ['WeirdError', 'could not be opened (WeirdError): tap meanwhile'],
+])('%s is said with its mend', (name, words) => {
+  expect(mediaTrouble(named(name), asked)).toContain(words);
+  expect(mediaTrouble(named(name), { what: 'camera', instead: 'open a file' })).toContain('camera');
 });
 
 test('a headset is known by its name', () => {

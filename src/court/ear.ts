@@ -1,10 +1,5 @@
 import type { EarJob, EarNews, EarOpen } from '@/core/sound/job';
 
-/** Why nothing is heard, and what mends it. */
-export interface EarTrouble {
-  readonly words: string;
-}
-
 export interface OpenEar {
   readonly ask: (job: EarJob) => void;
   /** When the sound began, UTC milliseconds; null before any came. */
@@ -19,43 +14,19 @@ interface EarPorts {
   readonly nowMs: () => number;
   readonly onNews: (news: EarNews) => void;
   /** It ended by itself: it was unplugged, or its permission was taken back. */
-  readonly onEnd: (trouble: EarTrouble) => void;
+  readonly onEnd: (words: string) => void;
 }
 
 const rate = 48_000;
 
-/** Whether this page may ask for a microphone at all; else why not. */
-export function noEarHere(): EarTrouble | null {
-  const devices =
-    typeof navigator === 'undefined' ? null : (navigator.mediaDevices as MediaDevices | undefined);
-  if (devices !== undefined) return null;
-  return {
-    words: window.isSecureContext
-      ? 'This browser lets no page hear. Tap, or type what was counted aloud.'
-      : 'This address is plain http, where browsers let no page hear. Open Vow Step on this device itself, or by https (see the README); tap meanwhile.',
-  };
-}
-
-/** What a microphone that could not be opened means, in words. */
-export function earTrouble(error: unknown): EarTrouble {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'NotAllowedError' || name === 'SecurityError')
-    return {
-      words: 'The microphone was refused. Allow it beside the address of this page, then press again.',
-    };
-  if (name === 'NotFoundError' || name === 'OverconstrainedError')
-    return { words: 'No microphone is there. Plug one in, or tap.' };
-  if (name === 'NotReadableError')
-    return { words: 'Another program has the microphone. Close it there, then press again.' };
-  return { words: `The microphone could not be opened (${name || String(error)}). Tap meanwhile.` };
-}
-
 /** A headset hears late and without the high sounds that tell things apart. */
 export const isWireless = (name: string | null): boolean =>
-  name !== null && /bluetooth|hands.?free|headset|airpods|buds/i.test(name);
+  name !== null && /bluetooth|wireless|hands.?free|headset|buds/i.test(name);
+
+const makeWorker = () => new Worker(new URL('../workers/ear.worker.ts', import.meta.url), { type: 'module' });
 
 function worker({ onNews }: EarPorts): Worker {
-  const made = new Worker(new URL('../workers/ear.worker.ts', import.meta.url), { type: 'module' });
+  const made = makeWorker();
   made.onmessage = ({ data }: MessageEvent<EarNews>) => onNews(data);
   return made;
 }
@@ -63,7 +34,7 @@ function worker({ onNews }: EarPorts): Worker {
 /** Fetches what an ear is made of, so that it can be opened while the server is away. */
 export function warmEar(): Promise<void> {
   return new Promise((resolve) => {
-    const made = new Worker(new URL('../workers/ear.worker.ts', import.meta.url), { type: 'module' });
+    const made = makeWorker();
     const done = () => {
       made.terminate();
       resolve();
@@ -93,7 +64,7 @@ export function openPractice(seed: number, ports: EarPorts): OpenEar {
 
 /**
  * Opens the device's microphone, with nothing that would clean speech: it takes blows for noise. No sound is kept or sent.
- * @throws what the browser says, see {@link earTrouble}
+ * @throws what the browser says, see {@link mediaTrouble}
  */
 export async function openMicrophone(ports: EarPorts): Promise<OpenEar> {
   const stream = await navigator.mediaDevices.getUserMedia({
@@ -128,7 +99,7 @@ export async function openMicrophone(ports: EarPorts): Promise<OpenEar> {
     context.createMediaStreamSource(stream).connect(microphone);
     void context.resume();
     track?.addEventListener('ended', () => {
-      if (!closed) ports.onEnd({ words: 'The microphone is gone: what was counted until then stays below.' });
+      if (!closed) ports.onEnd('The microphone is gone: what was counted until then stays below.');
     });
     const opened = ear;
     return {

@@ -1,19 +1,12 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { mediaTrouble, noMediaHere } from '@/court/media-trouble';
 
 /** A clip from the camera is so long at most, seconds: it stays in memory. Ours. */
 const longestS = 120;
 
-/** Why no camera could be opened, and what mends it. */
-export function cameraTrouble(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'NotAllowedError')
-    return 'The camera was refused. Allow it beside the address of this page, then press again.';
-  if (name === 'NotFoundError') return 'No camera is there. Open a file instead.';
-  if (name === 'NotReadableError') return 'Another program has the camera. Close it there, then press again.';
-  return `The camera could not be opened (${name || String(error)}). Open a file instead.`;
-}
+const asked = { what: 'camera', instead: 'open a file' } as const;
 
 /** Records a clip with this device's camera, into memory alone; the camera is let go when it stops. */
 export function useRecorder(onClip: (file: File) => void): {
@@ -31,13 +24,10 @@ export function useRecorder(onClip: (file: File) => void): {
   useEffect(() => stop, [stop]);
   const start = async () => {
     setProblem(null);
-    const devices = navigator.mediaDevices as MediaDevices | undefined;
-    if (!devices)
-      return setProblem(
-        'This address is plain http, where browsers give no page a camera. Open Vow Step on this device itself or by https, or open a file.',
-      );
+    const cannot = noMediaHere(asked);
+    if (cannot) return setProblem(cannot);
     try {
-      const stream = await devices.getUserMedia({
+      const stream = await navigator.mediaDevices.getUserMedia({
         video: { facingMode: 'environment', frameRate: { ideal: 60 } },
         audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
       });
@@ -56,7 +46,7 @@ export function useRecorder(onClip: (file: File) => void): {
       made.start();
       setRecording(true);
     } catch (error) {
-      setProblem(cameraTrouble(error));
+      setProblem(mediaTrouble(error, asked));
     }
   };
   return { recording, problem, start, stop };

@@ -2,22 +2,15 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { EarJob, EarNews } from '@/core/sound/job';
-import {
-  earTrouble,
-  isWireless,
-  noEarHere,
-  openMicrophone,
-  openPractice,
-  type EarTrouble,
-  type OpenEar,
-} from '@/court/ear';
+import { isWireless, openMicrophone, openPractice, type OpenEar } from '@/court/ear';
+import { mediaTrouble, noMediaHere } from '@/court/media-trouble';
 
 export interface EarState {
   /** 'closed' until somebody opens it; 'asks' while the browser asks. */
   readonly state: 'closed' | 'asks' | 'open';
-  readonly practice: boolean;
   readonly news: EarNews | null;
-  readonly trouble: EarTrouble | null;
+  /** Why nothing is heard, and what mends it. */
+  readonly trouble: string | null;
   /** A headset: it hears late. */
   readonly wireless: boolean;
   readonly open: (practice: boolean) => Promise<void>;
@@ -26,16 +19,17 @@ export interface EarState {
   readonly close: () => void;
 }
 
+const asked = { what: 'microphone', instead: 'tap' } as const;
+
 /** One ear, opened when it is asked for and let go when it is closed or its screen goes. */
 export function useEar(nowMs: () => number, seed: number): EarState {
   const ear = useRef<OpenEar | null>(null);
   const began = useRef<number | null>(null);
   const here = useRef(true);
   const [state, setState] = useState<EarState['state']>('closed');
-  const [practice, setPractice] = useState(false);
   const [wireless, setWireless] = useState(false);
   const [news, setNews] = useState<EarNews | null>(null);
-  const [trouble, setTrouble] = useState<EarTrouble | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
 
   const close = useCallback(() => {
     // What was heard until now is still dated by it.
@@ -54,15 +48,14 @@ export function useEar(nowMs: () => number, seed: number): EarState {
   }, []);
 
   const open = async (made: boolean) => {
-    const cannot = made ? null : noEarHere();
+    const cannot = made ? null : noMediaHere(asked);
     setTrouble(cannot);
     if (cannot || state !== 'closed') return;
     setState('asks');
-    setPractice(made);
     const ports = {
       nowMs,
       onNews: setNews,
-      onEnd: (gone: EarTrouble) => {
+      onEnd: (gone: string) => {
         setTrouble(gone);
         close();
       },
@@ -75,12 +68,12 @@ export function useEar(nowMs: () => number, seed: number): EarState {
       setWireless(isWireless(opened.name));
       setState('open');
     } catch (error) {
-      setTrouble(earTrouble(error));
+      setTrouble(mediaTrouble(error, asked));
       setState('closed');
     }
   };
   return {
-    ...{ state, practice, news, trouble, wireless, open, close },
+    ...{ state, news, trouble, wireless, open, close },
     ask: useCallback((job: EarJob) => ear.current?.ask(job), []),
     startMs: useCallback(() => ear.current?.startMs() ?? began.current, []),
   };
