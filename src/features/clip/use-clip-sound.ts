@@ -1,7 +1,8 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { ByItself } from '@/core/sound/count/by-itself';
+import { useOneWorker } from '@/ui/use-one-worker';
 import type { ClipSoundJob, ClipSoundNews } from '@/workers/clip-sound.worker';
 
 export type ClipCount =
@@ -10,6 +11,9 @@ export type ClipCount =
   | { readonly kind: 'done'; readonly counted: ByItself | null }
   | { readonly kind: 'failed'; readonly message: string };
 
+const makeWorker = () =>
+  new Worker(new URL('../../workers/clip-sound.worker.ts', import.meta.url), { type: 'module' });
+
 /** Counts a clip's sound in a worker; it can be cancelled at any moment. */
 export function useClipSound(): {
   readonly state: ClipCount;
@@ -17,32 +21,20 @@ export function useClipSound(): {
   readonly cancel: () => void;
 } {
   const [state, setState] = useState<ClipCount>({ kind: 'idle' });
-  const worker = useRef<Worker | null>(null);
-  const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const { begin, end } = useOneWorker<ClipSoundJob, ClipSoundNews>(makeWorker);
   const count = useCallback(
     (job: ClipSoundJob) => {
-      end();
       setState({ kind: 'counts' });
-      const fresh = new Worker(new URL('../../workers/clip-sound.worker.ts', import.meta.url), {
-        type: 'module',
+      begin(job, {
+        onNews: (news, done) => {
+          setState(news);
+          done();
+        },
+        onBroken: () =>
+          setState({ kind: 'failed', message: 'The counter could not start: reload the page.' }),
       });
-      worker.current = fresh;
-      fresh.onmessage = ({ data }: MessageEvent<ClipSoundNews>) => {
-        if (worker.current !== fresh) return;
-        setState(data);
-        end();
-      };
-      fresh.onerror = () => {
-        setState({ kind: 'failed', message: 'The counter could not start: reload the page.' });
-        end();
-      };
-      fresh.postMessage(job);
     },
-    [end],
+    [begin],
   );
   const cancel = useCallback(() => {
     end();

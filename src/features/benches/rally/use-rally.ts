@@ -1,7 +1,8 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { RallyAnswer, RallyJob } from '@/core/rally/job';
+import { useOneWorker } from '@/ui/use-one-worker';
 import type { RallyNews } from '@/workers/rally.worker';
 
 export type RallyState =
@@ -11,6 +12,9 @@ export type RallyState =
   | { readonly kind: 'cancelled' }
   | { readonly kind: 'failed'; readonly message: string };
 
+const makeWorker = () =>
+  new Worker(new URL('../../../workers/rally.worker.ts', import.meta.url), { type: 'module' });
+
 /** Plays rallies in a worker: progress as it comes, and it can be cancelled at any moment. */
 export function useRally(): {
   readonly state: RallyState;
@@ -18,34 +22,21 @@ export function useRally(): {
   readonly cancel: () => void;
 } {
   const [state, setState] = useState<RallyState>({ kind: 'idle' });
-  const worker = useRef<Worker | null>(null);
-  const end = useCallback(() => {
-    worker.current?.terminate();
-    worker.current = null;
-  }, []);
-  useEffect(() => end, [end]);
+  const { begin, end } = useOneWorker<RallyJob, RallyNews>(makeWorker);
   const run = useCallback(
     (job: RallyJob) => {
-      end();
       setState({ kind: 'running', share: 0 });
-      const fresh = new Worker(new URL('../../../workers/rally.worker.ts', import.meta.url), {
-        type: 'module',
+      begin(job, {
+        onNews: (news, done) => {
+          if (news.kind === 'progress') return setState({ kind: 'running', share: news.share });
+          setState(news);
+          done();
+        },
+        onBroken: () =>
+          setState({ kind: 'failed', message: 'The simulator could not start: reload the page.' }),
       });
-      worker.current = fresh;
-      fresh.onmessage = ({ data }: MessageEvent<RallyNews>) => {
-        if (worker.current !== fresh) return;
-        if (data.kind === 'progress') return setState({ kind: 'running', share: data.share });
-        setState(data);
-        end();
-      };
-      fresh.onerror = () => {
-        if (worker.current !== fresh) return;
-        setState({ kind: 'failed', message: 'The simulator could not start: reload the page.' });
-        end();
-      };
-      fresh.postMessage(job);
     },
-    [end],
+    [begin],
   );
   const cancel = useCallback(() => {
     end();
