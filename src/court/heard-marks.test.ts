@@ -4,7 +4,8 @@ import type { Phase } from '@/core/run/phases';
 import type { HeardRow } from '@/core/sound/count/rows';
 import type { Heard } from '@/core/sound/ear';
 import { catalogue } from '@/drills/catalogue';
-import { heardBest, heardMarks } from './heard-marks';
+import { evennessCm } from '@/core/sound/count/evenness';
+import { heardMarks, keptAs, longestRow } from './heard-marks';
 
 const drill = (id: string) => catalogue.find((one) => one.id === id)!;
 const stepOf = (drillId: string, stepId: string) => drill(drillId).steps.find(({ id }) => id === stepId)!;
@@ -49,7 +50,8 @@ test('rows go into the log touch by touch at their own moments, and count as the
     [3, false, 'ear 1'],
     [4, true, 'ear 1'],
   ]);
-  expect(best).toBe(heardBest(heard).count);
+  expect(best).toBe(heard.by === 'rows' && longestRow(heard.rows).count);
+  expect(keptAs(marks, 'row')).toEqual([3, 4]);
   // Another row heard later does not go on with the one that had no end.
   const again = heardMarks(rows(row([9, 9.5], null)), {
     ...{ ...where, step, attempts: attempts.length, phases: [], clockEvents: [clock('start', 90_000)] },
@@ -119,4 +121,21 @@ test('catches get the points of the step’s own grades', () => {
     ['grade', 1],
     ['grade', 0],
   ]);
+});
+
+test('how even bounces were is the same number heard and kept: what was not heard, and pauses, say nothing', () => {
+  const step = stepOf('turn-over-bounce', 'same-height');
+  const first = row([1, 1.5, 2.02, 2.5, 3.5, 4.01], 'floor');
+  // The fifth is one that the beat has room for and nobody heard.
+  const touches = first.touches.flatMap((one, at) =>
+    at === 4 ? [{ atS: 3, sure: 0.8, heard: false }, one] : [one],
+  );
+  const heardTwice = rows({ ...first, touches }, row([8, 8.49, 9, 9.52], null));
+  const { marks } = heardMarks(heardTwice, {
+    ...{ ...where, step, phases: [{ kind: 'work', seconds: 60, round: 1, turn: 1 }] },
+    ...{ clockEvents: [clock('start', startMs)], dose: { kind: 'timed', rounds: 1, workS: 60, restS: 0 } },
+  });
+  const [kept, ...more] = keptAs(marks, 'steadiness');
+  expect(more).toEqual([]);
+  expect(kept).toBe(heardTwice.by === 'rows' && evennessCm(heardTwice.rows.rows));
 });

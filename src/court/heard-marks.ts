@@ -1,10 +1,14 @@
 import type { TouchEvent } from '@/core/counting/event';
+import type { Measure } from '@/core/counting/measure';
 import { earOrigin } from '@/core/counting/origin';
+import { tally } from '@/core/counting/tally';
 import type { Dose } from '@/core/dose/dose';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
 import type { Phase } from '@/core/run/phases';
 import { roundNow } from '@/core/run/round';
 import { catchGrades } from '@/core/sound/count/catches';
+import type { HeardRows } from '@/core/sound/count/rows';
+import type { HowMany } from '@/core/sound/how-many';
 import type { Heard } from '@/core/sound/ear';
 import type { Step } from '@/drills/types';
 import type { NewEvent } from './run-log';
@@ -34,13 +38,17 @@ function marksOf(heard: Heard, step: Step): HeardMark[] {
       atS,
     }));
   const { rows } = heard.rows;
-  return rows.flatMap(({ touches, endedBy }, at): HeardMark[] => {
-    const last = touches.at(-1)!.atS;
-    const over = endedBy !== null || at < rows.length - 1;
+  return rows.flatMap(({ touches, endedBy }, row): HeardMark[] => {
+    const over = endedBy !== null || row < rows.length - 1;
+    const endS = touches.at(-1)!.atS + endsAfterS;
     return [
-      ...touches.map(({ atS }): HeardMark => ({ kind: 'touch', atS, row: at })),
+      ...touches.map(({ atS, heard }): HeardMark => {
+        // One that nobody heard is counted; how high the ball went before and after it nobody knows.
+        const kind = heard || step.measure !== 'steadiness' ? 'touch' : 'drop';
+        return { kind, atS, row };
+      }),
       // In a time box a ball that was lost costs time and ends nothing that has to be said.
-      ...(over && step.measure === 'row' ? [{ kind: 'drop', atS: last + endsAfterS, row: at } as const] : []),
+      ...(over && step.measure !== 'count' ? [{ kind: 'drop', atS: endS, row } as const] : []),
     ];
   });
 }
@@ -87,19 +95,17 @@ export function heardMarks(
   return { marks, outside };
 }
 
-/** The best that was heard, of the measure's kind: the longest row, all of a box, tosses that counted, catches. */
-export function heardBest(heard: Heard): {
-  readonly count: number;
-  readonly from: number;
-  readonly to: number;
-} {
-  if (heard.by === 'catches') return exactly(heard.catches.length);
-  if (heard.by === 'claps') return exactly(heard.tosses.length);
-  const longest = heard.rows.rows.reduce(
-    (best, { howMany }) => (howMany.count > best.count ? howMany : best),
-    exactly(0),
-  );
-  return longest;
+/** What marks come to in the log: the result of each attempt they make, by the one reducer. */
+export function keptAs(marks: readonly NewEvent[], measure: Measure): (number | null)[] {
+  const events = marks.map((mark, n) => ({
+    ...{ value: null, ref: null, attempt: 1, atMs: 0, monoMs: 0, device: '', id: String(n).padStart(6, '0') },
+    ...mark,
+  }));
+  return tally(events, measure).attempts.map(({ result }) => result);
 }
 
-const exactly = (count: number) => ({ count, from: count, to: count });
+/** The longest row that was heard. */
+export const longestRow = ({ rows }: HeardRows): HowMany =>
+  rows.reduce<HowMany>((best, { howMany }) => (howMany.count > best.count ? howMany : best), {
+    ...{ count: 0, from: 0, to: 0 },
+  });

@@ -32,6 +32,11 @@ test('what was heard is taken back as it was kept: at once, and the taps it repl
   ]);
 });
 
+test('two laps from a clip are two presses', () => {
+  const laps = [1000, 1100].map((atMs) => made('lap', atMs, { origin: 'clip 1', value: 9 }));
+  expect(keptTogether(laps, laps[1]!)).toEqual([laps[1]]);
+});
+
 test('a mark of a finger stands by itself', () => {
   const taps = [1000, 1100].map((atMs) => made('touch', atMs));
   expect(keptTogether(taps, taps[1]!)).toEqual([taps[1]]);

@@ -1,4 +1,5 @@
 import type { TouchEvent } from '@/core/counting/event';
+import { isByEar } from '@/core/counting/origin';
 import { idTimeMs } from '@/core/counting/ulid-time';
 import type { RunLog } from './run-log';
 
@@ -7,11 +8,11 @@ const withinMs = 2000;
 
 /**
  * All that was kept with one press together with a mark: what was heard, and what took the taps of that time back. A mark of
- * a finger stands by itself.
+ * a finger, and what was read from a clip, stands by itself.
  * @param events all events of the mark's player in its block
  */
 export function keptTogether(events: readonly TouchEvent[], mark: TouchEvent): TouchEvent[] {
-  if (!mark.origin) return [mark];
+  if (!isByEar(mark.origin)) return [mark];
   const together: TouchEvent[] = [];
   let lastMs = idTimeMs(mark.id) ?? 0;
   const earlier = events

@@ -19,6 +19,9 @@ export function countedInWords(origin: string | null | undefined): string {
   return origin.startsWith('clip') ? 'from a clip' : origin === feltOrigin ? 'as felt' : '';
 }
 
+/** Was it heard on court, by a row or a box at once? */
+export const isByEar = (origin: string | null | undefined): boolean => origin?.startsWith('ear ') === true;
+
 /** Heard moments are truer than those of a finger. */
 export const isHeard = (origin: string | null | undefined): boolean =>
-  origin?.startsWith('ear ') === true || origin?.startsWith('clip ') === true;
+  isByEar(origin) || origin?.startsWith('clip ') === true;
