@@ -7,6 +7,7 @@ export { CareSheet } from './care-sheet';
 export { FinishSheet } from './finish-sheet';
 export { bookingEndMs, overrunS, trimOffers } from '@/core/run/late';
 export { leftBy } from './left-by';
+export { KeysOnQuestion } from '@/features/help/keys-on-question';
 export { MoreDialog } from './more-panel';
 export { SessionHeldBack } from './session-held-back';
 export { TimeSheet } from './time-sheet';

@@ -26,7 +26,6 @@ import { useCourtSettings } from './court-settings';
 import { keepEar, useEarOffer } from './ear/ear-later';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
-import { KeysOnQuestion } from '@/features/help/keys-on-question';
 import { matesOf } from '@/core/planning/circuit/circuit';
 import type { Book } from '@/drills';
 import type { RunBlock } from '@/server/views/session-run';
@@ -226,6 +225,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       />
       {sheets && (
         <>
+          <sheets.KeysOnQuestion />
           <sheets.TimeSheet
             run={run}
             time={time}
@@ -268,7 +268,6 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           />
         </>
       )}
-      <KeysOnQuestion />
       <p role="status" aria-live="polite" className="sr-only">
         {said}
       </p>

@@ -6,8 +6,8 @@ import type { TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { soundsOf, type Heard, type Hearing } from '@/core/sound/ear';
 import { hearingOf } from '@/session/hearing';
-import { heardMarks } from '@/court/heard-marks';
-import type { RunLog } from '@/court/run-log';
+import { heardMarks, keptAs } from '@/court/heard-marks';
+import type { Conditions } from '@/core/sound/conditions';
 import { seedOf } from '@/core/fingerprint';
 import { earOrigin } from '@/core/counting/origin';
 import { tally, type Tally } from '@/core/counting/tally';
@@ -15,7 +15,7 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
 import type { CourtPlayer } from '../court-view';
-import type { BlockRun } from '../use-block';
+import type { Desk } from './ear-later';
 import { EarResult } from './ear-result';
 import { EarStrip } from './ear-strip';
 import { LevelBar } from './level-bar';
@@ -23,14 +23,8 @@ import { Teach } from './teach';
 import { useOwnSignals } from './use-own-signals';
 import { useEar } from './use-ear';
 
-interface Props {
-  readonly run: BlockRun;
-  readonly player: CourtPlayer;
-  readonly digit: number;
-  readonly log: RunLog;
-  /** Whether this device sounds signals and calls now. */
-  readonly sounds: boolean;
-  readonly nowMs: () => number;
+interface Props extends Desk {
+  readonly playerId: string;
   readonly onClose: () => void;
 }
 
@@ -40,19 +34,30 @@ interface Result {
   readonly startMs: number;
   readonly fromMs: number;
   readonly truth: readonly number[] | null;
+  /** What stood in the way when it was stopped. */
+  readonly conditions: readonly Conditions[];
 }
 
 /** A finger misses or doubles about so many taps of a hundred. Ours. */
 const fingerSure = 0.97;
 
-/** Counting one player by ear: the microphone, what it is taught, what it hears, and what becomes of it. */
-export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Props) {
+/** Counting one player by ear; nothing where that player is not here any more. */
+export function EarDesk({ players, playerId, ...rest }: Props) {
+  const player = players.find(({ id }) => id === playerId);
+  return player ? <OpenDesk player={player} {...rest} /> : null;
+}
+
+type OpenProps = Omit<Props, 'players' | 'playerId'> & { readonly player: CourtPlayer };
+
+/** The microphone, what it is taught, what it hears, and what becomes of it. */
+function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenProps) {
   // What it listens to is what was on when it began, whatever the court turns to meanwhile.
   const [at] = useState(() => ({
     blockId: run.block.id,
     ...run.playerNow(player.id).work,
     phases: run.phasesFor(player.id),
   }));
+  const nowMs = () => clock.now();
   const ear = useEar(nowMs, seedOf(run.block.id));
   const [hearing, setHearing] = useState<Hearing>(() => hearingOf(at.drill, at.step)!);
   const [listens, setListens] = useState<{ readonly fromMs: number } | null>(null);
@@ -64,7 +69,10 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   const stop = () => {
     const startMs = ear.startMs();
     if (news?.heard && startMs !== null && listens)
-      setResult({ heard: news.heard, startMs, fromMs: listens.fromMs, truth: news.truth ?? null });
+      setResult({
+        ...{ heard: news.heard, startMs, fromMs: listens.fromMs },
+        ...{ truth: news.truth ?? null, conditions: news.conditions },
+      });
     setListens(null);
     ask({ kind: 'stop' });
   };
@@ -84,10 +92,12 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   useOwnSignals(listens !== null && sounds && run.clock.state === 'running', run, ear, nowMs);
 
   const taps = (from: Result): TouchEvent[] =>
-    liveEvents(log.eventsOf(at.blockId, player.id)).filter(
-      ({ kind, playerId, origin, atMs }) =>
-        (kind === 'touch' || kind === 'drop') && playerId === player.id && !origin && atMs >= from.fromMs,
-    );
+    liveEvents(log.eventsOf(at.blockId, player.id))
+      .filter(
+        ({ kind, playerId, origin, atMs }) =>
+          (kind === 'touch' || kind === 'drop') && playerId === player.id && !origin && atMs >= from.fromMs,
+      )
+      .filter(({ id }) => log.isMine(id));
   const marksOf = ({ heard, startMs }: Result) =>
     heardMarks(heard, {
       ...{
@@ -95,7 +105,8 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
         playerId: player.id,
         step: at.step,
         dose: at.dose,
-        phases: at.phases,
+        // The clock as it is now: it may have been made longer meanwhile.
+        phases: run.block.id === at.blockId ? run.phasesFor(player.id) : at.phases,
         startMs,
       },
       clockEvents: log.events(at.blockId, null),
@@ -106,14 +117,14 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
   const instead = async (from: Result, origin: string | null) => {
     for (const { id } of taps(from)) await log.log({ ...own, kind: 'undo', ref: id, origin });
   };
-  const keep = async (kept: Result, said: number | null) => {
-    const { marks } = marksOf(kept);
-    await instead(kept, earOrigin);
+  const keep = async (from: Result, said: number | null) => {
+    const { marks } = marksOf(from);
+    await instead(from, earOrigin);
     for (const mark of marks) await log.log(mark);
-    if (said !== null && kept.heard.by === 'claps')
+    if (said !== null && from.heard.by === 'claps')
       await log.log({
         ...{ ...own, kind: 'note' },
-        text: `Said ${said}, clapped ${kept.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
+        text: `Said ${said}, clapped ${from.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
       });
   };
   const correct = async (from: Result, value: number) => {
@@ -127,7 +138,10 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
     if (ended || ear.state === 'closed') onClose();
   };
 
-  if (listens && !over) return <EarStrip ear={ear} digit={digit} name={name} step={at.step} onStop={stop} />;
+  if (listens && !over)
+    return <EarStrip ear={ear} digit={numberOf(player.id)} name={name} step={at.step} onStop={stop} />;
+  const kept = result ? marksOf(result) : nothingKept;
+  const tapped = result ? taps(result).filter(({ kind }) => kind === 'touch').length : 0;
   const stopping = news?.conditions.filter(({ stops }) => stops) ?? [];
   const taught = soundsOf(hearing).needed.every((kind) => news?.knows.includes(kind));
   return (
@@ -143,13 +157,15 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
       startsAtField={false}
     >
       {waits && <ErrorNote>Keep it, correct it or drop it: closed, it would be lost.</ErrorNote>}
-      {ear.trouble && <ErrorNote>{ear.trouble.words}</ErrorNote>}
+      {ear.trouble && <ErrorNote>{ear.trouble}</ErrorNote>}
       {result ? (
         <EarResult
           {...{ name, heard: result.heard, step: at.step, truth: result.truth }}
-          outside={marksOf(result).outside}
-          tapped={taps(result).filter(({ kind }) => kind === 'touch').length}
-          tapsWin={evidenceOf(result.heard) < fingerSure * taps(result).length}
+          conditions={result.conditions}
+          outside={kept.outside}
+          keptAs={keptAs(kept.marks, at.step.measure)}
+          tapped={tapped}
+          tapsWin={evidenceOf(result.heard) < fingerSure * tapped}
           onKeep={(said) => {
             void keep(result, said);
             done();
@@ -214,6 +230,8 @@ export function EarDesk({ run, player, digit, log, sounds, nowMs, onClose }: Pro
     </Dialog>
   );
 }
+
+const nothingKept = { marks: [], outside: 0 };
 
 const soFar = ({ touches, drops, attempts }: Tally) => ({
   tries: touches + drops,

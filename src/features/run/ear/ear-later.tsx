@@ -1,9 +1,8 @@
 'use client';
 
-import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { SteadyClock } from '@/core/run/steady-clock';
 import type { RunLog } from '@/court/run-log';
-import type { Drill, Step } from '@/drills/types';
 import { usePart } from '@/ui/use-part';
 import type { EarOffer } from '../court-grid';
 import type { CourtPlayer } from '../court-view';
@@ -15,7 +14,7 @@ const loadEar = () => import('./ear-part');
 export const keepEar = () =>
   Promise.all([loadEar().then(({ warmEar }) => warmEar()), import('@/court/kept-together')]);
 
-interface Desk {
+export interface Desk {
   readonly run: BlockRun;
   readonly players: readonly CourtPlayer[];
   readonly numberOf: (playerId: string) => number;
@@ -32,33 +31,15 @@ export function useEarOffer(): {
 } {
   const part = usePart(loadEar);
   const [hearing, setHearing] = useState<string | null>(null);
-  const close = useCallback(() => setHearing(null), []);
   const offer = useMemo(
-    () =>
-      part && {
-        hears: (drill: Drill, step: Step) => part.hearingOf(drill, step) !== null,
-        // One ear, one player: another one waits until it is stopped.
-        tile: {
-          Button: part.EarButton,
-          open: (playerId: string) => setHearing((now) => now ?? playerId),
-        },
-      },
+    // One ear, one player: another one waits until it is stopped.
+    () => part && part.offerEar((playerId) => setHearing((now) => now ?? playerId)),
     [part],
   );
-  const desk = ({ players, numberOf, clock, ...of }: Desk): ReactNode => {
-    const player = players.find(({ id }) => id === hearing);
-    if (!part || !player) return null;
-    const { EarDesk } = part;
-    return (
-      <EarDesk
-        key={player.id}
-        player={player}
-        digit={numberOf(player.id)}
-        nowMs={() => clock.now()}
-        onClose={close}
-        {...of}
-      />
-    );
+  return {
+    offer,
+    desk: (of) =>
+      part &&
+      hearing && <part.EarDesk key={hearing} playerId={hearing} onClose={() => setHearing(null)} {...of} />,
   };
-  return { offer, desk };
 }

@@ -1,7 +1,8 @@
 import { Check, Pencil, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { measures } from '@/core/counting/measure';
+import { measures, numberInWords } from '@/core/counting/measure';
 import { counted } from '@/core/words';
+import type { Conditions } from '@/core/sound/conditions';
 import type { Heard } from '@/core/sound/ear';
 import { howManyInWords } from '@/core/sound/how-many';
 import { Button } from '@/ui/button';
@@ -16,6 +17,9 @@ export interface ResultProps {
   readonly step: Step;
   /** Touches that were heard where nothing counts: in a rest, or before the block began. */
   readonly outside: number;
+  /** What it comes to in the log, attempt by attempt. */
+  readonly keptAs: readonly (number | null)[];
+  readonly conditions: readonly Conditions[];
   /** What was tapped meanwhile, and whether that is the larger evidence. */
   readonly tapped: number;
   readonly tapsWin: boolean;
@@ -28,14 +32,24 @@ export interface ResultProps {
 
 /** What was heard: how many, how sure, what was left out; kept, put right or dropped with one press. */
 export function EarResult(props: ResultProps) {
-  const { name, heard, step, outside, tapped, tapsWin, truth, onKeep, onCorrect, onDrop } = props;
+  const {
+    name,
+    heard,
+    step,
+    outside,
+    keptAs,
+    conditions,
+    tapped,
+    tapsWin,
+    truth,
+    onKeep,
+    onCorrect,
+    onDrop,
+  } = props;
   const [correcting, setCorrecting] = useState(false);
   const [said, setSaid] = useState('');
   const left = leftOutInWords(leftOutOf(heard));
-  const nothing =
-    heard.by === 'rows'
-      ? heard.rows.rows.length === 0
-      : (heard.by === 'claps' ? heard.tosses : heard.catches).length === 0;
+  const nothing = keptAs.length === 0;
   return (
     <div className="space-y-3">
       <p className="font-head text-4xl font-extrabold" data-heard-result>
@@ -78,6 +92,17 @@ export function EarResult(props: ResultProps) {
         {outside > 0 &&
           ` ${counted(outside, 'touch', 'touches')} outside the time of the block: not counted.`}
       </p>
+      {conditions.map(({ kind, words }) => (
+        <p key={kind} className="text-care">
+          {words}
+        </p>
+      ))}
+      {!truth && keptAs.length > 0 && (
+        <p data-kept-as>
+          Kept as {keptAs.map((one) => (one === null ? '–' : numberInWords(step.measure, one))).join('; ')}{' '}
+          {measures[step.measure].unit}.
+        </p>
+      )}
       {tapped > 0 && (
         <p data-beside-taps>
           Tapped meanwhile: {tapped}.{' '}

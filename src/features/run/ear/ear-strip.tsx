@@ -18,6 +18,7 @@ export function EarStrip({ ear, digit, name, step, onStop }: Props) {
   const { news } = ear;
   const place = document.querySelector(`[data-ear-of="${digit}"]`);
   const heard = news?.heard ?? null;
+  const bad = news?.conditions.find(({ stops }) => stops);
   const strip = (
     <section
       aria-label={`By ear: ${name}`}
@@ -31,7 +32,7 @@ export function EarStrip({ ear, digit, name, step, onStop }: Props) {
           </span>
         </span>
         <span className="block truncate text-sm leading-tight" data-heard-words>
-          {heard ? besideTheNumber(heard, step) : 'listens'}
+          {bad ? `${bad.kind} here` : heard ? besideTheNumber(heard, step) : 'listens'}
         </span>
         <LevelBar levelDb={news?.levelDb ?? -80} noiseDb={news?.noiseDb ?? -80} />
       </span>

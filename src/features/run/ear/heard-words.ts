@@ -1,7 +1,7 @@
 import { whyLeftWords, type LeftOut } from '@/core/sound/count/taken';
 import type { Heard } from '@/core/sound/ear';
 import { howManyInWords } from '@/core/sound/how-many';
-import { heardBest } from '@/court/heard-marks';
+import { longestRow } from '@/court/heard-marks';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import type { Step } from '@/drills/types';
@@ -20,7 +20,7 @@ export function heardInWords(heard: Heard, step: Step): string {
     return heard.evennessCm === null
       ? counted(heard.rows.all.count, 'bounce')
       : `${heard.evennessCm} cm spread over ${counted(heard.rows.all.count, 'bounce')}`;
-  return howManyInWords(step.measure === 'row' ? heardBest(heard) : heard.rows.all);
+  return howManyInWords(step.measure === 'row' ? longestRow(heard.rows) : heard.rows.all);
 }
 
 /** The one number that moves while it is heard. */
