@@ -1,10 +1,10 @@
 'use client';
 
-import { Camera, Film, Square, Undo2 } from 'lucide-react';
+import { Camera, Square, Undo2 } from 'lucide-react';
 import { useRouter, useSearchParams } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { markKinds, markWords, type MarkKind } from '@/core/clip/marks';
+import { useMemo, useState, type ReactNode } from 'react';
 import { isMeasurable } from '@/core/clip/checkpoints';
+import { liveEvents } from '@/core/counting/live';
 import { clipOrigin } from '@/core/counting/origin';
 import { tally } from '@/core/counting/tally';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
@@ -19,15 +19,21 @@ import { useBlock, type BlockRun } from '@/features/run/use-block';
 import { useCourt, useLogState, type Court } from '@/features/run/use-court';
 import { CheckpointList } from './checkpoint-list';
 import { ClipPane } from './clip-pane';
+import { FileButton } from './file-button';
 import { MarkBar } from './mark-bar';
+import { Pick } from './pick';
 import { ReadingsList } from './readings-list';
 import { SoundCount } from './sound-count';
-import { useClip, type Clip } from './use-clip';
-import { useClipSound } from './use-clip-sound';
+import { StartBoth } from './start-both';
+import { useClip } from './use-clip';
+import { useClipKeys } from './use-clip-keys';
+import { useClipSound, type ClipCount } from './use-clip-sound';
 import { useRecorder } from './use-recorder';
 
 /** A desk is quiet, even while a block goes on. */
 const quiet = { ...plainSettings, sound: false };
+/** Laps are timed to a tenth, as on court. */
+const toTenths = (seconds: number): number => Math.round(10 * seconds) / 10;
 /** Two touches of what nobody said the sound of: as far apart as balls bounce, seconds. */
 const anyBall = { least: 0.15, most: 2.5 } as const;
 
@@ -89,31 +95,6 @@ function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
   );
 }
 
-function Pick({
-  label,
-  value,
-  onPick,
-  children,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly onPick: (value: string) => void;
-  readonly children: React.ReactNode;
-}) {
-  return (
-    <label className="flex items-center gap-2">
-      {label}
-      <select
-        value={value}
-        onChange={({ target }) => onPick(target.value)}
-        className="min-h-11 max-w-72 rounded-md border-2 border-edge bg-sheet px-2"
-      >
-        {children}
-      </select>
-    </label>
-  );
-}
-
 interface BlockProps {
   readonly court: Court<SessionRunView>;
   readonly view: SessionRunView;
@@ -142,13 +123,15 @@ function Desk({
   children,
 }: BlockProps & {
   readonly player: SessionRunView['players'][number] | null;
-  readonly children: React.ReactNode;
+  readonly children: ReactNode;
 }) {
   const run = useAlone(view, block, court);
   const first = useClip();
   const second = useClip();
   const [active, setActive] = useState<0 | 1>(0);
   const sounds = useClipSound();
+  const [counted, setCounted] = useState<{ readonly url: string; readonly atMs: number } | null>(null);
+  const [openedMs] = useState(() => court.clock.now());
   const both = first.url !== null && second.url !== null;
   const clip = second.url && (active === 1 || !first.url) ? second : first;
   const recorder = useRecorder((file) => (first.url && !second.url ? second : first).open(file));
@@ -158,10 +141,15 @@ function Desk({
   const events = player ? log.eventsOf(block.id, player.id) : [];
   const { step, drill } = player ? run.playerNow(player.id).work : run.shared;
   const checkpoints = drill.checkpoints;
+  // A count belongs to the clip it was made of.
+  const count: ClipCount = counted?.url === clip.url ? sounds.state : { kind: 'idle' };
   const heard =
-    sounds.state.kind === 'done'
-      ? (sounds.state.counted?.rows.rows.flatMap(({ touches }) => touches) ?? [])
-      : [];
+    count.kind === 'done' ? (count.counted?.rows.rows.flatMap(({ touches }) => touches) ?? []) : [];
+  const inLog = liveEvents(events).filter(({ origin }) => origin === clipOrigin);
+  const isKept = (value: number) =>
+    inLog.some(
+      (one) => one.kind === 'result' && one.value === value && one.atMs >= (counted?.atMs ?? openedMs),
+    );
   const tries = () => 1 + tally(events, step.measure).attempts.length;
   const say = player
     ? (fresh: {
@@ -241,21 +229,25 @@ function Desk({
             <ReadingsList
               marks={clip.marks}
               measure={step.measure}
-              onNote={say && ((text) => say({ kind: 'note', text }))}
-              onLap={
-                say &&
-                ((seconds) => say({ kind: 'lap', value: Math.round(10 * seconds) / 10, attempt: tries() }))
+              isNoted={(text) => inLog.some((one) => one.kind === 'note' && one.text === text)}
+              lapsKept={(seconds) =>
+                inLog.filter(
+                  (one) => one.kind === 'lap' && one.value === toTenths(seconds) && one.atMs >= openedMs,
+                ).length
               }
+              onNote={say && ((text) => say({ kind: 'note', text }))}
+              onLap={say && ((seconds) => say({ kind: 'lap', value: toTenths(seconds), attempt: tries() }))}
             />
             {clip.url && (
               <div className="mt-3 border-t-2 border-line pt-3">
                 <SoundCount
                   sound={clip.sound}
                   marks={clip.marks}
-                  state={sounds.state}
+                  state={count}
                   measure={step.measure}
                   onCount={(marksS) => {
-                    if (clip.sound === null || clip.sound === 'reading') return;
+                    if (clip.sound === null || clip.sound === 'reading' || !clip.url) return;
+                    setCounted({ url: clip.url, atMs: court.clock.now() });
                     sounds.count({
                       ...clip.sound,
                       marksS,
@@ -263,6 +255,7 @@ function Desk({
                     });
                   }}
                   onCancel={sounds.cancel}
+                  isKept={isKept}
                   onKeep={say && counts ? (value) => say({ kind: 'result', value, attempt: tries() }) : null}
                 />
               </div>
@@ -285,98 +278,4 @@ function Desk({
       </div>
     </div>
   );
-}
-
-function FileButton({ label, onFile }: { readonly label: string; readonly onFile: (file: File) => void }) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <Button look="now" onClick={() => input.current?.click()}>
-        <Film aria-hidden size={18} /> {label}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept="video/*,audio/*"
-        aria-label={label}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={({ target }) => {
-          const [file] = target.files ?? [];
-          if (file) onFile(file);
-          // The same file once more is a choice too.
-          target.value = '';
-        }}
-      />
-    </>
-  );
-}
-
-/** Starts two clips together, each at its own first mark of a kind. */
-function StartBoth({ first, second }: { readonly first: Clip; readonly second: Clip }) {
-  const shared = markKinds.filter((kind) =>
-    [first, second].every(({ marks }) => marks.some((mark) => mark.kind === kind)),
-  );
-  const [chosen, setChosen] = useState<MarkKind | null>(null);
-  const kind = chosen && shared.includes(chosen) ? chosen : shared[0];
-  if (!kind)
-    return <span className="text-soft">Set the same mark in both: then they start there together.</span>;
-  return (
-    <>
-      <Pick label="Both at" value={kind} onPick={(value) => setChosen(value as MarkKind)}>
-        {shared.map((one) => (
-          <option key={one} value={one}>
-            {markWords[one].title}
-          </option>
-        ))}
-      </Pick>
-      <Button
-        onClick={() => {
-          for (const clip of [first, second]) {
-            clip.pause();
-            clip.seek(clip.marks.find((mark) => mark.kind === kind)!.atS);
-          }
-          for (const clip of [first, second]) clip.play();
-        }}
-      >
-        Start both
-      </Button>
-    </>
-  );
-}
-
-/** Marks by their letters, frames by the arrows, play and pause by the space bar; not while somebody writes. */
-function useClipKeys(clip: Clip): void {
-  const latest = useRef(clip);
-  useEffect(() => {
-    latest.current = clip;
-  });
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const { target } = event;
-      const now = latest.current;
-      if (!now.url || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (
-        target instanceof Element &&
-        target.closest('input:not([type=range]), textarea, select, [role=dialog]')
-      )
-        return;
-      if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
-        event.preventDefault();
-        void now.step(event.key === 'ArrowLeft' ? -1 : 1);
-        return;
-      }
-      if (event.key === ' ') {
-        if (target instanceof Element && target.closest('button')) return;
-        event.preventDefault();
-        return now.playing ? now.pause() : now.play();
-      }
-      const kind = markKinds.find((one) => markWords[one].key === event.key);
-      if (!kind || now.playing) return;
-      event.preventDefault();
-      void now.mark(kind);
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, []);
 }

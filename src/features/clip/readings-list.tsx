@@ -7,11 +7,16 @@ import { Button } from '@/ui/button';
 interface Props {
   readonly marks: readonly ClipMark[];
   readonly measure: Measure;
+  /** What stands in the log already: once is enough. */
+  readonly isNoted: (text: string) => boolean;
+  readonly lapsKept: (seconds: number) => number;
   /** Writes words into the block's log; null where nobody is chosen. */
   readonly onNote: ((text: string) => void) | null;
   /** Writes a lap into the block's log. */
   readonly onLap: ((seconds: number) => void) | null;
 }
+
+const noteOf = (text: string): string => `${text} (from a clip)`;
 
 const patternWords = {
   stood: 'no side steps',
@@ -21,7 +26,7 @@ const patternWords = {
 } as const;
 
 /** What can be read from the marks; each line can be written into the block's log. */
-export function ReadingsList({ marks, measure, onNote, onLap }: Props) {
+export function ReadingsList({ marks, measure, isNoted, lapsKept, onNote, onLap }: Props) {
   const rate = contactsPerMin(marks);
   const lines = [
     ...readings(marks).map(({ name, seconds, giveS, atS }) => ({
@@ -45,6 +50,10 @@ export function ReadingsList({ marks, measure, onNote, onLap }: Props) {
       : []),
   ];
   const run = laps(marks);
+  // Of laps that took the same, the log has to have as many.
+  const isKept = (at: number) =>
+    lapsKept(run[at]!.seconds) >
+    run.slice(0, at).filter(({ seconds }) => seconds.toFixed(1) === run[at]!.seconds.toFixed(1)).length;
   if (lines.length + run.length === 0)
     return (
       <p className="text-soft">
@@ -61,8 +70,12 @@ export function ReadingsList({ marks, measure, onNote, onLap }: Props) {
             {late && <b className="ml-2 text-care">not before it</b>}
           </span>
           {onNote && (
-            <Button onClick={() => onNote(`${text} (from a clip)`)} aria-label={`Note it: ${text}`}>
-              <Check aria-hidden size={18} /> Note it
+            <Button
+              disabled={isNoted(noteOf(text))}
+              onClick={() => onNote(noteOf(text))}
+              aria-label={`${isNoted(noteOf(text)) ? 'Noted' : 'Note it'}: ${text}`}
+            >
+              <Check aria-hidden size={18} /> {isNoted(noteOf(text)) ? 'Noted' : 'Note it'}
             </Button>
           )}
         </li>
@@ -74,8 +87,8 @@ export function ReadingsList({ marks, measure, onNote, onLap }: Props) {
             {partsS.length > 1 && ` (${partsS.map((one) => one.toFixed(2)).join(' + ')})`}
           </span>
           {onLap && measure === 'lap' && (
-            <Button onClick={() => onLap(seconds)}>
-              <Check aria-hidden size={18} /> Keep lap {at + 1}
+            <Button disabled={isKept(at)} onClick={() => onLap(seconds)}>
+              <Check aria-hidden size={18} /> {isKept(at) ? 'Kept' : 'Keep'} lap {at + 1}
             </Button>
           )}
         </li>

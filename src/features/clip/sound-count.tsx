@@ -15,12 +15,14 @@ interface Props {
   readonly measure: Measure;
   readonly onCount: (marksS: readonly number[]) => void;
   readonly onCancel: () => void;
+  /** Whether a count of that many was written down already: once is enough. */
+  readonly isKept: (value: number) => boolean;
   /** Writes the count into the block's log; null where nobody is chosen, or the step is not counted so. */
   readonly onKeep: ((value: number) => void) | null;
 }
 
 /** Touches counted from the clip's own sound, by the counter the court uses. */
-export function SoundCount({ sound, marks, state, measure, onCount, onCancel, onKeep }: Props) {
+export function SoundCount({ sound, marks, state, measure, onCount, onCancel, isKept, onKeep }: Props) {
   if (sound === null)
     return <p className="text-soft">This clip has no sound that can be read: count it by marks.</p>;
   if (sound === 'reading') return <p className="text-soft">Its sound is being read…</p>;
@@ -58,8 +60,9 @@ export function SoundCount({ sound, marks, state, measure, onCount, onCancel, on
           {measure === 'row' ? 'in the longest row' : 'touches'}, by {counted.from}
           {rows.length > 1 && ` (rows of ${rows.map(({ howMany }) => howMany.count).join(', ')})`}
           {onKeep && result.count > 0 && (
-            <Button onClick={() => onKeep(result.count)}>
-              <Check aria-hidden size={18} /> Keep {result.count} {measures[measure].unit}
+            <Button disabled={isKept(result.count)} onClick={() => onKeep(result.count)}>
+              <Check aria-hidden size={18} /> {isKept(result.count) ? 'Kept' : 'Keep'} {result.count}{' '}
+              {measures[measure].unit}
             </Button>
           )}
         </p>

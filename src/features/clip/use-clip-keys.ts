@@ -1,0 +1,41 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+import { markKinds, markWords } from '@/core/clip/marks';
+import type { Clip } from './use-clip';
+
+/** Marks by their letters, frames by the arrows, play and pause by the space bar; not while somebody writes. */
+export function useClipKeys(clip: Clip): void {
+  const latest = useRef(clip);
+  useEffect(() => {
+    latest.current = clip;
+  });
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const { target } = event;
+      const now = latest.current;
+      if (!now.url || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (
+        target instanceof Element &&
+        target.closest('input:not([type=range]), textarea, select, [role=dialog]')
+      )
+        return;
+      if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
+        event.preventDefault();
+        void now.step(event.key === 'ArrowLeft' ? -1 : 1);
+        return;
+      }
+      if (event.key === ' ') {
+        if (target instanceof Element && target.closest('button')) return;
+        event.preventDefault();
+        return now.playing ? now.pause() : now.play();
+      }
+      const kind = markKinds.find((one) => markWords[one].key === event.key);
+      if (!kind || now.playing) return;
+      event.preventDefault();
+      void now.mark(kind);
+    };
+    window.addEventListener('keydown', press);
+    return () => window.removeEventListener('keydown', press);
+  }, []);
+}
