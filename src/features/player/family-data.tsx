@@ -3,6 +3,7 @@
 import { FileDown, ScrollText, UserX } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
+import { sweepStills } from '@/court/stills';
 import { eraseForGoodAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
 import { Button, buttonClass, ButtonLink } from '@/ui/button';
@@ -51,7 +52,10 @@ function Erase({ id, name }: { readonly id: string; readonly name: string }) {
     const outcome = await ask(() => eraseForGoodAction(id, { name: typed }));
     setBusy(false);
     setProblem(outcome.ok ? undefined : problemsText(outcome));
-    if (outcome.ok) setGone(outcome.value);
+    if (!outcome.ok) return;
+    setGone(outcome.value);
+    // Stills of the child are on devices, not in the book: here they go now, elsewhere when a player is opened next.
+    void sweepStills((one) => Promise.resolve(one !== id)).catch(() => undefined);
   };
   if (gone)
     return (
