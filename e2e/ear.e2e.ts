@@ -1,66 +1,43 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
 import { sceneWave } from '@/core/sound/synth/scene';
-import { writeWav } from '@/formats/wav';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { microphoneRate, PlayedMicrophone } from './lib/microphone';
 import { Page } from './lib/page';
 import { bookSession, finish, tap, type Booked } from './lib/session';
 
-/* By ear, with a sound file in the microphone's place: bounces to learn from, and later a row of seventeen. */
+/* By ear, with a microphone that sounds bounces to learn from, and later a row of seventeen. */
 const rowOf = 17;
-/** The row begins so long after the file, seconds: by then everything is taught. */
-const rowFromS = 32;
 let app: App;
 let browser: Browser;
 let page: Page;
+let microphone: PlayedMicrophone;
 let at: Booked;
-let folder: string;
 
-const later = (blows: readonly Blow[], byS: number): Blow[] =>
-  blows.map((blow) => ({ ...blow, atS: blow.atS + byS }));
+const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
+  sceneWave({
+    ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate: microphoneRate, seed: 5 },
+    ...{ seconds, struck: blows },
+  });
 
 beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), 'vowstep-ear-'));
-  const file = path.join(folder, 'bounces.wav');
-  const things = thingsOf(21);
-  const lesson = taught(things, 'strings');
-  const row = madeRows(things, [rowOf], 0.25);
-  const rate = 48_000;
-  writeFileSync(
-    file,
-    writeWav({
-      sampleRate: rate,
-      samples: sceneWave({
-        ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate, seed: 5 },
-        seconds: rowFromS + row.seconds + 8,
-        struck: [
-          ...[2, 7.5, 13, 18.5].flatMap((byS) => later(lesson.blows, byS)),
-          ...later(row.blows, rowFromS),
-        ],
-      }),
-    }),
-  );
-  [app, browser] = await Promise.all([openApp(), openBrowser(1024, 768, { microphone: file })]);
+  [app, browser] = await Promise.all([openApp(), openBrowser(1024, 768, { microphone: true })]);
   page = new Page(browser.driver);
+  microphone = new PlayedMicrophone(page);
   at = await bookSession(app, page, ['Mika', 'Robin'], [['palm-up-bounce', 'row-20']]);
 });
 afterAll(async () => {
   await browser.close();
   await app.close();
-  rmSync(folder, { recursive: true, force: true });
 });
 
 const script = <T>(text: string): Promise<T> => browser.driver.executeScript<T>(`return (${text})`);
-/** Teaches the strings once three quiet seconds are over. */
+/** Asks to teach the strings once three quiet seconds are over. */
 async function teachStrings(): Promise<void> {
   const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: Bounces on the strings')`;
   await page.becomes(`${teach}?.disabled`, false);
   await script(`${teach}.click()`);
-  await page.sees('taught');
 }
 const byEar = (name: string) =>
   script(`document.querySelector('[aria-label="${name}: count by ear"]').click()`);
@@ -77,17 +54,31 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   await page.sees('Start block');
   await page.press('Start block');
   await page.becomes(`document.querySelector('[aria-label="Mika: count by ear"]') !== null`, true);
+  const things = thingsOf(21);
+  const lesson = taught(things, 'strings');
+  const row = madeRows(things, [rowOf], 0.25);
+  await microphone.install(sound(4, []), {
+    lesson: sound(lesson.seconds, lesson.blows),
+    row: sound(row.seconds + 2, row.blows),
+  });
   await byEar('Mika');
   await page.sees('no sound is kept or sent');
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Open the microphone');
   await page.sees('A touch sounds like');
+  // Speech is not to be cleaned of what sounds like noise: that is what is counted.
+  expect(await microphone.asked()).toEqual([
+    { audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } },
+  ]);
   await teachStrings();
+  await microphone.play('lesson');
+  await page.sees('taught');
   expect(await axeViolations(browser.driver)).toEqual([]);
-  // What is left of the lesson may be heard as a short row of its own, before the long one.
   await page.press('Listen and count');
+  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, '0');
   await tap(page, 1, 2);
-  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf), 60_000);
+  await microphone.play('row');
+  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf));
   await page.press('Stop');
   await page.sees('Tapped meanwhile: 2');
   await page.becomes(
@@ -97,6 +88,10 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.keys('\uE00C');
   await page.sees('closed, it would be lost');
+  await page.becomes(
+    `document.querySelector('[data-kept-as]').textContent.includes('${rowOf} in a row')`,
+    true,
+  );
   await page.press('Keep what was heard');
   await page.becomes(`document.querySelector('[data-best]').textContent`, String(rowOf));
   await app.comesToHold(
@@ -111,6 +106,7 @@ test('the practice microphone is told apart from the real one, and keeps nothing
   await byEar('Robin');
   await page.press('Practice microphone');
   await teachStrings();
+  await page.sees('taught');
   await page.press('Listen and count');
   await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 4`, true, 30_000);
   await tap(page, 2, 3);
@@ -128,12 +124,38 @@ test('the practice microphone is told apart from the real one, and keeps nothing
   ).toEqual([{ n: 0 }]);
 });
 
+test('a microphone that is pulled out is missed, and what was counted stays', async () => {
+  await byEar('Robin');
+  await page.press('Open the microphone');
+  await teachStrings();
+  await microphone.play('lesson');
+  await page.sees('taught');
+  await page.press('Listen and count');
+  await microphone.play('row');
+  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf));
+  await microphone.unplug();
+  await page.sees('The microphone is gone: what was counted until then stays below.');
+  await page.becomes(
+    `document.querySelector('[data-heard-result]').textContent.startsWith('${rowOf}')`,
+    true,
+  );
+  await page.press('Drop it');
+});
+
 test('the review says what was heard', async () => {
   await finish(page);
   await page.sees('Review: On court');
   await page.sees('by ear');
   await page.becomes(`document.querySelector('li[data-player] [data-best]').textContent`, String(rowOf));
   expect(await browser.faults()).toEqual([]);
+});
+
+test('the same on the player’s page', async () => {
+  const review = await browser.driver.getCurrentUrl();
+  await browser.driver.get(`${app.url}/players/${at.playerIds[0]!}?drill=palm-up-bounce`);
+  await page.sees(new RegExp(`Twenty in a row\\s+${rowOf}\\s+of 20`));
+  await browser.driver.get(review);
+  await page.sees('Correct counts');
 });
 
 test('what was heard is taken back with one press, and the taps it replaced stand again', async () => {

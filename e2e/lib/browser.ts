@@ -29,8 +29,8 @@ export interface Browser {
 const lookEveryMs = 40;
 
 interface BrowserAsked {
-  /** A sound file that stands in for a microphone; it is allowed without being asked for, and played once. */
-  readonly microphone?: string;
+  /** With the browser's made-up microphone, which is allowed without being asked for. */
+  readonly microphone?: true;
 }
 
 /** A fresh headless browser with a profile of its own. */
@@ -42,11 +42,7 @@ export async function openBrowser(width = 1280, height = 800, asked: BrowserAske
   // The hall's name leads to this computer, and is no secure address: as a tablet sees it.
   if (host) options.addArguments(`--host-resolver-rules=MAP ${host} 127.0.0.1`);
   if (asked.microphone)
-    options.addArguments(
-      '--use-fake-device-for-media-stream',
-      '--use-fake-ui-for-media-stream',
-      `--use-file-for-fake-audio-capture=${asked.microphone}%noloop`,
-    );
+    options.addArguments('--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream');
   const prefs = new logging.Preferences();
   prefs.setLevel(logging.Type.BROWSER, logging.Level.ALL);
   options.setLoggingPrefs(prefs);
