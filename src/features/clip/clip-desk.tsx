@@ -145,11 +145,17 @@ function Desk({
   const count: ClipCount = counted?.url === clip.url ? sounds.state : { kind: 'idle' };
   const heard =
     count.kind === 'done' ? (count.counted?.rows.rows.flatMap(({ touches }) => touches) ?? []) : [];
-  const inLog = liveEvents(events).filter(({ origin }) => origin === clipOrigin);
+  /** What clips have put into the log, as it stands at this moment: a second press may come before anything is drawn. */
+  const inLog = () =>
+    player ? liveEvents(log.eventsOf(block.id, player.id)).filter(({ origin }) => origin === clipOrigin) : [];
   const isKept = (value: number) =>
-    inLog.some(
+    inLog().some(
       (one) => one.kind === 'result' && one.value === value && one.atMs >= (counted?.atMs ?? openedMs),
     );
+  const isNoted = (text: string) => inLog().some((one) => one.kind === 'note' && one.text === text);
+  const lapsKept = (seconds: number) =>
+    inLog().filter((one) => one.kind === 'lap' && one.value === toTenths(seconds) && one.atMs >= openedMs)
+      .length;
   const tries = () => 1 + tally(events, step.measure).attempts.length;
   const say = player
     ? (fresh: {
@@ -229,12 +235,8 @@ function Desk({
             <ReadingsList
               marks={clip.marks}
               measure={step.measure}
-              isNoted={(text) => inLog.some((one) => one.kind === 'note' && one.text === text)}
-              lapsKept={(seconds) =>
-                inLog.filter(
-                  (one) => one.kind === 'lap' && one.value === toTenths(seconds) && one.atMs >= openedMs,
-                ).length
-              }
+              isNoted={isNoted}
+              lapsKept={lapsKept}
               onNote={say && ((text) => say({ kind: 'note', text }))}
               onLap={say && ((seconds) => say({ kind: 'lap', value: toTenths(seconds), attempt: tries() }))}
             />

@@ -72,7 +72,7 @@ export function ReadingsList({ marks, measure, isNoted, lapsKept, onNote, onLap 
           {onNote && (
             <Button
               disabled={isNoted(noteOf(text))}
-              onClick={() => onNote(noteOf(text))}
+              onClick={() => !isNoted(noteOf(text)) && onNote(noteOf(text))}
               aria-label={`${isNoted(noteOf(text)) ? 'Noted' : 'Note it'}: ${text}`}
             >
               <Check aria-hidden size={18} /> {isNoted(noteOf(text)) ? 'Noted' : 'Note it'}
@@ -87,7 +87,7 @@ export function ReadingsList({ marks, measure, isNoted, lapsKept, onNote, onLap 
             {partsS.length > 1 && ` (${partsS.map((one) => one.toFixed(2)).join(' + ')})`}
           </span>
           {onLap && measure === 'lap' && (
-            <Button disabled={isKept(at)} onClick={() => onLap(seconds)}>
+            <Button disabled={isKept(at)} onClick={() => !isKept(at) && onLap(seconds)}>
               <Check aria-hidden size={18} /> {isKept(at) ? 'Kept' : 'Keep'} lap {at + 1}
             </Button>
           )}

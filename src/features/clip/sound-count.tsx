@@ -60,7 +60,10 @@ export function SoundCount({ sound, marks, state, measure, onCount, onCancel, is
           {measure === 'row' ? 'in the longest row' : 'touches'}, by {counted.from}
           {rows.length > 1 && ` (rows of ${rows.map(({ howMany }) => howMany.count).join(', ')})`}
           {onKeep && result.count > 0 && (
-            <Button disabled={isKept(result.count)} onClick={() => onKeep(result.count)}>
+            <Button
+              disabled={isKept(result.count)}
+              onClick={() => !isKept(result.count) && onKeep(result.count)}
+            >
               <Check aria-hidden size={18} /> {isKept(result.count) ? 'Kept' : 'Keep'} {result.count}{' '}
               {measures[measure].unit}
             </Button>
