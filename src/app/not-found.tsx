@@ -1,4 +1,4 @@
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 
 export default function NotFound() {
   return (

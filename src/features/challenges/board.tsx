@@ -14,7 +14,8 @@ import {
 } from '@/server/actions/judgement';
 import type { BoardView } from '@/server/views/challenges';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
 import { Field } from '@/ui/field';

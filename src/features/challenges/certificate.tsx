@@ -1,7 +1,7 @@
 import { resultInWords } from '@/core/counting/measure';
 import { PrintButton } from '@/features/paper/print-button';
 import type { BoardView } from '@/server/views/challenges';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';
 
 /** A certificate to print: what one player did, and nothing about anybody else. */

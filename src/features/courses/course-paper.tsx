@@ -1,5 +1,5 @@
 import type { CourseChild, CourseView } from '@/server/views/course';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { longDay, shortDay } from '@/ui/dates';
 import { PageHead } from '@/ui/page-head';
 import { LadderList } from './ladder-list';

@@ -6,7 +6,8 @@ import type { Drill } from '@/drills/types';
 import { addToSessionAction, removeDrillAction } from '@/server/actions';
 import type { DrillView } from '@/server/views/drills';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, ButtonLink, buttonClass } from '@/ui/button';
+import { Button, buttonClass } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { shortDay } from '@/ui/dates';
 import { useNotice } from '@/ui/toast';
 

@@ -4,7 +4,7 @@ import { counted, inThousands } from '@/core/words';
 import { PrintButton } from '@/features/paper/print-button';
 import type { Family } from '@/drills/types';
 import type { FamilyView } from '@/server/views/family';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 

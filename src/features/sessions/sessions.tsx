@@ -1,7 +1,7 @@
 import { NewSession } from '@/features/sessions/new-session';
 import { removeSessionAction } from '@/server/actions';
 import type { SessionsView } from '@/server/views/sessions';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { PageHead } from '@/ui/page-head';
 import { TakenOffList } from '@/ui/taken-off';
 import { WhatHappened } from './what-happened';

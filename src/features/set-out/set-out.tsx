@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
 import type { PlacedBlock, PlacedSlot, SetOut } from '@/session/set-out';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Field } from '@/ui/field';

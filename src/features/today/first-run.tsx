@@ -6,7 +6,8 @@ import { AddPlace } from '@/features/places/add-place';
 import { NewSession } from '@/features/sessions/new-session';
 import { AddPlayer } from '@/features/squad/add-player';
 import type { TodayView } from '@/server/views/today';
-import { ButtonLink, type ButtonLook } from '@/ui/button';
+import { type ButtonLook } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 
 type Start = NonNullable<TodayView['start']>;

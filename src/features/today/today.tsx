@@ -8,7 +8,7 @@ import { NewSession } from '@/features/sessions/new-session';
 import { WhatHappened } from '@/features/sessions/what-happened';
 import { SessionLines } from '@/features/sessions/session-lines';
 import type { ComingPlayer, TodaySession, TodayView } from '@/server/views/today';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { counted } from '@/core/words';

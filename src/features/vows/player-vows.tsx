@@ -9,7 +9,8 @@ import { makeVowLinkAction, withdrawVowLinksAction } from '@/server/actions/vows
 import type { PlayerVowsView } from '@/server/views/vows';
 import { PlayerTabs } from '@/features/player/player-tabs';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
 import { useNotice } from '@/ui/toast';

@@ -26,7 +26,8 @@ import {
 } from '@/server/actions/vows';
 import type { VowLine } from '@/server/views/vows';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote, Field } from '@/ui/field';
 import { useNotice } from '@/ui/toast';

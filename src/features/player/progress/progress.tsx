@@ -18,7 +18,7 @@ import {
   transferWords,
 } from '@/session/progress-words';
 import type { LadderLine, ProgressView } from '@/server/views/progress';
-import { ButtonLink } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Figure } from '@/ui/figure';

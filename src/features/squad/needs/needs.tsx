@@ -22,7 +22,8 @@ import { removeCountingAction, sayCountingAction } from '@/server/actions/judgem
 import type { NeedsView } from '@/server/views/needs';
 import type { Need, NeedKind } from '@/session/needs';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, ButtonLink } from '@/ui/button';
+import { Button } from '@/ui/button';
+import { ButtonLink } from '@/ui/button-link';
 import { shortDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
