@@ -10,7 +10,14 @@ export interface OpenEar {
   readonly name: string | null;
 }
 
-interface EarPorts {
+/** What an ear is made of: a page and a file that is a page each have their own. */
+export interface EarSources {
+  readonly makeWorker: () => Worker;
+  /** Where the part is that hands samples on. */
+  readonly worklet: string;
+}
+
+interface EarPorts extends EarSources {
   readonly nowMs: () => number;
   readonly onNews: (news: EarNews) => void;
   /** It ended by itself: it was unplugged, or its permission was taken back. */
@@ -23,16 +30,14 @@ const rate = 48_000;
 export const isWireless = (name: string | null): boolean =>
   name !== null && /bluetooth|wireless|hands.?free|headset|buds/i.test(name);
 
-const makeWorker = () => new Worker(new URL('../workers/ear.worker.ts', import.meta.url), { type: 'module' });
-
-function worker({ onNews }: EarPorts): Worker {
+function worker({ makeWorker, onNews }: EarPorts): Worker {
   const made = makeWorker();
   made.onmessage = ({ data }: MessageEvent<EarNews>) => onNews(data);
   return made;
 }
 
 /** Fetches what an ear is made of, so that it can be opened while the server is away. */
-export function warmEar(): Promise<void> {
+export function warmEar({ makeWorker }: EarSources): Promise<void> {
   return new Promise((resolve) => {
     const made = makeWorker();
     const done = () => {
@@ -81,7 +86,7 @@ export async function openMicrophone(ports: EarPorts): Promise<OpenEar> {
     void context.close();
   };
   try {
-    await context.audioWorklet.addModule('/ear/worklet.js');
+    await context.audioWorklet.addModule(ports.worklet);
     let startMs: number | null = null;
     ear = worker({
       ...ports,

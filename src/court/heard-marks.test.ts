@@ -5,7 +5,10 @@ import type { HeardRow } from '@/core/sound/count/rows';
 import type { Heard } from '@/core/sound/ear';
 import { catalogue } from '@/drills/catalogue';
 import { evennessCm } from '@/core/sound/count/evenness';
-import { heardMarks, keptAs, longestRow } from './heard-marks';
+import type { Dose } from '@/core/dose/dose';
+import type { Step } from '@/drills/types';
+import * as heardIn from './heard-marks';
+import { keptAs, longestRow, triesAtHome, triesOnCourt } from './heard-marks';
 
 const drill = (id: string) => catalogue.find((one) => one.id === id)!;
 const stepOf = (drillId: string, stepId: string) => drill(drillId).steps.find(({ id }) => id === stepId)!;
@@ -23,7 +26,20 @@ const rows = (...all: HeardRow[]): Heard => ({
   rows: { rows: all, all: { count: 0, from: 0, to: 0 }, periodS: 0.5, leftOut: [] },
 });
 const startMs = 100_000;
-const where = { blockId: 'b', playerId: 'p', startMs, tries: 0, attempts: 0 };
+const where = { tries: 0, attempts: 0 };
+interface OnCourt {
+  readonly step: Step;
+  readonly dose: Dose;
+  readonly phases: readonly Phase[];
+  readonly clockEvents: readonly TouchEvent[];
+  readonly tries: number;
+  readonly attempts: number;
+}
+const heardMarks = (heard: Heard, { step, ...court }: OnCourt) =>
+  heardIn.heardMarks(heard, {
+    ...{ blockId: 'b', playerId: 'p', startMs, step },
+    tryAt: triesOnCourt({ measure: step.measure, ...court }),
+  });
 const asEvents = (marks: ReturnType<typeof heardMarks>['marks']): TouchEvent[] =>
   marks.map((mark, n) => ({
     ...{ id: String(1000 + n), value: null, ref: null, monoMs: 0, device: 'd', attempt: 1, atMs: 0 },
@@ -138,4 +154,23 @@ test('how even bounces were is the same number heard and kept: what was not hear
   const [kept, ...more] = keptAs(marks, 'steadiness');
   expect(more).toEqual([]);
   expect(kept).toBe(heardTwice.by === 'rows' && evennessCm(heardTwice.rows.rows));
+});
+
+test('at home rows are tries of their own, and a time counts what falls into it and a moment after', () => {
+  const home = { blockId: 'b', playerId: 'p', startMs };
+  const rowStep = stepOf('palm-up-bounce', 'row-20');
+  const two = rows(row([1, 1.5, 2], 'floor'), row([5, 5.5], null));
+  const inRows = heardIn.heardMarks(two, {
+    ...{ ...home, step: rowStep },
+    tryAt: triesAtHome({ measure: 'row', next: 4, box: null }),
+  });
+  expect(inRows.outside).toBe(0);
+  expect(inRows.marks.map(({ attempt }) => attempt)).toEqual([4, 4, 4, 4, 5, 5]);
+  expect(keptAs(inRows.marks, 'row')).toEqual([3, 2]);
+  const inTime = heardIn.heardMarks(rows(row([0.5, 2, 21.7, 21.9], null)), {
+    ...{ ...home, step: stepOf('palm-up-bounce', 'bounce-20-s') },
+    tryAt: triesAtHome({ measure: 'count', next: 2, box: { fromMs: startMs + 1000, workS: 20 } }),
+  });
+  expect(inTime.outside).toBe(2);
+  expect(inTime.marks.map(({ attempt }) => attempt)).toEqual([2, 2]);
 });

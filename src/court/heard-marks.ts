@@ -5,12 +5,12 @@ import { tally } from '@/core/counting/tally';
 import type { Dose } from '@/core/dose/dose';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
 import type { Phase } from '@/core/run/phases';
-import { roundNow } from '@/core/run/round';
+import { lateTapS, roundNow } from '@/core/run/round';
 import { catchGrades } from '@/core/sound/count/catches';
 import type { HeardRows } from '@/core/sound/count/rows';
 import type { HowMany } from '@/core/sound/how-many';
 import type { Heard } from '@/core/sound/ear';
-import type { Step } from '@/drills/types';
+import type { HeardStep } from '@/session/hearing';
 import type { NewEvent } from './run-log';
 
 /** One mark of what was heard, before it is known which try it belongs to. */
@@ -26,7 +26,7 @@ interface HeardMark {
 const endsAfterS = 0.3;
 
 /** What was heard as marks: rows end with a drop, a toss counts when its claps are there, a catch has its grade. */
-function marksOf(heard: Heard, step: Step): HeardMark[] {
+function marksOf(heard: Heard, step: HeardStep): HeardMark[] {
   if (heard.by === 'catches')
     return heard.catches.map(({ atS, grade }) => ({
       ...{ kind: 'grade', atS },
@@ -53,47 +53,82 @@ function marksOf(heard: Heard, step: Step): HeardMark[] {
   });
 }
 
+/** When something was heard, how many marks were made of what came before it, and the row it is in, from 0. */
+export interface HeardAt {
+  readonly atMs: number;
+  readonly made: number;
+  readonly row: number;
+}
+
+/** The try that was on when something was heard; null where nothing counts. */
+export type TryAt = (heard: HeardAt) => number | null;
+
 interface Where {
   readonly blockId: string;
   readonly playerId: string;
-  readonly step: Step;
-  /** What is done, as its rounds are counted. */
-  readonly dose: Dose;
-  readonly phases: readonly Phase[];
-  /** What happened to the block's clock. */
-  readonly clockEvents: readonly TouchEvent[];
+  readonly step: HeardStep;
   /** When the sound began, UTC milliseconds. */
   readonly startMs: number;
-  /** Touches and drops of the player so far, and attempts. */
-  readonly tries: number;
-  readonly attempts: number;
+  readonly tryAt: TryAt;
 }
 
 /**
- * The marks of what was heard, for the log, each at its own moment and in the try that was on then; and how many were
- * outside: in a rest, or before the block was started.
+ * The marks of what was heard, for the log, each at its own moment and in the try that was on then; and how many touches were
+ * outside: in a rest, or before or after it all.
  */
 export function heardMarks(
   heard: Heard,
-  { blockId, playerId, step, dose, phases, clockEvents, startMs, tries, attempts }: Where,
+  { blockId, playerId, step, startMs, tryAt }: Where,
 ): { readonly marks: readonly NewEvent[]; readonly outside: number } {
   const marks: NewEvent[] = [];
   let outside = 0;
   for (const { kind, atS, value, row = 0 } of marksOf(heard, step)) {
     const atMs = Math.round(startMs + 1000 * atS);
-    // The clock as it stood then: it may be paused or over by now.
-    const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
-    const round = roundNow(dose, phases, elapsedS(clock, atMs), tries + marks.length);
-    if (round === null) {
-      if (kind === 'touch') outside += 1;
-      continue;
-    }
-    // A row that was heard is one by itself, whether or not a drop was heard at the end of the one before.
-    const attempt = step.measure === 'row' ? attempts + 1 + row : round;
-    marks.push({ blockId, playerId, kind, attempt, atMs, origin: earOrigin, value: value ?? null });
+    const attempt = tryAt({ atMs, made: marks.length, row });
+    if (attempt !== null)
+      marks.push({ blockId, playerId, kind, attempt, atMs, origin: earOrigin, value: value ?? null });
+    else if (kind === 'touch') outside += 1;
   }
   return { marks, outside };
 }
+
+interface OnCourt {
+  readonly measure: Measure;
+  /** What is done, as its rounds are counted. */
+  readonly dose: Dose;
+  readonly phases: readonly Phase[];
+  /** What happened to the block's clock. */
+  readonly clockEvents: readonly TouchEvent[];
+  /** Touches and drops of the player so far, and attempts. */
+  readonly tries: number;
+  readonly attempts: number;
+}
+
+/** Tries in a block that has a clock: as it stood then, for it may be paused or over by now. */
+export const triesOnCourt =
+  ({ measure, dose, phases, clockEvents, tries, attempts }: OnCourt): TryAt =>
+  ({ atMs, made, row }) => {
+    const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
+    const round = roundNow(dose, phases, elapsedS(clock, atMs), tries + made);
+    // A row that was heard is one by itself, whether or not a drop was heard at the end of the one before.
+    return round !== null && measure === 'row' ? attempts + 1 + row : round;
+  };
+
+interface AtHome {
+  readonly measure: Measure;
+  /** The first try that is free. */
+  readonly next: number;
+  /** When the time began, UTC milliseconds, and how long it is, seconds; null where nobody works against the clock. */
+  readonly box: { readonly fromMs: number; readonly workS: number } | null;
+}
+
+/** Tries at home, where nothing runs but the time somebody started: what was heard in one go is one try, a row one by itself. */
+export const triesAtHome =
+  ({ measure, next, box }: AtHome): TryAt =>
+  ({ atMs, row }) => {
+    if (box && (atMs < box.fromMs || atMs > box.fromMs + (box.workS + lateTapS) * 1000)) return null;
+    return measure === 'row' ? next + row : next;
+  };
 
 /** What marks come to in the log: the result of each attempt they make, by the one reducer. */
 export function keptAs(marks: readonly NewEvent[], measure: Measure): (number | null)[] {

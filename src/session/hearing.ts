@@ -43,6 +43,9 @@ const thrown = { periodS: { least: 0.5, most: 6 }, varies: 0.6 } as const;
 /** Feet and hops between dribbles. */
 const dribbleS = { least: 0.15, most: 1.4 } as const;
 
+/** What has to be known of a step to keep what was heard of it. */
+export type HeardStep = Pick<Step, 'measure' | 'zones' | 'claps'>;
+
 /** What is listened for when a step is counted by ear; null where nothing of it can be heard. */
 export function hearingOf(drill: Pick<Drill, 'id'>, step: Step): Hearing | null {
   if (step.measure === 'grade') return graded.has(drill.id) ? { by: 'catches' } : null;

@@ -1,27 +1,27 @@
 'use client';
 
-import { Ear, FlaskConical, Mic } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
-import { soundsOf, type Heard, type Hearing } from '@/core/sound/ear';
+import type { Heard, Hearing } from '@/core/sound/ear';
 import { hearingOf } from '@/session/hearing';
-import { heardMarks, keptAs } from '@/court/heard-marks';
+import { heardMarks, keptAs, triesOnCourt } from '@/court/heard-marks';
 import type { Conditions } from '@/core/sound/conditions';
 import { seedOf } from '@/core/fingerprint';
 import { earOrigin } from '@/core/counting/origin';
 import { tally, type Tally } from '@/core/counting/tally';
-import { Button } from '@/ui/button';
+import { EarResult } from '@/features/ear/ear-result';
+import { heardInWords } from '@/features/ear/heard-words';
+import { TeachAndListen } from '@/features/ear/teach-and-listen';
+import { useEar } from '@/features/ear/use-ear';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
 import type { CourtPlayer } from '../court-view';
 import type { Desk } from './ear-later';
-import { EarResult } from './ear-result';
+import { CountPad } from '../count-pad';
+import { courtEar } from './ear-sources';
 import { EarStrip } from './ear-strip';
-import { LevelBar } from './level-bar';
-import { Teach } from './teach';
 import { useOwnSignals } from './use-own-signals';
-import { useEar } from './use-ear';
 
 interface Props extends Desk {
   readonly playerId: string;
@@ -58,11 +58,12 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
     phases: run.phasesFor(player.id),
   }));
   const nowMs = () => clock.now();
-  const ear = useEar(nowMs, seedOf(run.block.id));
+  const ear = useEar(courtEar, nowMs, seedOf(run.block.id));
   const [hearing, setHearing] = useState<Hearing>(() => hearingOf(at.drill, at.step)!);
   const [listens, setListens] = useState<{ readonly fromMs: number } | null>(null);
   const [result, setResult] = useState<Result | null>(null);
   const [waits, setWaits] = useState(false);
+  const [correcting, setCorrecting] = useState(false);
   const { news, ask } = ear;
   const { name } = player;
 
@@ -104,13 +105,15 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
         blockId: at.blockId,
         playerId: player.id,
         step: at.step,
-        dose: at.dose,
-        // The clock as it is now: it may have been made longer meanwhile.
-        phases: run.block.id === at.blockId ? run.phasesFor(player.id) : at.phases,
         startMs,
       },
-      clockEvents: log.events(at.blockId, null),
-      ...soFar(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
+      tryAt: triesOnCourt({
+        ...{ measure: at.step.measure, dose: at.dose },
+        // The clock as it is now: it may have been made longer meanwhile.
+        phases: run.block.id === at.blockId ? run.phasesFor(player.id) : at.phases,
+        clockEvents: log.events(at.blockId, null),
+        ...soFar(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
+      }),
     });
   const own = { blockId: at.blockId, playerId: player.id };
   /** What is kept takes the place of what was tapped meanwhile: the log keeps both, one of them counts. */
@@ -135,6 +138,7 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
   const done = () => {
     setResult(null);
     setWaits(false);
+    setCorrecting(false);
     if (ended || ear.state === 'closed') onClose();
   };
 
@@ -142,8 +146,6 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
     return <EarStrip ear={ear} digit={numberOf(player.id)} name={name} step={at.step} onStop={stop} />;
   const kept = result ? marksOf(result) : nothingKept;
   const tapped = result ? taps(result).filter(({ kind }) => kind === 'touch').length : 0;
-  const stopping = news?.conditions.filter(({ stops }) => stops) ?? [];
-  const taught = soundsOf(hearing).needed.every((kind) => news?.knows.includes(kind));
   return (
     <Dialog
       open
@@ -170,63 +172,29 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
             void keep(result, said);
             done();
           }}
-          onCorrect={(value) => {
-            void correct(result, value);
-            done();
-          }}
+          onCorrect={() => setCorrecting(true)}
           onDrop={done}
         />
-      ) : ear.state !== 'open' ? (
-        <div className="space-y-3 pt-2">
-          <Button
-            look="now"
-            className="min-h-16 w-full text-lg"
-            disabled={ear.state === 'asks'}
-            onClick={() => void ear.open(false)}
-          >
-            <Mic aria-hidden /> {ear.state === 'asks' ? 'The browser asks…' : 'Open the microphone'}
-          </Button>
-          <Button className="min-h-12 w-full" onClick={() => void ear.open(true)}>
-            <FlaskConical aria-hidden size={18} /> Practice microphone: a made-up child, nothing is kept
-          </Button>
-        </div>
       ) : (
-        <div className="space-y-3">
-          <div className="flex items-center gap-3">
-            <span className="text-sm text-soft">Loudness</span>
-            <LevelBar levelDb={news?.levelDb ?? -80} noiseDb={news?.noiseDb ?? -80} />
-          </div>
-          {ear.wireless && (
-            <p className="text-care">
-              This is a wireless headset: it hears late and loses the high sounds. The device’s own microphone
-              is better.
-            </p>
-          )}
-          <div role="status">
-            {news?.conditions.map(({ kind, words, stops }) => (
-              <p key={kind} className={stops ? 'font-bold text-stop' : 'text-care'}>
-                {words}
-              </p>
-            ))}
-          </div>
-          <Teach ear={ear} hearing={hearing} onHearing={setHearing} />
-          <p className="text-soft">
-            First nobody does anything for three seconds, then {name} makes each sound five times, here, with
-            this ball.
-          </p>
-          <Button
-            look="now"
-            className="min-h-16 w-full text-lg"
-            disabled={!taught || stopping.length > 0}
-            onClick={() => {
-              ask({ kind: 'listen', hearing });
-              setListens({ fromMs: nowMs() });
-            }}
-          >
-            <Ear aria-hidden /> Listen and count
-          </Button>
-        </div>
+        <TeachAndListen
+          {...{ ear, name, hearing }}
+          onHearing={setHearing}
+          onListen={() => {
+            ask({ kind: 'listen', hearing });
+            setListens({ fromMs: nowMs() });
+          }}
+        />
       )}
+      <CountPad
+        title={correcting && result ? `${name}: what it really was` : null}
+        intro={`Heard: ${result ? heardInWords(result.heard, at.step) : ''}. What you type is kept instead.`}
+        measure={at.step.measure}
+        onClose={() => setCorrecting(false)}
+        onKeep={(value) => {
+          if (result) void correct(result, value);
+          done();
+        }}
+      />
     </Dialog>
   );
 }

@@ -12,7 +12,7 @@ import type { BlockRun } from '../use-block';
 const loadEar = () => import('./ear-part');
 /** The same with what it hears with, kept for a court without the server. */
 export const keepEar = () =>
-  Promise.all([loadEar().then(({ warmEar }) => warmEar()), import('@/court/kept-together')]);
+  Promise.all([loadEar().then(({ warm }) => warm()), import('@/court/kept-together')]);
 
 export interface Desk {
   readonly run: BlockRun;

@@ -1,4 +1,7 @@
+import { warmEar } from '@/court/ear';
+import { courtEar } from './ear-sources';
+
 /* Counting by ear: fetched once the court can count, and kept for a reload without the server. */
-export { warmEar } from '@/court/ear';
+export const warm = () => warmEar(courtEar);
 export { EarDesk } from './ear-desk';
 export { offerEar } from './ear-button';

@@ -1,9 +1,9 @@
 import { Ear, Square } from 'lucide-react';
 import { createPortal } from 'react-dom';
 import type { Step } from '@/drills/types';
-import { besideTheNumber, heardNow } from './heard-words';
-import { LevelBar } from './level-bar';
-import type { EarState } from './use-ear';
+import { besideTheNumber, heardNow } from '@/features/ear/heard-words';
+import { LevelBar } from '@/features/ear/level-bar';
+import type { EarState } from '@/features/ear/use-ear';
 
 interface Props {
   readonly ear: EarState;

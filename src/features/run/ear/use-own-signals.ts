@@ -3,7 +3,7 @@
 import { useEffect, useRef } from 'react';
 import { elapsedS } from '@/core/run/block-clock';
 import type { BlockRun } from '../use-block';
-import type { EarState } from './use-ear';
+import type { EarState } from '@/features/ear/use-ear';
 
 /* Ours: how long a signal or a spoken word is heard, with the way through loudspeaker and room. */
 const [beforeS, toneS, wordS] = [0.06, 0.4, 1.4] as const;

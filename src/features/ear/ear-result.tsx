@@ -6,16 +6,15 @@ import type { Conditions } from '@/core/sound/conditions';
 import type { Heard } from '@/core/sound/ear';
 import { howManyInWords } from '@/core/sound/how-many';
 import { Button } from '@/ui/button';
-import type { Step } from '@/drills/types';
-import { CountPad } from '../count-pad';
+import type { HeardStep } from '@/session/hearing';
 import { heardInWords, leftOutInWords, leftOutOf } from './heard-words';
 import { TouchLine } from './touch-line';
 
 export interface ResultProps {
   readonly name: string;
   readonly heard: Heard;
-  readonly step: Step;
-  /** Touches that were heard where nothing counts: in a rest, or before the block began. */
+  readonly step: HeardStep;
+  /** Touches that were heard where nothing counts: in a rest, or outside its time. */
   readonly outside: number;
   /** What it comes to in the log, attempt by attempt. */
   readonly keptAs: readonly (number | null)[];
@@ -26,7 +25,7 @@ export interface ResultProps {
   /** What a made-up drill really had; null from a real microphone: only that is kept. */
   readonly truth: readonly number[] | null;
   readonly onKeep: (said: number | null) => void;
-  readonly onCorrect: (value: number) => void;
+  readonly onCorrect: () => void;
   readonly onDrop: () => void;
 }
 
@@ -46,7 +45,6 @@ export function EarResult(props: ResultProps) {
     onCorrect,
     onDrop,
   } = props;
-  const [correcting, setCorrecting] = useState(false);
   const [said, setSaid] = useState('');
   const left = leftOutInWords(leftOutOf(heard));
   const nothing = keptAs.length === 0;
@@ -90,7 +88,7 @@ export function EarResult(props: ResultProps) {
       <p className="text-soft">
         {left ? `Left out: ${left}.` : 'Nothing was left out.'}
         {outside > 0 &&
-          ` ${counted(outside, 'touch', 'touches')} outside the time of the block: not counted.`}
+          ` ${counted(outside, 'touch', 'touches')} in a rest or outside the time: not counted.`}
       </p>
       {conditions.map(({ kind, words }) => (
         <p key={kind} className="text-care">
@@ -125,7 +123,7 @@ export function EarResult(props: ResultProps) {
           >
             <Check aria-hidden size={20} /> Keep what was heard
           </Button>
-          <Button className="min-h-14" onClick={() => setCorrecting(true)}>
+          <Button className="min-h-14" onClick={onCorrect}>
             <Pencil aria-hidden size={18} /> Correct
           </Button>
           <Button look={tapsWin ? 'now' : 'plain'} className="min-h-14" onClick={onDrop}>
@@ -133,16 +131,6 @@ export function EarResult(props: ResultProps) {
           </Button>
         </div>
       )}
-      <CountPad
-        title={correcting ? `${name}: what it really was` : null}
-        intro={`Heard: ${heardInWords(heard, step)}. What you type is kept instead.`}
-        measure={step.measure}
-        onClose={() => setCorrecting(false)}
-        onKeep={(value) => {
-          setCorrecting(false);
-          onCorrect(value);
-        }}
-      />
     </div>
   );
 }

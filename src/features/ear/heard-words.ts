@@ -4,10 +4,10 @@ import { howManyInWords } from '@/core/sound/how-many';
 import { longestRow } from '@/court/heard-marks';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
-import type { Step } from '@/drills/types';
+import type { HeardStep } from '@/session/hearing';
 
 /** "47, perhaps 45 to 48", or what was heard toss by toss and catch by catch. */
-export function heardInWords(heard: Heard, step: Step): string {
+export function heardInWords(heard: Heard, step: HeardStep): string {
   if (heard.by === 'claps') {
     const claps = heard.tosses.map((toss) => howManyInWords(toss.howMany));
     return claps.length === 0 ? 'no toss yet' : `clapped ${claps.join('; ')}`;
@@ -24,7 +24,7 @@ export function heardInWords(heard: Heard, step: Step): string {
 }
 
 /** The one number that moves while it is heard. */
-export function heardNow(heard: Heard, step: Step): string {
+export function heardNow(heard: Heard, step: HeardStep): string {
   if (heard.by === 'claps')
     return heard.tosses.length === 0 ? '–' : String(heard.tosses.at(-1)!.claps.length);
   if (heard.by === 'catches') return heard.catches.at(-1)?.grade ?? '–';
@@ -33,7 +33,7 @@ export function heardNow(heard: Heard, step: Step): string {
 }
 
 /** What stands under that number: how sure it is, or what was heard before it. */
-export function besideTheNumber(heard: Heard, step: Step): string {
+export function besideTheNumber(heard: Heard, step: HeardStep): string {
   if (heard.by !== 'rows' || step.measure === 'steadiness') return heardInWords(heard, step);
   const { from, to } = step.measure === 'row' ? (heard.rows.rows.at(-1)?.howMany ?? nothing) : heard.rows.all;
   return from === to ? measures[step.measure].unit : `perhaps ${from} to ${to}`;

@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { EarJob, EarNews } from '@/core/sound/job';
-import { isWireless, openMicrophone, openPractice, type OpenEar } from '@/court/ear';
+import { isWireless, openMicrophone, openPractice, type EarSources, type OpenEar } from '@/court/ear';
 import { mediaTrouble, noMediaHere } from '@/court/media-trouble';
 
 export interface EarState {
@@ -22,7 +22,7 @@ export interface EarState {
 const asked = { what: 'microphone', instead: 'tap' } as const;
 
 /** One ear, opened when it is asked for and let go when it is closed or its screen goes. */
-export function useEar(nowMs: () => number, seed: number): EarState {
+export function useEar(sources: EarSources, nowMs: () => number, seed: number): EarState {
   const ear = useRef<OpenEar | null>(null);
   const began = useRef<number | null>(null);
   const here = useRef(true);
@@ -53,6 +53,7 @@ export function useEar(nowMs: () => number, seed: number): EarState {
     if (cannot || state !== 'closed') return;
     setState('asks');
     const ports = {
+      ...sources,
       nowMs,
       onNews: setNews,
       onEnd: (gone: string) => {
