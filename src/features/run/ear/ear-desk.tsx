@@ -1,12 +1,11 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
-import type { Heard, Hearing } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/ear';
 import { hearingOf } from '@/session/hearing';
 import { heardMarks, keptAs, triesOnCourt } from '@/court/heard-marks';
-import type { Conditions } from '@/core/sound/conditions';
 import { seedOf } from '@/core/fingerprint';
 import { earOrigin } from '@/core/counting/origin';
 import { tally, type Tally } from '@/core/counting/tally';
@@ -14,10 +13,11 @@ import { EarResult } from '@/features/ear/ear-result';
 import { heardInWords } from '@/features/ear/heard-words';
 import { TeachAndListen } from '@/features/ear/teach-and-listen';
 import { useEar } from '@/features/ear/use-ear';
+import { useListening, type HeardResult } from '@/features/ear/use-listening';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
 import type { CourtPlayer } from '../court-view';
-import type { Desk } from './ear-later';
+import type { Desk } from './desk';
 import { CountPad } from '../count-pad';
 import { courtEar } from './ear-sources';
 import { EarStrip } from './ear-strip';
@@ -26,16 +26,6 @@ import { useOwnSignals } from './use-own-signals';
 interface Props extends Desk {
   readonly playerId: string;
   readonly onClose: () => void;
-}
-
-/** What was heard, and of what. */
-interface Result {
-  readonly heard: Heard;
-  readonly startMs: number;
-  readonly fromMs: number;
-  readonly truth: readonly number[] | null;
-  /** What stood in the way when it was stopped. */
-  readonly conditions: readonly Conditions[];
 }
 
 /** A finger misses or doubles about so many taps of a hundred. Ours. */
@@ -59,54 +49,26 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
   }));
   const nowMs = () => clock.now();
   const ear = useEar(courtEar, nowMs, seedOf(run.block.id));
-  const [hearing, setHearing] = useState<Hearing>(() => hearingOf(at.drill, at.step)!);
-  const [listens, setListens] = useState<{ readonly fromMs: number } | null>(null);
-  const [result, setResult] = useState<Result | null>(null);
+  const ended = run.block.id !== at.blockId || run.clock.state === 'ended';
+  const listening = useListening(ear, nowMs, () => hearingOf(at.drill, at.step)!, ended);
+  const { result } = listening;
+  const listens = listening.fromMs !== null;
   const [waits, setWaits] = useState(false);
   const [correcting, setCorrecting] = useState(false);
-  const { news, ask } = ear;
   const { name } = player;
 
-  const stop = () => {
-    const startMs = ear.startMs();
-    if (news?.heard && startMs !== null && listens)
-      setResult({
-        ...{ heard: news.heard, startMs, fromMs: listens.fromMs },
-        ...{ truth: news.truth ?? null, conditions: news.conditions },
-      });
-    setListens(null);
-    ask({ kind: 'stop' });
-  };
-  const ended = run.block.id !== at.blockId || run.clock.state === 'ended';
-  const stopNow = useRef(stop);
-  useEffect(() => {
-    stopNow.current = stop;
-  });
-  // The microphone is let go when the block is over, or by itself when it is gone; what was counted stays.
-  const { close, state } = ear;
-  const over = listens !== null && (ended || state === 'closed');
-  useEffect(() => {
-    if (!over) return;
-    stopNow.current();
-    close();
-  }, [over, close]);
-  useOwnSignals(listens !== null && sounds && run.clock.state === 'running', run, ear, nowMs);
+  useOwnSignals(listens && sounds && run.clock.state === 'running', run, ear, nowMs);
 
-  const taps = (from: Result): TouchEvent[] =>
+  const taps = (from: HeardResult): TouchEvent[] =>
     liveEvents(log.eventsOf(at.blockId, player.id))
       .filter(
         ({ kind, playerId, origin, atMs }) =>
           (kind === 'touch' || kind === 'drop') && playerId === player.id && !origin && atMs >= from.fromMs,
       )
       .filter(({ id }) => log.isMine(id));
-  const marksOf = ({ heard, startMs }: Result) =>
+  const marksOf = ({ heard, startMs }: HeardResult) =>
     heardMarks(heard, {
-      ...{
-        blockId: at.blockId,
-        playerId: player.id,
-        step: at.step,
-        startMs,
-      },
+      ...{ blockId: at.blockId, playerId: player.id, step: at.step, startMs },
       tryAt: triesOnCourt({
         ...{ measure: at.step.measure, dose: at.dose },
         // The clock as it is now: it may have been made longer meanwhile.
@@ -117,10 +79,10 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
     });
   const own = { blockId: at.blockId, playerId: player.id };
   /** What is kept takes the place of what was tapped meanwhile: the log keeps both, one of them counts. */
-  const instead = async (from: Result, origin: string | null) => {
+  const instead = async (from: HeardResult, origin: string | null) => {
     for (const { id } of taps(from)) await log.log({ ...own, kind: 'undo', ref: id, origin });
   };
-  const keep = async (from: Result, said: number | null) => {
+  const keep = async (from: HeardResult, said: number | null) => {
     const { marks } = marksOf(from);
     await instead(from, earOrigin);
     for (const mark of marks) await log.log(mark);
@@ -130,20 +92,20 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
         text: `Said ${said}, clapped ${from.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
       });
   };
-  const correct = async (from: Result, value: number) => {
+  const correct = async (from: HeardResult, value: number) => {
     await instead(from, null);
     const { attempts } = tally(log.eventsOf(at.blockId, player.id), at.step.measure);
     await log.log({ ...own, kind: 'result', value, attempt: attempts.length + 1 });
   };
   const done = () => {
-    setResult(null);
+    listening.forget();
     setWaits(false);
     setCorrecting(false);
     if (ended || ear.state === 'closed') onClose();
   };
 
-  if (listens && !over)
-    return <EarStrip ear={ear} digit={numberOf(player.id)} name={name} step={at.step} onStop={stop} />;
+  if (listens)
+    return <EarStrip {...{ ear, name, step: at.step }} digit={numberOf(player.id)} onStop={listening.stop} />;
   const kept = result ? marksOf(result) : nothingKept;
   const tapped = result ? taps(result).filter(({ kind }) => kind === 'touch').length : 0;
   return (
@@ -177,12 +139,10 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
         />
       ) : (
         <TeachAndListen
-          {...{ ear, name, hearing }}
-          onHearing={setHearing}
-          onListen={() => {
-            ask({ kind: 'listen', hearing });
-            setListens({ fromMs: nowMs() });
-          }}
+          {...{ ear, name }}
+          hearing={listening.hearing}
+          onHearing={listening.setHearing}
+          onListen={listening.listen}
         />
       )}
       <CountPad

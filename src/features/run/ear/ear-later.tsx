@@ -1,28 +1,15 @@
 'use client';
 
 import { useMemo, useState, type ReactNode } from 'react';
-import type { SteadyClock } from '@/core/run/steady-clock';
-import type { RunLog } from '@/court/run-log';
 import { usePart } from '@/ui/use-part';
 import type { EarOffer } from '../court-grid';
-import type { CourtPlayer } from '../court-view';
-import type { BlockRun } from '../use-block';
+import type { Desk } from './desk';
 
 /** Counting by ear: fetched once the court can count. */
 const loadEar = () => import('./ear-part');
 /** The same with what it hears with, kept for a court without the server. */
 export const keepEar = () =>
   Promise.all([loadEar().then(({ warm }) => warm()), import('@/court/kept-together')]);
-
-export interface Desk {
-  readonly run: BlockRun;
-  readonly players: readonly CourtPlayer[];
-  readonly numberOf: (playerId: string) => number;
-  readonly log: RunLog;
-  readonly clock: SteadyClock;
-  /** Whether this device sounds signals and calls. */
-  readonly sounds: boolean;
-}
 
 /** What tiles are offered, once it is there, and what is drawn while somebody is listened to. */
 export function useEarOffer(): {
