@@ -3,7 +3,7 @@ import { otherSideLabel, othersLabel } from './others';
 import { madeTurns, taught, thingsOf } from './synth/drills';
 import { sceneWave } from './synth/scene';
 import { quietRoom } from './testing/heard';
-import type { Hearing } from './ear';
+import type { Hearing } from './hearing';
 import { PracticeRoom } from './synth/practice';
 import { noiseWave } from './synth/noise';
 import { seededRandom } from '../random';

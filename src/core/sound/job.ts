@@ -1,6 +1,7 @@
 import type { Conditions } from './conditions';
 import type { Deaf } from './count/taken';
-import { Ear, type Heard, type Hearing, type Lesson } from './ear';
+import { Ear } from './ear';
+import type { Heard, Hearing, Lesson } from './hearing';
 import type { SoundKind } from './kinds';
 
 /** How an ear in a worker is opened: with the port a microphone's sound comes through, or the seed of a made-up one. */

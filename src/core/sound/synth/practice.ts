@@ -1,5 +1,5 @@
 import { wholeBetween } from '../../random';
-import type { Hearing } from '../ear';
+import type { Hearing } from '../hearing';
 import type { SoundKind } from '../kinds';
 import {
   madeCatches,
