@@ -2,13 +2,15 @@ import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { tally } from '@/core/counting/tally';
 import type { Phase } from '@/core/run/phases';
 import type { HeardRow } from '@/core/sound/count/rows';
-import type { Heard } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/hearing';
 import { catalogue } from '@/drills/catalogue';
 import { evennessCm } from '@/core/sound/count/evenness';
 import type { Dose } from '@/core/dose/dose';
 import type { Step } from '@/drills/types';
 import * as heardIn from './heard-marks';
-import { keptAs, longestRow, triesAtHome, triesOnCourt } from './heard-marks';
+import { keptAs, longestRow } from './heard-marks';
+import { triesAtHome } from './tries-at-home';
+import { triesOnCourt } from './tries-on-court';
 
 const drill = (id: string) => catalogue.find((one) => one.id === id)!;
 const stepOf = (drillId: string, stepId: string) => drill(drillId).steps.find(({ id }) => id === stepId)!;

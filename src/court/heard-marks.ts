@@ -1,15 +1,10 @@
-import type { TouchEvent } from '@/core/counting/event';
 import type { Measure } from '@/core/counting/measure';
 import { earOrigin } from '@/core/counting/origin';
 import { tally } from '@/core/counting/tally';
-import type { Dose } from '@/core/dose/dose';
-import { blockClock, elapsedS } from '@/core/run/block-clock';
-import type { Phase } from '@/core/run/phases';
-import { lateTapS, roundNow } from '@/core/run/round';
 import { catchGrades } from '@/core/sound/count/catches';
 import type { HeardRows } from '@/core/sound/count/rows';
 import type { HowMany } from '@/core/sound/how-many';
-import type { Heard } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/hearing';
 import type { HeardStep } from '@/session/hearing';
 import type { NewEvent } from './run-log';
 
@@ -91,44 +86,6 @@ export function heardMarks(
   }
   return { marks, outside };
 }
-
-interface OnCourt {
-  readonly measure: Measure;
-  /** What is done, as its rounds are counted. */
-  readonly dose: Dose;
-  readonly phases: readonly Phase[];
-  /** What happened to the block's clock. */
-  readonly clockEvents: readonly TouchEvent[];
-  /** Touches and drops of the player so far, and attempts. */
-  readonly tries: number;
-  readonly attempts: number;
-}
-
-/** Tries in a block that has a clock: as it stood then, for it may be paused or over by now. */
-export const triesOnCourt =
-  ({ measure, dose, phases, clockEvents, tries, attempts }: OnCourt): TryAt =>
-  ({ atMs, made, row }) => {
-    const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
-    const round = roundNow(dose, phases, elapsedS(clock, atMs), tries + made);
-    // A row that was heard is one by itself, whether or not a drop was heard at the end of the one before.
-    return round !== null && measure === 'row' ? attempts + 1 + row : round;
-  };
-
-interface AtHome {
-  readonly measure: Measure;
-  /** The first try that is free. */
-  readonly next: number;
-  /** When the time began, UTC milliseconds, and how long it is, seconds; null where nobody works against the clock. */
-  readonly box: { readonly fromMs: number; readonly workS: number } | null;
-}
-
-/** Tries at home, where nothing runs but the time somebody started: what was heard in one go is one try, a row one by itself. */
-export const triesAtHome =
-  ({ measure, next, box }: AtHome): TryAt =>
-  ({ atMs, row }) => {
-    if (box && (atMs < box.fromMs || atMs > box.fromMs + (box.workS + lateTapS) * 1000)) return null;
-    return measure === 'row' ? next + row : next;
-  };
 
 /** What marks come to in the log: the result of each attempt they make, by the one reducer. */
 export function keptAs(marks: readonly NewEvent[], measure: Measure): (number | null)[] {

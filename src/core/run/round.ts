@@ -1,8 +1,6 @@
 import { growingRounds, stretchesARound, type Dose, type GrowingDose, type RoutineDose } from '../dose/dose';
+import { lateTapS } from './late-tap';
 import { positionAt, roundsOf, triesARound, type Phase, type Position } from './phases';
-
-/** A tap this many seconds after a time box still belongs to it: a thumb is later than the eye. Ours. */
-export const lateTapS = 0.8;
 
 /**
  * Which stretch of a routine is being done, from 1 within its round, and which round that is.

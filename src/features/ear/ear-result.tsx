@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { measures, numberInWords } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import type { Conditions } from '@/core/sound/conditions';
-import type { Heard } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/hearing';
 import { howManyInWords } from '@/core/sound/how-many';
 import { Button } from '@/ui/button';
 import type { HeardStep } from '@/session/hearing';
@@ -24,6 +24,8 @@ export interface ResultProps {
   readonly tapsWin: boolean;
   /** What a made-up drill really had; null from a real microphone: only that is kept. */
   readonly truth: readonly number[] | null;
+  /** Whether a child's own count of claps is asked for. */
+  readonly asksSaid?: boolean;
   readonly onKeep: (said: number | null) => void;
   readonly onCorrect: () => void;
   readonly onDrop: () => void;
@@ -41,6 +43,7 @@ export function EarResult(props: ResultProps) {
     tapped,
     tapsWin,
     truth,
+    asksSaid = true,
     onKeep,
     onCorrect,
     onDrop,
@@ -73,7 +76,7 @@ export function EarResult(props: ResultProps) {
           In turn: {heard.turns.inTurn} of {heard.turns.inTurn + heard.turns.twice}.
         </p>
       )}
-      {heard.by === 'claps' && (
+      {heard.by === 'claps' && asksSaid && (
         <label className="flex items-center gap-2">
           The step asks for {counted(step.claps ?? 1, 'clap')}. What did {name} say?
           <input
@@ -118,7 +121,7 @@ export function EarResult(props: ResultProps) {
           <Button
             look={tapsWin ? 'plain' : 'now'}
             disabled={nothing}
-            className="min-h-14 flex-1 text-lg"
+            className="min-h-14 min-w-60 flex-1 text-lg"
             onClick={() => onKeep(said === '' ? null : Number(said))}
           >
             <Check aria-hidden size={20} /> Keep what was heard

@@ -1,5 +1,5 @@
 import { whyLeftWords, type LeftOut } from '@/core/sound/count/taken';
-import type { Heard } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/hearing';
 import { howManyInWords } from '@/core/sound/how-many';
 import { longestRow } from '@/court/heard-marks';
 import { measures } from '@/core/counting/measure';

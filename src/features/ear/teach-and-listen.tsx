@@ -1,5 +1,5 @@
 import { Ear, FlaskConical, Mic } from 'lucide-react';
-import { soundsOf, type Hearing } from '@/core/sound/ear';
+import { soundsOf, type Hearing } from '@/core/sound/hearing';
 import { Button } from '@/ui/button';
 import { LevelBar } from './level-bar';
 import { Teach } from './teach';
@@ -11,10 +11,12 @@ interface Props {
   readonly hearing: Hearing;
   readonly onHearing: (hearing: Hearing) => void;
   readonly onListen: () => void;
+  /** Whether a made-up microphone is offered too. */
+  readonly practice: boolean;
 }
 
 /** Before anything is counted: the microphone is opened, and taught the sounds of this ball in this room. */
-export function TeachAndListen({ ear, name, hearing, onHearing, onListen }: Props) {
+export function TeachAndListen({ ear, name, hearing, onHearing, onListen, practice }: Props) {
   const { news } = ear;
   if (ear.state !== 'open')
     return (
@@ -27,9 +29,11 @@ export function TeachAndListen({ ear, name, hearing, onHearing, onListen }: Prop
         >
           <Mic aria-hidden /> {ear.state === 'asks' ? 'The browser asks…' : 'Open the microphone'}
         </Button>
-        <Button className="min-h-12 w-full" onClick={() => void ear.open(true)}>
-          <FlaskConical aria-hidden size={18} /> Practice microphone: a made-up child, nothing is kept
-        </Button>
+        {practice && (
+          <Button className="min-h-12 w-full" onClick={() => void ear.open(true)}>
+            <FlaskConical aria-hidden size={18} /> Practice microphone: a made-up child, nothing is kept
+          </Button>
+        )}
       </div>
     );
   const stopping = news?.conditions.filter(({ stops }) => stops) ?? [];
@@ -53,11 +57,11 @@ export function TeachAndListen({ ear, name, hearing, onHearing, onListen }: Prop
           </p>
         ))}
       </div>
-      <Teach ear={ear} hearing={hearing} onHearing={onHearing} />
       <p className="text-soft">
         First nobody does anything for three seconds, then {name} makes each sound five times, here, with this
         ball.
       </p>
+      <Teach ear={ear} hearing={hearing} onHearing={onHearing} />
       <Button
         look="now"
         className="min-h-16 w-full text-lg"

@@ -1,6 +1,6 @@
 import { Check, Ear, X } from 'lucide-react';
 import { soundKinds, soundWords, type SoundKind } from '@/core/sound/kinds';
-import { soundsOf, type Hearing } from '@/core/sound/ear';
+import { soundsOf, type Hearing } from '@/core/sound/hearing';
 import { otherSideLabel, othersLabel } from '@/core/sound/others';
 import { Button } from '@/ui/button';
 import type { EarState } from './use-ear';
@@ -20,7 +20,7 @@ export function Teach({ ear, hearing, onHearing }: Props) {
   return (
     <div className="space-y-2">
       {hearing.by === 'rows' && (
-        <label className="flex items-center gap-2">
+        <label className="flex flex-wrap items-center gap-x-2">
           <span>A touch sounds like</span>
           <select
             value={hearing.counts}
@@ -85,8 +85,8 @@ function Sound({ ear, label, kind, title, note }: SoundProps) {
   const known = news?.knows.includes(label) ?? false;
   const words = title ?? soundWords[kind].replace(/^./, (first) => first.toUpperCase());
   return (
-    <li className="flex min-h-14 items-center gap-3 py-1">
-      <span className="flex-1">
+    <li className="flex min-h-14 flex-wrap items-center justify-end gap-x-3 py-1">
+      <span className="min-w-44 flex-1">
         <b>{words}</b> <span className="block text-sm text-soft">{note}</span>
       </span>
       <span role="status" className="tabular text-lg font-bold" data-lesson={label}>

@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from 'react';
 import type { Conditions } from '@/core/sound/conditions';
-import type { Heard, Hearing } from '@/core/sound/ear';
+import type { Heard, Hearing } from '@/core/sound/hearing';
 import type { EarState } from './use-ear';
 
 /** What was heard, and of what. */

@@ -22,7 +22,8 @@ import { TypeCount } from './type-count';
 import { useCourt, useNow } from './use-court';
 import { useRunKeys } from './use-run-keys';
 import { useRunScreen } from './use-run-screen';
-import { useOffline, useWakeLock } from './use-screen';
+import { useWakeLock } from '@/ui/use-wake-lock';
+import { useOffline } from './use-screen';
 
 /** All that a reload without the server needs besides the page. */
 const loadRest = () => Promise.all([loadCircuit(), keepEar()]);

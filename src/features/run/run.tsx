@@ -36,7 +36,8 @@ import { loadPlayer } from './use-cues';
 import { useSessionTime } from './use-late';
 import { useRunKeys } from './use-run-keys';
 import { useRunScreen } from './use-run-screen';
-import { useOffline, useWakeLock } from './use-screen';
+import { useWakeLock } from '@/ui/use-wake-lock';
+import { useOffline } from './use-screen';
 
 type Sheet = 'adjust' | 'time' | 'finish' | 'held back';
 

@@ -3,9 +3,10 @@
 import { useState } from 'react';
 import type { TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
-import type { Heard } from '@/core/sound/ear';
+import type { Heard } from '@/core/sound/hearing';
 import { hearingOf } from '@/session/hearing';
-import { heardMarks, keptAs, triesOnCourt } from '@/court/heard-marks';
+import { heardMarks, keptAs } from '@/court/heard-marks';
+import { triesOnCourt } from '@/court/tries-on-court';
 import { seedOf } from '@/core/fingerprint';
 import { earOrigin } from '@/core/counting/origin';
 import { tally, type Tally } from '@/core/counting/tally';
@@ -143,6 +144,7 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
           hearing={listening.hearing}
           onHearing={listening.setHearing}
           onListen={listening.listen}
+          practice
         />
       )}
       <CountPad
