@@ -1,9 +1,8 @@
-import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
-import { sceneWave } from '@/core/sound/synth/scene';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { microphoneRate, PlayedMicrophone } from './lib/microphone';
+import { bouncesFor, teachStrings } from './lib/bounces';
+import { PlayedMicrophone } from './lib/microphone';
 import { Page } from './lib/page';
 import { bookSession, finish, tap, type Booked } from './lib/session';
 
@@ -14,12 +13,6 @@ let browser: Browser;
 let page: Page;
 let microphone: PlayedMicrophone;
 let at: Booked;
-
-const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
-  sceneWave({
-    ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate: microphoneRate, seed: 5 },
-    ...{ seconds, struck: blows },
-  });
 
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp(), openBrowser(1024, 768, { microphone: true })]);
@@ -33,12 +26,6 @@ afterAll(async () => {
 });
 
 const script = <T>(text: string): Promise<T> => browser.driver.executeScript<T>(`return (${text})`);
-/** Asks to teach the strings once three quiet seconds are over. */
-async function teachStrings(): Promise<void> {
-  const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: Bounces on the strings')`;
-  await page.becomes(`${teach}?.disabled`, false);
-  await script(`${teach}.click()`);
-}
 const byEar = (name: string) =>
   script(`document.querySelector('[aria-label="${name}: count by ear"]').click()`);
 
@@ -54,13 +41,7 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   await page.sees('Start block');
   await page.press('Start block');
   await page.becomes(`document.querySelector('[aria-label="Mika: count by ear"]') !== null`, true);
-  const things = thingsOf(21);
-  const lesson = taught(things, 'strings');
-  const row = madeRows(things, [rowOf], 0.25);
-  await microphone.install(sound(4, []), {
-    lesson: sound(lesson.seconds, lesson.blows),
-    row: sound(row.seconds + 2, row.blows),
-  });
+  await bouncesFor(microphone, rowOf);
   await byEar('Mika');
   await page.sees('no sound is kept or sent');
   expect(await axeViolations(browser.driver)).toEqual([]);
@@ -70,7 +51,7 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   expect(await microphone.asked()).toEqual([
     { audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } },
   ]);
-  await teachStrings();
+  await teachStrings(microphone);
   await microphone.play('lesson');
   await page.sees('taught');
   expect(await axeViolations(browser.driver)).toEqual([]);
@@ -105,7 +86,7 @@ test('the practice microphone is told apart from the real one, and keeps nothing
   await page.keys('\uE00C');
   await byEar('Robin');
   await page.press('Practice microphone');
-  await teachStrings();
+  await teachStrings(microphone);
   await page.sees('taught');
   await page.press('Listen and count');
   await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 4`, true, 30_000);
@@ -127,7 +108,7 @@ test('the practice microphone is told apart from the real one, and keeps nothing
 test('a microphone that is pulled out is missed, and what was counted stays', async () => {
   await byEar('Robin');
   await page.press('Open the microphone');
-  await teachStrings();
+  await teachStrings(microphone);
   await microphone.play('lesson');
   await page.sees('taught');
   await page.press('Listen and count');

@@ -40,6 +40,7 @@ export interface DemoVow extends Kept {
   readonly weekdays: readonly number[];
   readonly minutes: number;
   readonly atTime?: string;
+  readonly byEar?: boolean;
   readonly growth?: number;
   /** Days from today in which it rested. */
   readonly pause?: readonly [from: number, until: number, why: string];
@@ -80,7 +81,7 @@ export const vows: readonly DemoVow[] = [
     thanks: 'Three weeks, and you can hear it in the hall.',
   },
   {
-    ...{ name: 'Nessa Quillby', aim: { kind: 'mark' }, atTime: '17:30' },
+    ...{ name: 'Nessa Quillby', aim: { kind: 'mark' }, atTime: '17:30', byEar: true },
     parts: [{ drillId: 'racket-wall-rally', stepId: 'one-and-trap', choices: ['two-and-trap'] }],
     ...{ from: -12, until: 10, weekdays: [1, 3, 5, 6], minutes: 6, keeps: 0.8, begins: 0.9, how: 'tap' },
   },
@@ -102,7 +103,7 @@ export const vows: readonly DemoVow[] = [
     pause: [-35, -29, 'A cold'],
   },
   {
-    ...{ name: 'Juno Saltgarth', aim: { kind: 'habit' }, growth: 0 },
+    ...{ name: 'Juno Saltgarth', aim: { kind: 'habit' }, growth: 0, byEar: true },
     parts: [
       { drillId: 'palm-up-bounce', stepId: 'bounce-20-s' },
       { drillId: 'turn-over-bounce', stepId: 'three-and-three' },
@@ -148,6 +149,7 @@ export function vowForm(book: Book, age: number, one: DemoVow, day: (from: numbe
   return {
     ...{ parts: one.parts.map(part), aim: one.aim, weekdays: [...one.weekdays], minutes: one.minutes },
     ...{ growth: one.growth ?? 0.1, atTime: one.atTime ?? null, alarm: one.atTime !== undefined },
+    byEar: one.byEar ?? false,
     ...{ fromDay: day(one.from), untilDay: day(one.until) },
   };
 }

@@ -77,6 +77,7 @@ export const vowSchema = object({
     .max(0.5, 'Growth must be from 0 to 50 % a week.'),
   atTime: time('Time'),
   alarm: boolean().default(false),
+  byEar: boolean().default(false),
   fromDay: daySchema,
   untilDay: daySchema,
 });

@@ -1,5 +1,5 @@
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
-import type { Hearing } from '@/core/sound/ear';
+import type { Hearing } from '@/core/sound/hearing';
 import type { SoundKind } from '@/core/sound/kinds';
 import type { Drill, Step } from '@/drills/types';
 

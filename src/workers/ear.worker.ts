@@ -1,32 +1,29 @@
-import { EarAtWork, type EarJob, type EarNews, type EarOpen } from '@/core/sound/job';
+import type { EarAtWork } from '@/core/sound/job';
 import { PracticeRoom } from '@/core/sound/synth/practice';
+import { hear, tell } from './ear-work';
 
-/* A thin shell round the ear: sound and questions come in, news go out. It is ended by being ended. */
-const tell = (news: EarNews | null) => news && postMessage(news);
+/* The court's ear: with a made-up microphone to try it. */
 
 /** A made-up microphone gives its sound in such pieces, milliseconds. */
 const pieceMs = 50;
 
-let work: EarAtWork;
 let room: PracticeRoom | null = null;
 let coming: Float32Array = new Float32Array(0);
 let truth: readonly number[] | null = null;
 
-addEventListener('message', ({ data }: MessageEvent<EarOpen<MessagePort> | EarJob>) => {
-  if (data.kind === 'open') {
-    work = new EarAtWork(data.rate);
-    if (data.port)
-      data.port.onmessage = ({ data: samples }: MessageEvent<Float32Array>) => tell(work.take(samples));
-    if (data.practice !== undefined) practise(new PracticeRoom(data.practice, data.rate), data.rate);
-    return;
-  }
-  if (room && data.kind === 'teach') coming = room.teaches(data.sound);
-  if (room && data.kind === 'listen') ({ wave: coming, truth } = room.drill(data.hearing));
-  tell(work.ask(data));
+hear({
+  opened: (work, { practice, rate }) => {
+    if (practice === undefined) return;
+    room = new PracticeRoom(practice, rate);
+    practise(work, room, rate);
+  },
+  asked: (job) => {
+    if (room && job.kind === 'teach') coming = room.teaches(job.sound);
+    if (room && job.kind === 'listen') ({ wave: coming, truth } = room.drill(job.hearing));
+  },
 });
 
-function practise(made: PracticeRoom, rate: number): void {
-  room = made;
+function practise(work: EarAtWork, made: PracticeRoom, rate: number): void {
   let given = 0;
   const fromMs = performance.now();
   setInterval(() => {

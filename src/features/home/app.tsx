@@ -1,27 +1,39 @@
 import { StrictMode, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
+import type { EarSources } from '@/court/ear';
 import type { HomeView } from '@/session/vow/home-view';
-import { HomeFile } from './home-file';
+import type { LoadEar } from './ear-later';
 import { HomeScreen } from './home-screen';
 import { keepForOffline } from './keep';
 import { useHome } from './use-home';
 
-/** What the page was filled in with: behind a link the address counts go to, in a file what it signs with. */
+/* The page behind a family's link. */
+
+/** What the page was filled in with. */
 interface Given {
   readonly view: HomeView;
-  readonly address?: string;
-  readonly file?: { readonly id: string; readonly key: string };
+  /** Where counts go to. */
+  readonly address: string;
+  /** Where its ear is, where something may be counted by ear. */
+  readonly ear?: { readonly worker: string; readonly worklet: string };
 }
 
-function HomePage({ view, address }: { view: HomeView; address: string }) {
+const { view, address, ear } = JSON.parse(document.getElementById('vow-data')!.textContent) as Given;
+
+const sources: EarSources | null = ear
+  ? { makeWorker: () => new Worker(ear.worker), worklet: ear.worklet }
+  : null;
+const loadEar: LoadEar | null =
+  sources && (() => import('./count-by-ear').then(({ CountByEar }) => ({ CountByEar, sources })));
+
+function HomePage() {
   const home = useHome(view, address);
-  useEffect(() => void keepForOffline(), []);
-  return <HomeScreen view={view} home={home} />;
+  useEffect(() => void keepForOffline(ear?.worker ?? null, loadEar), []);
+  return <HomeScreen {...{ view, home, loadEar }} />;
 }
 
-const { view, address, file } = JSON.parse(document.getElementById('vow-data')!.textContent) as Given;
 createRoot(document.getElementById('vow')!).render(
   <StrictMode>
-    {file ? <HomeFile view={view} file={file} /> : <HomePage view={view} address={address!} />}
+    <HomePage />
   </StrictMode>,
 );

@@ -1,15 +1,19 @@
 'use client';
 
-import { Check, Undo2 } from 'lucide-react';
+import { Check, Ear, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import type { Tally } from '@/core/counting/tally';
 import { growingRounds, type Dose } from '@/core/dose/dose';
 import { isKept } from '@/core/planning/vow/keeping';
-import { lateTapS } from '@/core/run/round';
+import { lateTapS } from '@/core/run/late-tap';
 import type { CardPart } from '@/session/vow/card';
 import { doneShare } from '@/session/vow/done-share';
 import { buttonClass } from '@/ui/button-class';
 import type { NewEvent } from '@/court/run-log';
+import { boxSeconds } from './box-seconds';
+import { ByEarLater, type PartEar } from './ear-later';
+import { TypeNumber } from './type-number';
+import { useSeconds } from './use-seconds';
 
 interface Props {
   readonly part: CardPart;
@@ -19,6 +23,12 @@ interface Props {
   readonly round: number;
   readonly onMark: (mark: Omit<NewEvent, 'blockId' | 'playerId'>) => void;
   readonly onUndo: (() => void) | null;
+  /** How it may be counted by ear; null where it may not, or nothing can be heard. */
+  readonly ear: PartEar | null;
+  /** Whose it is, for what is heard. */
+  readonly name: string;
+  readonly own: { readonly blockId: string; readonly playerId: string };
+  readonly onMarks: (marks: readonly NewEvent[]) => void;
 }
 
 /** Tries of a dose in one go, for what is done whole. */
@@ -38,17 +48,28 @@ const triesIn = (dose: Dose): number => {
 /** Measures that are only typed at home: they need more than a thumb. */
 const typedOnly: ReadonlySet<string> = new Set(['steadiness', 'weakest part']);
 
-const inTenths = (measure: string) => measure === 'lap' || measure === 'steadiness' || measure === 'hold';
-
 /** Counting one part of today's vow: by tap, by the watch, or typed. */
-export function CountPart({ part, dose, count, round, onMark, onUndo }: Props) {
+export function CountPart(props: Props) {
+  const { part, dose, count, round, onMark, onUndo, ear, name, own, onMarks } = props;
+  const [hears, setHears] = useState(false);
   const share = Math.min(1, doneShare(dose, count.attempts));
   const { measure } = part;
   const attempt = Math.max(round, 1);
   return (
     <div className="space-y-3" data-share={share.toFixed(2)}>
       <Done share={share} count={count} part={part} />
-      {part.together ? (
+      {ear && hears ? (
+        <ByEarLater
+          // What is listened for is another thing with another step.
+          key={JSON.stringify(ear.step)}
+          {...{ name, own, dose, attempt, onMarks }}
+          ear={ear.step}
+          load={ear.load}
+          unit={part.unit}
+          attempts={count.attempts.length}
+          onClose={() => setHears(false)}
+        />
+      ) : part.together ? (
         <button
           type="button"
           disabled={count.attempts.some(({ whole }) => whole)}
@@ -72,7 +93,16 @@ export function CountPart({ part, dose, count, round, onMark, onUndo }: Props) {
             <Undo2 aria-hidden size={20} /> Take back
           </button>
         )}
-        {!part.together && (
+        {ear && !hears && (
+          <button
+            type="button"
+            onClick={() => setHears(true)}
+            className={buttonClass('plain', 'min-h-14 grow')}
+          >
+            <Ear aria-hidden size={20} /> Count by ear
+          </button>
+        )}
+        {!part.together && !hears && (
           <Typed part={part} attempts={count.attempts.length} round={round} onMark={onMark} />
         )}
       </div>
@@ -159,21 +189,6 @@ function Zones({ part, attempt, onMark }: Marking & { part: CardPart }) {
   );
 }
 
-/** Seconds that a press is timed by. */
-function useSeconds(running: boolean): number {
-  const [seconds, setSeconds] = useState(0);
-  useEffect(() => {
-    if (!running) return;
-    const from = performance.now();
-    const timer = setInterval(() => setSeconds((performance.now() - from) / 1000), 100);
-    return () => {
-      clearInterval(timer);
-      setSeconds(0);
-    };
-  }, [running]);
-  return seconds;
-}
-
 /** A hold or a lap against the watch. */
 function Watch({ kind, attempt, onMark }: Marking & { kind: 'hold' | 'lap' }) {
   const [running, setRunning] = useState(false);
@@ -198,13 +213,14 @@ function Watch({ kind, attempt, onMark }: Marking & { kind: 'hold' | 'lap' }) {
 }
 
 /** Counting inside a time box. */
-function Timed({ part, dose, count, round, onMark }: Omit<Props, 'onUndo'>) {
-  const workS =
-    dose.kind === 'timed'
-      ? dose.workS
-      : dose.kind === 'routine'
-        ? dose.parts.reduce((sum, { partS, sides }) => sum + partS * sides, 0)
-        : 0;
+function Timed({
+  part,
+  dose,
+  count,
+  round,
+  onMark,
+}: Pick<Props, 'part' | 'dose' | 'count' | 'round' | 'onMark'>) {
+  const workS = boxSeconds(dose) ?? 0;
   const [box, setBox] = useState<{ attempt: number; from: number } | null>(null);
   const seconds = useSeconds(box !== null);
   const left = Math.max(0, Math.ceil(workS - seconds));
@@ -243,52 +259,19 @@ function Typed({
   onMark,
 }: Pick<Props, 'part' | 'round' | 'onMark'> & { readonly attempts: number }) {
   const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState('');
   if (!open)
     return (
       <button type="button" onClick={() => setOpen(true)} className={buttonClass('plain', 'min-h-14 grow')}>
         Type the number
       </button>
     );
-  const keep = () => {
-    const value = Number(text.replace(',', '.'));
-    const whole = inTenths(part.measure) || Number.isInteger(value);
-    if (text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 10_000 || !whole)
-      return setProblem(`Type a number from 0 to 10000${inTenths(part.measure) ? '' : ', a whole one'}.`);
-    onMark({ kind: 'result', attempt: Math.max(round, attempts + 1), value });
-    setOpen(false);
-    setText('');
-    setProblem('');
-  };
   return (
-    <form
-      className="w-full space-y-2"
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep();
+    <TypeNumber
+      {...part}
+      onKeep={(value) => {
+        onMark({ kind: 'result', attempt: Math.max(round, attempts + 1), value });
+        setOpen(false);
       }}
-    >
-      <label className="flex items-center gap-2 text-lg">
-        <span>Counted</span>
-        <input
-          autoFocus
-          inputMode="decimal"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          aria-invalid={problem !== ''}
-          className="min-h-14 w-28 rounded-md border-2 border-edge bg-sheet px-3 text-2xl"
-        />
-        <span>{part.unit}</span>
-      </label>
-      {problem && (
-        <p role="alert" className="text-stop">
-          {problem}
-        </p>
-      )}
-      <button type="submit" className={buttonClass('now', 'min-h-14 w-full')}>
-        Keep it
-      </button>
-    </form>
+    />
   );
 }

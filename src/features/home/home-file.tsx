@@ -5,6 +5,7 @@ import type { HomeView } from '@/session/vow/home-view';
 import { writeHomeText } from '@/session/vow/home-text';
 import { reportOf } from '@/session/vow/report';
 import { buttonClass } from '@/ui/button-class';
+import type { LoadEar } from './ear-later';
 import { HomeScreen } from './home-screen';
 import { useHome } from './use-home';
 
@@ -12,10 +13,11 @@ import { useHome } from './use-home';
 export interface FileView {
   readonly view: HomeView;
   readonly file: { readonly id: string; readonly key: string };
+  readonly loadEar: LoadEar | null;
 }
 
 /** The vows in one file: the same screen and the same log as behind a link, and a text instead of a server. */
-export function HomeFile({ view, file }: FileView) {
+export function HomeFile({ view, file, loadEar }: FileView) {
   const home = useHome(view, null);
   const { log } = home;
   // A text closes what it tells: what is counted after it is another round.
@@ -70,7 +72,7 @@ export function HomeFile({ view, file }: FileView) {
     link.click();
   };
   return (
-    <HomeScreen view={view} home={home} closedRounds={closed}>
+    <HomeScreen {...{ view, home, loadEar }} closedRounds={closed}>
       <section
         aria-label="Send to the coach"
         className="space-y-3 rounded-md border-2 border-edge bg-sheet p-4"

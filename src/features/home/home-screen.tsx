@@ -11,9 +11,13 @@ import type { CardPart } from '@/session/vow/card';
 import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
 import { tally } from '@/core/counting/tally';
 import type { HomeDay, HomeDayPart, HomeView, HomeVow } from '@/session/vow/home-view';
+import { undoKept } from '@/court/kept-together';
+import type { NewEvent, RunLog } from '@/court/run-log';
+import type { PartEars } from '@/session/vow/ears';
 import { buttonClass } from '@/ui/button-class';
 import { cx } from '@/ui/class-names';
 import { CountPart } from './count-part';
+import type { LoadEar } from './ear-later';
 import { dayNumber, isoDay } from '@/core/days';
 import { isKept } from '@/core/planning/vow/keeping';
 import { weekdayOf } from '@/core/planning/vow/vow';
@@ -25,6 +29,8 @@ interface Props {
   readonly home: HomeLog;
   /** Rounds counted before this one went out already and are closed; 0 where nothing is closed. */
   readonly closedRounds?: (blockId: string) => number;
+  /** Fetches an ear; null where nothing may be counted by ear. */
+  readonly loadEar: LoadEar | null;
   readonly children?: ReactNode;
 }
 
@@ -34,7 +40,7 @@ const chosenLook = 'border-ink! bg-ink! text-paper! hover:bg-ink!';
 const marks: ReadonlySet<string> = new Set([...countKinds]);
 
 /** A child's vows for today, on any phone: what to do, counting it, how it felt, and the week so far. */
-export function HomeScreen({ view, home, closedRounds = () => 0, children }: Props) {
+export function HomeScreen({ view, home, loadEar, closedRounds = () => 0, children }: Props) {
   const [nowMs, setNowMs] = useState(view.madeAtMs);
   useEffect(() => {
     const look = () => setNowMs(Date.now());
@@ -93,7 +99,7 @@ export function HomeScreen({ view, home, closedRounds = () => 0, children }: Pro
         </Nothing>
       )}
       {open.map(({ vow, asked }) => (
-        <VowToday key={`${vow.key} ${day}`} {...{ vow, view, home, closedRounds }} asked={asked} />
+        <VowToday key={`${vow.key} ${day}`} {...{ vow, view, home, loadEar, closedRounds }} asked={asked} />
       ))}
       <Week view={view} home={home} today={today} />
       {view.vows.flatMap(({ key, thanks }) =>
@@ -180,12 +186,14 @@ function VowToday({
   asked,
   view,
   home,
+  loadEar,
   closedRounds,
 }: {
   vow: HomeVow;
   asked: HomeDay;
   view: HomeView;
   home: HomeLog;
+  loadEar: LoadEar | null;
   closedRounds: (blockId: string) => number;
 }) {
   const first = asked.parts[0]!;
@@ -197,7 +205,8 @@ function VowToday({
         <PartToday
           key={one.blockId}
           part={vow.card.parts[one.part]!}
-          {...{ one, view, home }}
+          hears={vow.ears[one.part] ?? {}}
+          {...{ one, view, home, loadEar }}
           round={closedRounds(one.blockId) + 1}
         />
       ))}
@@ -214,12 +223,16 @@ function VowToday({
 
 function PartToday({
   part,
+  hears,
+  loadEar,
   one,
   view,
   home,
   round,
 }: {
   part: CardPart;
+  hears: PartEars;
+  loadEar: LoadEar | null;
   one: HomeDayPart;
   view: HomeView;
   home: HomeLog;
@@ -232,6 +245,7 @@ function PartToday({
   const stepId = conditionsNow(log.eventsOf(blockId, playerId)).stepId ?? one.stepId;
   const step = part.choices.find((choice) => choice.stepId === stepId) ?? part;
   const dose = doseOn(one, part.choices, stepId);
+  const heard = hears[stepId];
   const last = liveEvents(log.events(blockId, playerId)).findLast(
     ({ kind, id, attempt }) => marks.has(kind) && log.isMine(id) && attempt >= round,
   );
@@ -262,8 +276,12 @@ function PartToday({
       )}
       <CountPart
         {...{ part, dose, count, round }}
+        name={view.name}
+        own={{ blockId, playerId }}
+        ear={loadEar && heard ? { step: heard, load: loadEar } : null}
         onMark={(mark) => void log.log({ blockId, playerId, ...mark })}
-        onUndo={last ? () => void log.log({ blockId, playerId, kind: 'undo', ref: last.id }) : null}
+        onMarks={(marks) => void logAll(log, marks)}
+        onUndo={last ? () => undoKept(log, last) : null}
       />
       <details className="text-base">
         <summary className="cursor-pointer py-2 font-semibold">What to look for, and help</summary>
@@ -282,6 +300,11 @@ function PartToday({
       </details>
     </div>
   );
+}
+
+/** One after the other, as they were heard. */
+async function logAll(log: RunLog, marks: readonly NewEvent[]): Promise<void> {
+  for (const mark of marks) await log.log(mark);
 }
 
 /** The week so far: which days were asked, begun and kept. */

@@ -16,7 +16,10 @@ const cardFor = (...parts: ReturnType<typeof part>[]) =>
   cardOf(
     plainBook,
     { id: 'p', name: 'Nessa Quillby', age: 9, stage: 'orange' },
-    { parts, aim: { kind: 'mark' }, weekdays: [1, 3, 5], minutes: 5, growth: 0, atTime: null, alarm: false },
+    {
+      ...{ parts, aim: { kind: 'mark' }, weekdays: [1, 3, 5], minutes: 5, growth: 0 },
+      ...{ atTime: null, alarm: false, byEar: false },
+    },
     '2026-12-04',
     Array.from({ length: 12 }, (_, i) => ({
       day: `2026-12-${String(i + 1).padStart(2, '0')}`,
@@ -95,7 +98,7 @@ test('the wordiest cards of the catalogue, with a box for every day there is roo
       return cardOf(
         plainBook,
         { id: 'p', name: 'Nessa', age: 13, stage: null },
-        { ...vow, atTime: null, alarm: false },
+        { ...vow, atTime: null, alarm: false, byEar: false },
         '2026-12-20',
         days.map((day) => ({ day, doses: [own.dose] })),
       )!;

@@ -11,6 +11,8 @@ interface WhenProps {
   readonly set: SetForm;
   readonly errorOf: (field: string) => string | undefined;
   readonly today: string;
+  /** Whether something of it can be heard. */
+  readonly hears: boolean;
 }
 
 const aims: readonly (readonly [VowAim['kind'], string])[] = [
@@ -20,7 +22,7 @@ const aims: readonly (readonly [VowAim['kind'], string])[] = [
 ];
 
 /** What it is for, on which days, how long and from when until when. */
-export function When({ form, set, errorOf, today }: WhenProps) {
+export function When({ form, set, errorOf, today, hears }: WhenProps) {
   const { aim } = form;
   const number = (text: string): number => (text.trim() === '' ? NaN : Number(text));
   return (
@@ -133,6 +135,22 @@ export function When({ form, set, errorOf, today }: WhenProps) {
           />
           The calendar reminds
         </label>
+        {hears && (
+          <label className="col-span-2 inline-flex min-h-11 items-start gap-2 sm:col-span-4">
+            <input
+              type="checkbox"
+              className="mt-0.5 size-5 shrink-0"
+              checked={form.byEar}
+              onChange={(event) => set({ byEar: event.target.checked })}
+            />
+            <span>
+              The phone may count by ear{' '}
+              <span className="text-soft">
+                while somebody presses for it and its owner lets it; no sound is kept or sent
+              </span>
+            </span>
+          </label>
+        )}
       </div>
     </Sheet>
   );

@@ -9,6 +9,7 @@ import { changeVowAction, makeVowAction, previewVowAction } from '@/server/actio
 import type { VowFormView } from '@/server/views/vows';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
+import { hearsVow } from '@/session/vow/ears';
 import { ButtonLink } from '@/ui/button-link';
 import { ErrorNote } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';
@@ -52,7 +53,8 @@ function firstForm(
       weekdays: [1, 2, 3, 4, 5],
       minutes: 5,
     },
-    ...{ growth: 0.1, atTime: null, alarm: false, fromDay: today, untilDay: daysLater(today, usualSpan) },
+    ...{ growth: 0.1, atTime: null, alarm: false, byEar: false },
+    ...{ fromDay: today, untilDay: daysLater(today, usualSpan) },
   };
 }
 
@@ -128,7 +130,7 @@ export function VowFormPage({ view, drillId, stepId, strokes, back }: Props) {
       >
         <div className="space-y-4">
           <Parts {...{ form, view, book, set }} />
-          <When {...{ form, set, errorOf }} today={view.today} />
+          <When {...{ form, set, errorOf }} today={view.today} hears={hearsVow(book, form, facts.id)} />
         </div>
         <div className="space-y-4 lg:sticky lg:top-4">
           <Sheet className="space-y-3 p-4" aria-label="What it comes to">

@@ -40,7 +40,8 @@ export const readVow = <R extends VowRow>({
   ...row
 }: R): Omit<R, 'promise' | 'pauses'> & KeptVow => ({
   ...row,
-  vow: JSON.parse(promise) as Vow,
+  // One made before ears were is counted by finger.
+  vow: { byEar: false, ...(JSON.parse(promise) as Omit<Vow, 'byEar'> & Partial<Vow>) },
   pauses: (JSON.parse(pauses) as WrittenPause[]).map(([from, until, why]) => ({
     from: dayNumber(from),
     until: until === null ? null : dayNumber(until),

@@ -3,6 +3,7 @@ import { eventsOfBlocks } from '@/data/log';
 import { getPlayer } from '@/data/squad';
 import { vowsOfPlayer } from '@/data/vows';
 import { cardOf, firstName, plainDose } from '@/session/vow/card';
+import { earsOf } from '@/session/vow/ears';
 import { isoDay } from '@/core/days';
 import type { HomeView, HomeVow } from '@/session/vow/home-view';
 import { latestMs, type Context } from '../context';
@@ -48,6 +49,7 @@ export async function homeView(
     return [
       {
         ...{ key: `v${index + 1}`, card, thanks },
+        ears: earsOf(book, vow, playerId),
         days: own
           .filter(({ day }) => day >= from && day <= dayAfter(today, daysAhead))
           // What was another drill then is not on the card any more; what was counted of it still arrives.
@@ -82,6 +84,13 @@ export async function homeView(
     by,
     sign,
   };
+}
+
+/** The same for a file, which begins with nothing: what was before yesterday, and what was counted, belong to the book. */
+export function beginningNow(view: HomeView): HomeView {
+  const from = dayAfter(view.today, -1);
+  const vows = view.vows.map((vow) => ({ ...vow, days: vow.days.filter(({ day }) => day >= from) }));
+  return { ...view, vows, events: [] };
 }
 
 /** What a family’s link opens, or why it opens nothing. Opening it is a use of it. */

@@ -1,7 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
+import { deflateRawSync } from 'node:zlib';
 import type { Card, CardPart } from '@/session/vow/card';
 import type { HomeView } from '@/session/vow/home-view';
+import { mayHear } from '@/session/vow/may-hear';
 
 /** What the build made (scripts/lib/vow-home.js): the file to fill in, and the names of the parts of the page. */
 const built = path.join(process.cwd(), '.next');
@@ -9,9 +11,16 @@ const template = path.join(built, 'vow-file.html');
 
 interface Parts {
   readonly js: string;
+  /** What the script is made of besides, and what it fetches later. */
+  readonly chunks: readonly string[];
+  readonly later: readonly string[];
   readonly css: string;
   readonly face: string;
+  readonly earWorker: string;
 }
+const worklet = '/ear/worklet.js';
+const earPanel = path.join(built, 'vow-ear.js');
+const files = path.join(process.cwd(), 'public');
 let known: Promise<Parts> | null = null;
 const partsOf = (): Promise<Parts> =>
   (known ??= readFile(path.join(built, 'vow-parts.json'), 'utf8').then((text) => JSON.parse(text) as Parts));
@@ -52,13 +61,16 @@ ${body}
 
 /** The page behind a family’s link: the card in plain words, which the screen takes the place of once it is alive. */
 export async function vowPage(view: HomeView, address: string, nonce: string): Promise<string> {
-  const { js, css, face } = await partsOf();
+  const { js, chunks, later, css, face, earWorker } = await partsOf();
+  // What is fetched later is named as well: whoever keeps the page keeps it with all its parts.
+  const ear = mayHear(view) ? { worker: earWorker, worklet, later } : undefined;
   return frame(
     `<link rel="preload" href="${face}" as="font" type="font/woff2" crossorigin>
 <link rel="stylesheet" href="${css}">
-<script src="${js}" nonce="${escaped(nonce)}" defer></script>`,
+${chunks.map((chunk) => `<link rel="modulepreload" href="${chunk}" nonce="${escaped(nonce)}">`).join('\n')}
+<script type="module" src="${js}" nonce="${escaped(nonce)}"></script>`,
     `<div id="vow">${cardsOf(view, 'Counting begins in a moment.')}</div>
-<script type="application/json" id="vow-data" nonce="${escaped(nonce)}">${asData({ view, address })}</script>`,
+<script type="application/json" id="vow-data" nonce="${escaped(nonce)}">${asData({ view, address, ear })}</script>`,
   );
 }
 
@@ -66,13 +78,33 @@ export async function vowPage(view: HomeView, address: string, nonce: string): P
 export const closedPage = (sentence: string): string =>
   frame('', `<main><h1>This link does not open any more</h1><p>${escaped(sentence)}</p></main>`);
 
+/** What the ear of a file is made of, packed, as texts in it. */
+async function earInFile(): Promise<string> {
+  const { earWorker } = await partsOf();
+  const made = {
+    'vow-ear-panel': earPanel,
+    ...{ 'vow-ear-worker': path.join(files, earWorker), 'vow-ear-worklet': path.join(files, worklet) },
+  };
+  const held = await Promise.all(
+    Object.entries(made).map(async ([id, file]) => {
+      const packed = deflateRawSync(await readFile(file), { level: 9 }).toString('base64');
+      return `<script type="text/plain" id="${id}">${packed}</script>`;
+    }),
+  );
+  return held.join('');
+}
+
 /** The file of a child's vows: filled in with what they promised and the key it signs with. */
 export async function vowFilePage(
   view: HomeView,
   file: { readonly id: string; readonly key: string },
 ): Promise<string> {
   const page = await readFile(template, 'utf8');
+  const ear = mayHear(view) ? await earInFile() : '';
   const card = cardsOf(view, whatToDo);
   // A function, so that no letter of a text stands for another.
-  return page.replace('<!--vow-card-->', () => card).replace('<!--vow-data-->', () => asData({ view, file }));
+  return page
+    .replace('<!--vow-card-->', () => card)
+    .replace('<!--vow-data-->', () => asData({ view, file }))
+    .replace('<!--vow-ear-->', () => ear);
 }

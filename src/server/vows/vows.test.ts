@@ -475,7 +475,7 @@ test('vow days are foreseen as days of a mark only where what is done at home sh
 describe('a text from a file', () => {
   const reported = async (id: string, more: Partial<Reported> = {}): Promise<Reported> => ({
     ...{ id: box.context.newId(), blockId: await blockOn(id, '2026-11-24'), kind: 'result', attempt: 1 },
-    ...{ value: 17, text: null, atMs: box.context.nowMs },
+    ...{ value: 17, text: null, atMs: box.context.nowMs, origin: null },
     ...more,
   });
   const handedOut = async () => {

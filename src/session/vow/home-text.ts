@@ -21,6 +21,8 @@ export interface Reported {
   readonly value: number | null;
   readonly text: string | null;
   readonly atMs: number;
+  /** How it was counted, where not by finger. */
+  readonly origin: string | null;
 }
 
 const head = 'VOWSTEP1';
@@ -32,7 +34,8 @@ const signLetters = 24;
 /** Longest text that is looked at. */
 export const longestHomeText = 100_000;
 
-type Row = readonly [string, string, number, number, number | null, string | null, number];
+/** The last is left out where there is none. */
+type Row = readonly [string, string, number, number, number | null, string | null, number, string?];
 
 const encode = (bytes: Uint8Array): string => {
   let text = '';
@@ -52,9 +55,10 @@ const signOf = (keyHex: string, said: string): string =>
  * @param key 256 bits, hexadecimal
  */
 export function writeHomeText(fileId: string, key: string, done: readonly Reported[]): string {
-  const rows = done.map<Row>(({ id, blockId, kind, attempt, value, text, atMs }) => [
+  const rows = done.map<Row>(({ id, blockId, kind, attempt, value, text, atMs, origin }) => [
     ...([id, blockId, kinds.indexOf(kind), attempt] as const),
     ...([value, text, atMs] as const),
+    ...(origin === null ? ([] as const) : ([origin] as const)),
   ]);
   const said = `${fileId}.${encode(utf8ToBytes(JSON.stringify(rows)))}`;
   const whole = `${head}.${said}.${signOf(key, said)}`;
@@ -103,15 +107,15 @@ export function readHomeText({ said, sign }: HomeText, key: string): Outcome<rea
   }
   if (!Array.isArray(rows) || !rows.every(isRow)) return changed;
   return done(
-    rows.map(([id, blockId, kind, attempt, value, text, atMs]) => ({
-      ...{ id, blockId, kind: kinds[kind]!, attempt, value, text, atMs },
+    rows.map(([id, blockId, kind, attempt, value, text, atMs, origin = null]) => ({
+      ...{ id, blockId, kind: kinds[kind]!, attempt, value, text, atMs, origin },
     })),
   );
 }
 
 const isRow = (row: unknown): row is Row => {
-  if (!Array.isArray(row) || row.length !== 7) return false;
-  const [id, blockId, kind, attempt, value, text, atMs] = row as unknown[];
+  if (!Array.isArray(row) || row.length < 7 || row.length > 8) return false;
+  const [id, blockId, kind, attempt, value, text, atMs, origin] = row as unknown[];
   return (
     isUlid(id) &&
     isUlid(blockId) &&
@@ -120,6 +124,7 @@ const isRow = (row: unknown): row is Row => {
     isFiniteNumber(attempt) &&
     (value === null || isFiniteNumber(value)) &&
     (text === null || isText(text)) &&
-    isFiniteNumber(atMs)
+    isFiniteNumber(atMs) &&
+    (origin === undefined || isText(origin))
   );
 };

@@ -1,6 +1,7 @@
 import type { TouchEvent } from '@/core/counting/event';
 import type { Dose } from '@/core/dose/dose';
 import type { Card } from './card';
+import type { PartEars } from './ears';
 
 /** One part of a day at home: where its counts go, and how much is asked. */
 export interface HomeDayPart {
@@ -23,6 +24,8 @@ export interface HomeVow {
   /** Short and of no use elsewhere. */
   readonly key: string;
   readonly card: Card;
+  /** What may be counted by ear, part by part. */
+  readonly ears: readonly PartEars[];
   readonly days: readonly HomeDay[];
   /** Spans in which it rests, local days. */
   readonly rests: readonly (readonly [from: string, until: string | null])[];

@@ -11,14 +11,16 @@ import type { Reported } from './home-text';
 export function reportOf(blockId: string, events: readonly TouchEvent[], measure: Measure): Reported[] {
   const byId = new Map(events.map((event) => [event.id, event]));
   const attempts = tally(events, measure).attempts.flatMap<Reported>((one) => {
-    const { eventId: id, number: attempt, startedMs: atMs } = one;
-    if (one.whole) return [{ id, blockId, kind: 'done', attempt, value: one.touches, text: null, atMs }];
+    const { eventId: id, number: attempt, startedMs: atMs, origin } = one;
+    const own = { id, blockId, attempt, text: null, atMs, origin };
+    if (one.whole) return [{ ...own, kind: 'done', value: one.touches }];
     if (one.result === null) return [];
-    return [{ id, blockId, kind: 'result', attempt, value: one.result, text: null, atMs }];
+    return [{ ...own, kind: 'result', value: one.result }];
   });
   const words = liveEvents(events).flatMap<Reported>(({ id, kind, attempt, value, atMs }) => {
     if (kind !== 'step' && kind !== 'note') return [];
-    return [{ id, blockId, kind, attempt, value, text: byId.get(id)?.text ?? null, atMs }];
+    const text = byId.get(id)?.text ?? null;
+    return [{ id, blockId, kind, attempt, value, text, atMs, origin: null }];
   });
   return [...attempts, ...words].sort((a, b) => (a.id < b.id ? -1 : 1));
 }

@@ -98,6 +98,7 @@ describe('a card', () => {
     growth: 0,
     atTime: null,
     alarm: false,
+    byEar: false,
   };
 
   test('says the first name, the dose of its first day and what it grows to', () => {
@@ -174,6 +175,7 @@ describe('the text a file gives back', () => {
       value: fc.option(fc.double({ min: 0, max: 9999, noNaN: true }), { nil: null }),
       text: fc.option(fc.string({ unit: 'grapheme', maxLength: 40 }), { nil: null }),
       atMs: fc.integer({ min: 0, max: 4e12 }),
+      origin: fc.constantFrom(null, 'ear 1'),
     })
     .map((one): Reported => ({ ...one, id: ulid(), blockId: ulid() }));
 
@@ -193,7 +195,16 @@ describe('the text a file gives back', () => {
 
   test('one letter changed anywhere, and it is not taken', () => {
     const text = writeHomeText(ulid(), key, [
-      { id: ulid(), blockId: ulid(), kind: 'result', attempt: 1, value: 17, text: null, atMs: 5 },
+      {
+        id: ulid(),
+        blockId: ulid(),
+        kind: 'result',
+        attempt: 1,
+        value: 17,
+        text: null,
+        atMs: 5,
+        origin: null,
+      },
     ]);
     for (let at = 0; at < text.length; at++) {
       if (text[at] === '\n') continue;

@@ -39,6 +39,8 @@ export interface Vow {
   readonly atTime: string | null;
   /** Does its calendar remind? */
   readonly alarm: boolean;
+  /** May the family's phone count it by ear? */
+  readonly byEar: boolean;
 }
 
 /** At most so many parts make one routine: ours. */

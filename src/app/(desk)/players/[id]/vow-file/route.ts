@@ -1,6 +1,6 @@
 import { throughRoute } from '@/server/doors/door';
 import { refusal } from '@/server/http/body';
-import { homeView } from '@/server/views/home';
+import { beginningNow, homeView } from '@/server/views/home';
 import { makeVowFile, signOfFile } from '@/server/vows/files';
 import { vowFilePage } from '@/server/vows/file-page';
 
@@ -16,8 +16,7 @@ export async function POST(_: Request, { params }: { params: Promise<{ id: strin
       const view = await homeView(context, { playerId: id, ...signOfFile(fileId) });
       if (!view)
         return refusal({ problems: [{ field: 'playerId', message: 'This player is gone.' }], status: 404 });
-      // What was counted before belongs to the book: the file begins with nothing.
-      const page = await vowFilePage({ ...view, events: [] }, { id: fileId, key });
+      const page = await vowFilePage(beginningNow(view), { id: fileId, key });
       return new Response(page, {
         headers: {
           'content-type': 'text/html; charset=utf-8',

@@ -1,0 +1,28 @@
+import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
+import { sceneWave } from '@/core/sound/synth/scene';
+import { microphoneRate, type PlayedMicrophone } from './microphone';
+
+const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
+  sceneWave({
+    ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate: microphoneRate, seed: 5 },
+    ...{ seconds, struck: blows },
+  });
+
+/** Puts a hall into a microphone's place: bounces on strings to learn from ("lesson"), and a row of so many ("row"). */
+export async function bouncesFor(microphone: PlayedMicrophone, rowOf: number): Promise<void> {
+  const things = thingsOf(21);
+  const lesson = taught(things, 'strings');
+  const row = madeRows(things, [rowOf], 0.25);
+  await microphone.install(sound(4, []), {
+    lesson: sound(lesson.seconds, lesson.blows),
+    row: sound(row.seconds + 2, row.blows),
+  });
+}
+
+const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: Bounces on the strings')`;
+
+/** Asks to teach the strings, once three quiet seconds are over. */
+export async function teachStrings({ page }: Pick<PlayedMicrophone, 'page'>): Promise<void> {
+  await page.becomes(`${teach}?.disabled`, false);
+  await page.driver.executeScript(`${teach}.click()`);
+}
