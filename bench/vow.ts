@@ -42,7 +42,15 @@ const steps = [
 ] as const;
 const vowOf = ([drillId, stepId]: (typeof steps)[number], aim: Vow['aim']): Vow => ({
   parts: [{ drillId, stepId, dose: usualDose(plainBook.step(drillId, stepId)!, player.age), choices: [] }],
-  ...{ aim, weekdays: [1, 2, 3, 4, 5, 6, 7], minutes: 5, growth: 0.1, atTime: null, alarm: false, byEar: false },
+  ...{
+    aim,
+    weekdays: [1, 2, 3, 4, 5, 6, 7],
+    minutes: 5,
+    growth: 0.1,
+    atTime: null,
+    alarm: false,
+    byEar: false,
+  },
 });
 const blocks = steps.map(([drillId, stepId], n) =>
   blockOf({ id: `b${n}`, drillId, stepId, dose: usualDose(plainBook.step(drillId, stepId)!, player.age) }),

@@ -1,5 +1,7 @@
+import { writeFileSync } from 'node:fs';
 import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
 import { sceneWave } from '@/core/sound/synth/scene';
+import { writeWav } from '@/formats/wav';
 import { microphoneRate, type PlayedMicrophone } from './microphone';
 
 const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
@@ -7,6 +9,17 @@ const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
     ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate: microphoneRate, seed: 5 },
     ...{ seconds, struck: blows },
   });
+
+/** A file that sounds a row of so many and a while of nobody: heard over and over, it is taught and counted whenever it comes. */
+export function writeBounces(file: string, rowOf: number): void {
+  const row = madeRows(thingsOf(21), [rowOf], 0.25);
+  const [before, after] = [4, 4];
+  const blows = row.blows.map((blow) => ({ ...blow, atS: blow.atS + before }));
+  writeFileSync(
+    file,
+    writeWav({ sampleRate: microphoneRate, samples: sound(before + row.seconds + after, blows) }),
+  );
+}
 
 /** Puts a hall into a microphone's place: bounces on strings to learn from ("lesson"), and a row of so many ("row"). */
 export async function bouncesFor(microphone: PlayedMicrophone, rowOf: number): Promise<void> {

@@ -29,8 +29,8 @@ export interface Browser {
 const lookEveryMs = 40;
 
 interface BrowserAsked {
-  /** With the browser's made-up microphone, which is allowed without being asked for. */
-  readonly microphone?: true;
+  /** With the browser's made-up microphone, allowed without being asked for; it sounds this file, over and over. */
+  readonly microphone?: string | true;
 }
 
 /** A fresh headless browser with a profile of its own. */
