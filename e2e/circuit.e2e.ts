@@ -1,6 +1,7 @@
 import { Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
+import { teach } from './lib/bounces';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
 import { Page } from './lib/page';
 import { bookSession, phase, tap, turn, waiting, type Booked } from './lib/session';
@@ -175,6 +176,20 @@ test('run with two phones: a station’s and a child’s, and a child who comes 
       }
     }
     expect(new Set(seen)).toEqual(new Set([toss, bounce, taps]));
+    // A station hears too, from its three dots, until its group walks on; meanwhile the clock waits.
+    await page.press('Pause');
+    await page.press('Toss and catch: more');
+    await page.press('count by ear');
+    await page.press('Practice microphone');
+    await teach(page, 'Catches');
+    await page.sees('taught');
+    await page.press('Listen and count');
+    await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 2`, true);
+    await page.press('Go on');
+    await page.press('Time');
+    await page.press('Skip the rest of this work');
+    await page.sees('This was the practice microphone');
+    await closed();
     // Nobody is moved on by a mark of the phone: the coach's clock is everybody's.
     await child.becomes(round, '3');
     for (const phone of [station, child, page]) await phone.becomes(waiting, '0');
@@ -205,7 +220,8 @@ test('run with two phones: a station’s and a child’s, and a child who comes 
   const starts = await app.query(
     `select block_id, count(*) as n from touch_event where kind = 'start' group by block_id`,
   );
-  expect(starts.map((row) => row.n)).toEqual([1, 1, 1]);
+  // Started, and gone on once after the pause, at every station alike.
+  expect(starts.map((row) => row.n)).toEqual([2, 2, 2]);
 });
 
 test('afterwards each station is looked at, and the sheet says who was where', async () => {

@@ -3,6 +3,12 @@ import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills
 import { sceneWave } from '@/core/sound/synth/scene';
 import { writeWav } from '@/formats/wav';
 import { microphoneRate, type PlayedMicrophone } from './microphone';
+import type { Page } from './page';
+
+interface Playing {
+  readonly page: Page;
+  readonly play: (part: string) => Promise<void>;
+}
 
 const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
   sceneWave({
@@ -32,10 +38,22 @@ export async function bouncesFor(microphone: PlayedMicrophone, rowOf: number): P
   });
 }
 
-const teach = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: Bounces on the strings')`;
+/** Sounds the row until it is heard whole: a machine with much to do may lose sound on its way. */
+export async function playUntilHeard({ page, play }: Playing, rowOf: number): Promise<void> {
+  const heard = () =>
+    page.driver.executeScript<string | undefined>(
+      `return document.querySelector('[data-heard]')?.textContent`,
+    );
+  for (let n = 0; n < 5; n++) {
+    await play('row');
+    if ((await heard()) === String(rowOf)) return;
+  }
+  throw new Error(`A row of ${rowOf} was played five times, and ${await heard()} were heard.`);
+}
 
-/** Asks to teach the strings, once three quiet seconds are over. */
-export async function teachStrings({ page }: Pick<PlayedMicrophone, 'page'>): Promise<void> {
-  await page.becomes(`${teach}?.disabled`, false);
-  await page.driver.executeScript(`${teach}.click()`);
+/** Asks to teach a sound, once three quiet seconds are over. */
+export async function teach(page: Page, sound: string): Promise<void> {
+  const button = `[...document.querySelectorAll('button')].find((one) => one.textContent.replace(/\\s+/g, ' ').trim() === 'Teach: ${sound}')`;
+  await page.becomes(`${button}?.disabled`, false);
+  await page.driver.executeScript(`${button}.click()`);
 }

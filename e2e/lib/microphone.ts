@@ -58,13 +58,13 @@ export class PlayedMicrophone {
   }
 
   /** Sounds a part; it has been heard to its end when this returns. */
-  async play(name: string): Promise<void> {
+  readonly play = async (name: string): Promise<void> => {
     await this.page.driver.manage().setTimeouts({ script: 120_000 });
     await this.page.driver.executeAsyncScript(
       `const [name, done] = arguments; window.testMicrophone.play(name).then(() => done());`,
       name,
     );
-  }
+  };
 
   /** Pulls its plug. */
   async unplug(): Promise<void> {

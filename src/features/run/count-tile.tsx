@@ -138,7 +138,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
             onZone={(points, lateMs) => mark(measure === 'grade' ? 'grade' : 'zone', points, lateMs)}
           />
         </div>
-        <div data-ear-of={digit} className="empty:hidden" />
+        {!compact && <div data-ear-of={digit} className="empty:hidden" />}
         {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
       </Frame>
     );
@@ -224,7 +224,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
           {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
         </PressZone>
         {/* What is heard takes the room of both while it listens. */}
-        <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />
+        {!compact && <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />}
         {ear && !compact && <ear.Button name={name} onPress={() => ear.open(playerId)} beside />}
         <TypeButton name={name} onPress={() => onType(playerId)} beside compact={compact} />
       </div>

@@ -12,7 +12,7 @@ import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
 import type { CourtView } from './court-view';
-import { keepEar, useEarOffer } from './ear/ear-later';
+import { keepEar, useCourtEar } from './ear/ear-later';
 import { NumbersSheet } from './numbers-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { RunFooter } from './run-footer';
@@ -41,7 +41,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
   const [settings, setSettings] = useCourtSettings();
   const awake = useWakeLock(true);
   useOffline(loadRest);
-  const ear = useEarOffer();
+  const ear = useCourtEar();
   const screen = useRunScreen(court, settings);
   const { run, working } = screen;
   const [sheet, setSheet] = useState<'more' | 'held back' | null>(null);
@@ -111,7 +111,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         </p>
       )}
       {circuit ? (
-        <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
+        <CircuitLater {...{ court, run, screen, ear }} onSay={setSaid} />
       ) : (
         <CourtCounts
           run={run}
@@ -119,10 +119,10 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
           log={log}
           onType={typeFor}
           onSay={setSaid}
-          ear={circuit ? null : ear.offer}
+          ear={ear.offerFor(run.block.id)}
         />
       )}
-      {ear.desk({ run, players: working, log, numberOf: screen.numberOf, clock: court.clock, sounds: false })}
+      {ear.desk({ court, lead: run, numberOf: screen.numberOf, sounds: false })}
       <RunFooter
         run={run}
         log={log}

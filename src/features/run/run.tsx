@@ -23,7 +23,7 @@ import { CourtHead } from './court-head';
 import { CourtMain } from './court-main';
 import { CourtNotesLater } from './court-notes-later';
 import { useCourtSettings } from './court-settings';
-import { keepEar, useEarOffer } from './ear/ear-later';
+import { keepEar, useCourtEar } from './ear/ear-later';
 import { MoreSheet } from './more-sheet';
 import { presentCourt, type ScreenProps } from './present-court';
 import { matesOf } from '@/core/planning/circuit/circuit';
@@ -69,7 +69,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
   const awake = useWakeLock(true);
   useOffline(loadRest);
   const sheets = usePart(loadSheets);
-  const ear = useEarOffer();
+  const ear = useCourtEar();
   const screen = useRunScreen(court, settings);
   const { blocks, index, run, working, nextBlock, beforeBlock, isOut } = screen;
 
@@ -196,7 +196,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       />
       {run.isCalled && <CallLater call={run.call} silent={!settings.sound || !settings.spoken} />}
       {circuit ? (
-        <CircuitLater court={court} run={run} screen={screen} onSay={setSaid} />
+        <CircuitLater {...{ court, run, screen, ear }} onSay={setSaid} />
       ) : (
         <CourtCounts
           run={run}
@@ -204,10 +204,10 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
           log={log}
           onType={typeFor}
           onSay={setSaid}
-          ear={circuit ? null : ear.offer}
+          ear={ear.offerFor(run.block.id)}
         />
       )}
-      {ear.desk({ run, players, log, numberOf: screen.numberOf, clock: court.clock, sounds: settings.sound })}
+      {ear.desk({ court, lead: run, numberOf: screen.numberOf, sounds: settings.sound })}
       <RunFooter
         run={run}
         log={log}

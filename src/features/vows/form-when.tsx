@@ -136,10 +136,10 @@ export function When({ form, set, errorOf, today, hears }: WhenProps) {
           The calendar reminds
         </label>
         {hears && (
-          <label className="col-span-2 inline-flex min-h-11 items-start gap-2 sm:col-span-4">
+          <label className="col-span-2 inline-flex min-h-11 items-center gap-2 sm:col-span-4">
             <input
               type="checkbox"
-              className="mt-0.5 size-5 shrink-0"
+              className="size-5 shrink-0"
               checked={form.byEar}
               onChange={(event) => set({ byEar: event.target.checked })}
             />

@@ -7,6 +7,7 @@ import { usePageBook } from '@/ui/house';
 import { groupLetter } from '@/ui/circuit-names';
 import { cx } from '@/ui/class-names';
 import type { CourtPlayer, CourtView } from '../court-view';
+import type { CourtEar } from '../ear/ear-later';
 import type { BlockRun } from '../use-block';
 import type { Court } from '../use-court';
 import { settlesMs, type RunScreen } from '../use-run-screen';
@@ -20,6 +21,7 @@ export interface CircuitCourtProps {
   /** The first station, whose clock is everybody's. */
   readonly run: BlockRun;
   readonly screen: RunScreen<CourtPlayer>;
+  readonly ear: CourtEar;
   readonly onSay: (sentence: string) => void;
 }
 
@@ -35,7 +37,7 @@ const columns = [
 ];
 
 /** A circuit on court: every station with who is there now, and where they go next, by one clock. */
-export function CircuitCourt({ court, run, screen, onSay }: CircuitCourtProps) {
+export function CircuitCourt({ court, run, screen, ear, onSay }: CircuitCourtProps) {
   const { view } = court;
   const book = usePageBook(view.session.coach);
   const phone = usePhone();
@@ -121,6 +123,7 @@ export function CircuitCourt({ court, run, screen, onSay }: CircuitCourtProps) {
             block={block}
             lead={run}
             screen={screen}
+            ear={ear.offerFor(block.id)}
             number={view.helper && stations.length === 1 ? null : numberOf(block.id)}
             rounds={rounds}
             nextOf={nextOf}

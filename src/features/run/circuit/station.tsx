@@ -14,6 +14,7 @@ import { Chip, ChipRow } from '../chip';
 import { AdjustPanel } from '../adjust-panel';
 import { CourtCounts } from '../court-counts';
 import { plainSettings } from '../court-settings';
+import type { EarOffer } from '../court-grid';
 import type { CourtPlayer, CourtView } from '../court-view';
 import { NumbersSheet } from '../numbers-sheet';
 import { TypeCount } from '../type-count';
@@ -26,6 +27,7 @@ interface Props {
   readonly block: RunBlock;
   readonly lead: BlockRun;
   readonly screen: RunScreen<CourtPlayer>;
+  readonly ear: EarOffer | null;
   /** Its number in the plan; null where nothing else is shown. */
   readonly number: number | null;
   readonly rounds: readonly CircuitRound[];
@@ -41,7 +43,8 @@ const quiet = { ...plainSettings, sound: false };
 const justChanged = 'Not counted: the groups have just changed.';
 
 /** One station: its drill, the group that is there, and the group's own clock where the dose has one. */
-export function Station({ court, block, lead, screen, number, rounds, nextOf, onSay, isSettled }: Props) {
+export function Station(props: Props) {
+  const { court, block, lead, screen, ear, number, rounds, nextOf, onSay, isSettled } = props;
   const { log, view } = court;
   const run = useBlock(view, block, court, quiet);
   const [typing, setTyping] = useState<string | null>(null);
@@ -68,6 +71,10 @@ export function Station({ court, block, lead, screen, number, rounds, nextOf, on
   const position = positionAt(phases, lead.passedS);
   const turns = Math.max(1, Math.ceil(players.length / block.atOnce));
   const here: BlockRun = { ...run, block: { ...block, turns }, phases, position };
+  const hearable = players.filter(({ id }) => {
+    const { drill, step } = run.playerNow(id).work;
+    return ear?.hears(drill, step) ?? false;
+  });
   const walks = lead.position.phase.kind === 'rest';
   const title = run.drill.title;
   return (
@@ -134,6 +141,22 @@ export function Station({ court, block, lead, screen, number, rounds, nextOf, on
               </Chip>
             ))}
           </ChipRow>
+          {ear && hearable.length > 0 && (
+            <ChipRow label="Count by ear">
+              {hearable.map(({ id, name }) => (
+                <Chip
+                  key={id}
+                  label={`${name}: count by ear`}
+                  onPress={() => {
+                    setMore(false);
+                    ear.tile.open(id);
+                  }}
+                >
+                  {name}
+                </Chip>
+              ))}
+            </ChipRow>
+          )}
           <NumbersSheet
             run={run}
             players={view.players.filter(({ id }) => block.players.some((one) => one.playerId === id))}

@@ -1,15 +1,19 @@
-import type { SteadyClock } from '@/core/run/steady-clock';
-import type { RunLog } from '@/court/run-log';
-import type { CourtPlayer } from '../court-view';
+import type { CourtView } from '../court-view';
 import type { BlockRun } from '../use-block';
+import type { Court } from '../use-court';
+
+/** Who is listened to, and in which block: at a circuit several go on at once. */
+export interface Listened {
+  readonly blockId: string;
+  readonly playerId: string;
+}
 
 /** The court an ear counts on. */
 export interface Desk {
-  readonly run: BlockRun;
-  readonly players: readonly CourtPlayer[];
+  readonly court: Court<CourtView>;
+  /** What is on now: the block, or the station whose clock is everybody's. */
+  readonly lead: BlockRun;
   readonly numberOf: (playerId: string) => number;
-  readonly log: RunLog;
-  readonly clock: SteadyClock;
   /** Whether this device sounds signals and calls. */
   readonly sounds: boolean;
 }

@@ -10,8 +10,16 @@ const EarButton = ({ name, ...rest }: SideProps) => (
   </SideButton>
 );
 
-/** Counting by ear, offered on the tiles whose step can be heard. */
-export const offerEar = (open: (playerId: string) => void): EarOffer => ({
-  hears: (drill, step) => hearingOf(drill, step) !== null,
-  tile: { Button: EarButton, open },
-});
+const hears: EarOffer['hears'] = (drill, step) => hearingOf(drill, step) !== null;
+
+/** Counting by ear, offered block by block where a step can be heard; the same offer for a block every time. */
+export function offersOf(open: (blockId: string, playerId: string) => void): (blockId: string) => EarOffer {
+  const made = new Map<string, EarOffer>();
+  return (blockId) => {
+    const known = made.get(blockId);
+    if (known) return known;
+    const offer = { hears, tile: { Button: EarButton, open: (playerId: string) => open(blockId, playerId) } };
+    made.set(blockId, offer);
+    return offer;
+  };
+}

@@ -17,40 +17,49 @@ import { useEar } from '@/features/ear/use-ear';
 import { useListening, type HeardResult } from '@/features/ear/use-listening';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
+import { roundsOf } from '@/core/planning/circuit/rotation';
+import { overVisits } from '@/session/court-clock';
+import type { RunBlock } from '@/server/views/session-run';
+import { plainSettings } from '../court-settings';
 import type { CourtPlayer } from '../court-view';
-import type { Desk } from './desk';
+import { useBlock, type BlockRun } from '../use-block';
+import type { Desk, Listened } from './desk';
 import { CountPad } from '../count-pad';
 import { courtEar } from './ear-sources';
 import { EarStrip } from './ear-strip';
 import { useOwnSignals } from './use-own-signals';
 
-interface Props extends Desk {
-  readonly playerId: string;
+interface Props extends Desk, Listened {
   readonly onClose: () => void;
 }
 
 /** A finger misses or doubles about so many taps of a hundred. Ours. */
 const fingerSure = 0.97;
 
-/** Counting one player by ear; nothing where that player is not here any more. */
-export function EarDesk({ players, playerId, ...rest }: Props) {
-  const player = players.find(({ id }) => id === playerId);
-  return player ? <OpenDesk player={player} {...rest} /> : null;
+/** What is on sounds its signals itself. */
+const quiet = { ...plainSettings, sound: false };
+
+/** Counting one player by ear; nothing where that player or that block is not here any more. */
+export function EarDesk({ blockId, playerId, ...rest }: Props) {
+  const { court } = rest;
+  const { view } = court;
+  const block = view.blocks.find(({ id }) => id === blockId);
+  const player = view.players.find(({ id }) => id === playerId);
+  const run = useBlock(view, block, court, quiet);
+  return run && player ? <OpenDesk {...{ run, player }} {...rest} /> : null;
 }
 
-type OpenProps = Omit<Props, 'players' | 'playerId'> & { readonly player: CourtPlayer };
+type OpenProps = Omit<Props, keyof Listened> & { readonly run: BlockRun; readonly player: CourtPlayer };
 
 /** The microphone, what it is taught, what it hears, and what becomes of it. */
-function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenProps) {
+function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenProps) {
+  const { log, clock } = court;
+  const { block } = run;
   // What it listens to is what was on when it began, whatever the court turns to meanwhile.
-  const [at] = useState(() => ({
-    blockId: run.block.id,
-    ...run.playerNow(player.id).work,
-    phases: run.phasesFor(player.id),
-  }));
+  const [at] = useState(() => ({ blockId: block.id, ...run.playerNow(player.id).work }));
   const nowMs = () => clock.now();
-  const ear = useEar(courtEar, nowMs, seedOf(run.block.id));
-  const ended = run.block.id !== at.blockId || run.clock.state === 'ended';
+  const ear = useEar(courtEar, nowMs, seedOf(block.id));
+  const ended = run.clock.state === 'ended' || !isOn(block, lead, player.id);
   const listening = useListening(ear, nowMs, () => hearingOf(at.drill, at.step)!, ended);
   const { result } = listening;
   const listens = listening.fromMs !== null;
@@ -58,7 +67,7 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
   const [correcting, setCorrecting] = useState(false);
   const { name } = player;
 
-  useOwnSignals(listens && sounds && run.clock.state === 'running', run, ear, nowMs);
+  useOwnSignals(listens && sounds && lead.clock.state === 'running', lead, ear, nowMs);
 
   const taps = (from: HeardResult): TouchEvent[] =>
     liveEvents(log.eventsOf(at.blockId, player.id))
@@ -71,9 +80,10 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
     heardMarks(heard, {
       ...{ blockId: at.blockId, playerId: player.id, step: at.step, startMs },
       tryAt: triesOnCourt({
-        ...{ measure: at.step.measure, dose: at.dose },
+        measure: at.step.measure,
+        dose: block.circuit ? overVisits(at.dose, block.circuit) : at.dose,
         // The clock as it is now: it may have been made longer meanwhile.
-        phases: run.block.id === at.blockId ? run.phasesFor(player.id) : at.phases,
+        phases: run.phasesFor(player.id),
         clockEvents: log.events(at.blockId, null),
         ...soFar(tally(log.eventsOf(at.blockId, player.id), at.step.measure)),
       }),
@@ -123,6 +133,7 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
     >
       {waits && <ErrorNote>Keep it, correct it or drop it: closed, it would be lost.</ErrorNote>}
       {ear.trouble && <ErrorNote>{ear.trouble}</ErrorNote>}
+      {ended && !result && <ErrorNote>{name}’s time here is over: there is nothing to listen to.</ErrorNote>}
       {result ? (
         <EarResult
           {...{ name, heard: result.heard, step: at.step, truth: result.truth }}
@@ -159,6 +170,16 @@ function OpenDesk({ run, player, numberOf, log, sounds, clock, onClose }: OpenPr
       />
     </Dialog>
   );
+}
+
+/** Whether a block goes on for a player: at a circuit, while their group is at that station. */
+function isOn({ id, circuit }: RunBlock, lead: BlockRun, playerId: string): boolean {
+  if (!lead.mates.includes(id)) return false;
+  if (!circuit) return true;
+  const { phase, done } = lead.position;
+  const { kind, round } = phase;
+  const group = roundsOf(circuit)[round - 1]?.at[circuit.at] ?? null;
+  return !done && kind !== 'rest' && group !== null && circuit.groups[group]!.includes(playerId);
 }
 
 const nothingKept = { marks: [], outside: 0 };

@@ -1,9 +1,7 @@
-'use client';
-
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePart } from '@/ui/use-part';
 import type { EarOffer } from '../court-grid';
-import type { Desk } from './desk';
+import type { Desk, Listened } from './desk';
 
 /** Counting by ear: fetched once the court can count. */
 const loadEar = () => import('./ear-part');
@@ -11,22 +9,32 @@ const loadEar = () => import('./ear-part');
 export const keepEar = () =>
   Promise.all([loadEar().then(({ warm }) => warm()), import('@/court/kept-together')]);
 
-/** What tiles are offered, once it is there, and what is drawn while somebody is listened to. */
-export function useEarOffer(): {
-  readonly offer: EarOffer | null;
+export interface CourtEar {
+  /** What the tiles of a block are offered; null until it is there. */
+  readonly offerFor: (blockId: string) => EarOffer | null;
+  /** What is drawn while somebody is listened to. */
   readonly desk: (of: Desk) => ReactNode;
-} {
+}
+
+/** Counting by ear on a court: one ear, one player. Another one waits until it is stopped. */
+export function useCourtEar(): CourtEar {
   const part = usePart(loadEar);
-  const [hearing, setHearing] = useState<string | null>(null);
-  const offer = useMemo(
-    // One ear, one player: another one waits until it is stopped.
-    () => part && part.offerEar((playerId) => setHearing((now) => now ?? playerId)),
+  const [listened, setListened] = useState<Listened | null>(null);
+  const offers = useMemo(
+    () => part?.offersOf((blockId, playerId) => setListened((now) => now ?? { blockId, playerId })),
     [part],
   );
   return {
-    offer,
+    offerFor: (blockId) => offers?.(blockId) ?? null,
     desk: (of) =>
       part &&
-      hearing && <part.EarDesk key={hearing} playerId={hearing} onClose={() => setHearing(null)} {...of} />,
+      listened && (
+        <part.EarDesk
+          key={`${listened.blockId} ${listened.playerId}`}
+          {...listened}
+          onClose={() => setListened(null)}
+          {...of}
+        />
+      ),
   };
 }

@@ -4,4 +4,4 @@ import { courtEar } from './ear-sources';
 /* Counting by ear: fetched once the court can count, and kept for a reload without the server. */
 export const warm = () => warmEar(courtEar);
 export { EarDesk } from './ear-desk';
-export { offerEar } from './ear-button';
+export { offersOf } from './ear-button';
