@@ -9,7 +9,7 @@ import { PlayedMicrophone } from './lib/microphone';
 import { Page } from './lib/page';
 import { bookSession, finish, tap, type Booked } from './lib/session';
 
-/* By ear, with a file in the microphone's place that sounds a row of seventeen, over and over. */
+/* By ear: a row of seventeen, from a file in the microphone's place and from one that is played. */
 const rowOf = 17;
 let app: App;
 let browser: Browser;
@@ -44,7 +44,7 @@ test('pages may ask for a microphone and a camera themselves, and nothing else m
     expect(await policyOf(where)).toBe('camera=(), microphone=(), geolocation=()');
 });
 
-test('a row is taught, heard and kept: the tile, the log and the review say the same', async () => {
+test('the browser’s own stand-in for a microphone is heard: it teaches the strings', async () => {
   await browser.driver.get(`${app.url}/sessions/${at.sessionId}/run`);
   await page.sees('Start block');
   await page.press('Start block');
@@ -57,10 +57,24 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   await teach(page, 'Bounces on the strings');
   await page.sees('taught');
   expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Close');
+});
+
+// It goes silent for good on a machine with far too much to do: what is counted is played within the page.
+test('a row is taught, heard and kept: the tile, the log and the review say the same', async () => {
+  await bouncesFor(microphone, rowOf);
+  await byEar('Mika');
+  await page.press('Open the microphone');
+  // Speech is not to be cleaned of what sounds like noise: that is what is counted.
+  expect(await microphone.asked()).toEqual([
+    { audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } },
+  ]);
+  await teach(page, 'Bounces on the strings');
+  await microphone.play('lesson');
+  await page.sees('taught');
   await page.press('Listen and count');
+  await playUntilHeard(microphone, rowOf);
   await tap(page, 1, 2);
-  // What is left of a row may be heard as a short one, before a whole one is.
-  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf), 120_000);
   await page.press('Stop');
   await page.sees('Tapped meanwhile: 2');
   await page.becomes(
@@ -104,13 +118,8 @@ test('the practice microphone is told apart from the real one, and keeps nothing
 });
 
 test('a microphone that is pulled out is missed, and what was counted stays', async () => {
-  await bouncesFor(microphone, rowOf);
   await byEar('Robin');
   await page.press('Open the microphone');
-  // Speech is not to be cleaned of what sounds like noise: that is what is counted.
-  expect(await microphone.asked()).toEqual([
-    { audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } },
-  ]);
   await teach(page, 'Bounces on the strings');
   await microphone.play('lesson');
   await page.sees('taught');
