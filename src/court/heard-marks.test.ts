@@ -5,7 +5,6 @@ import type { HeardRow } from '@/core/sound/count/rows';
 import type { Heard } from '@/core/sound/hearing';
 import { catalogue } from '@/drills/catalogue';
 import { evennessCm } from '@/core/sound/count/evenness';
-import type { Dose } from '@/core/dose/dose';
 import type { Step } from '@/drills/types';
 import * as heardIn from './heard-marks';
 import { keptAs, longestRow } from './heard-marks';
@@ -29,14 +28,7 @@ const rows = (...all: HeardRow[]): Heard => ({
 });
 const startMs = 100_000;
 const where = { tries: 0, attempts: 0 };
-interface OnCourt {
-  readonly step: Step;
-  readonly dose: Dose;
-  readonly phases: readonly Phase[];
-  readonly clockEvents: readonly TouchEvent[];
-  readonly tries: number;
-  readonly attempts: number;
-}
+type OnCourt = Omit<Parameters<typeof triesOnCourt>[0], 'measure'> & { readonly step: Step };
 const heardMarks = (heard: Heard, { step, ...court }: OnCourt) =>
   heardIn.heardMarks(heard, {
     ...{ blockId: 'b', playerId: 'p', startMs, step },

@@ -1,7 +1,9 @@
 /** A device somebody allows a page, and what can be done without it. */
-interface Asked {
+export interface Asked {
   readonly what: 'microphone' | 'camera';
   readonly instead: string;
+  /** What mends an address that is plain http. */
+  readonly securely?: string;
 }
 
 /** Why a microphone or camera could not be opened, and what mends it. @param error what the browser threw */
@@ -16,12 +18,14 @@ export function mediaTrouble(error: unknown, { what, instead }: Asked): string {
   return `The ${what} could not be opened (${name || String(error)}): ${instead} meanwhile.`;
 }
 
+const here = 'Open Vow Step on this device itself or by https (see the README)';
+
 /** Why this page may ask for none at all; null where it may. */
-export function noMediaHere({ what, instead }: Asked): string | null {
+export function noMediaHere({ what, instead, securely = here }: Asked): string | null {
   const devices =
     typeof navigator === 'undefined' ? null : (navigator.mediaDevices as MediaDevices | undefined);
   if (devices !== undefined) return null;
   return window.isSecureContext
     ? `This browser gives no page a ${what}: ${instead}.`
-    : `This address is plain http, where browsers give no page a ${what}. Open Vow Step on this device itself or by https (see the README); ${instead} meanwhile.`;
+    : `This address is plain http, where browsers give no page a ${what}. ${securely}; ${instead} meanwhile.`;
 }

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { EarJob, EarNews } from '@/core/sound/job';
 import { isWireless, openMicrophone, openPractice, type EarSources, type OpenEar } from '@/court/ear';
-import { mediaTrouble, noMediaHere } from '@/court/media-trouble';
+import { mediaTrouble, noMediaHere, type Asked } from '@/court/media-trouble';
 
 export interface EarState {
   /** 'closed' until somebody opens it; 'asks' while the browser asks. */
@@ -19,10 +19,16 @@ export interface EarState {
   readonly close: () => void;
 }
 
-const asked = { what: 'microphone', instead: 'tap' } as const;
+/** Without an ear it is counted by finger. */
+export const earAsked: Asked = { what: 'microphone', instead: 'tap' };
 
 /** One ear, opened when it is asked for and let go when it is closed or its screen goes. */
-export function useEar(sources: EarSources, nowMs: () => number, seed: number): EarState {
+export function useEar(
+  sources: EarSources,
+  nowMs: () => number,
+  seed: number,
+  asked: Asked = earAsked,
+): EarState {
   const ear = useRef<OpenEar | null>(null);
   const began = useRef<number | null>(null);
   const here = useRef(true);

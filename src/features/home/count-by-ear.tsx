@@ -10,7 +10,7 @@ import { EarResult } from '@/features/ear/ear-result';
 import { besideTheNumber, heardInWords, heardNow } from '@/features/ear/heard-words';
 import { LevelBar } from '@/features/ear/level-bar';
 import { TeachAndListen } from '@/features/ear/teach-and-listen';
-import { useEar } from '@/features/ear/use-ear';
+import { earAsked, useEar } from '@/features/ear/use-ear';
 import { useListening, type HeardResult } from '@/features/ear/use-listening';
 import type { StepEar } from '@/session/vow/ears';
 import { buttonClass } from '@/ui/button-class';
@@ -34,6 +34,8 @@ export interface ByEarProps {
 }
 
 const now = () => Date.now();
+/** A family mends no address: its coach does. */
+const asked = { ...earAsked, securely: 'Ask your coach for a link that begins with https' };
 /** What was struck at the last moment has been heard so long after it, seconds. Ours. */
 const settlesS = 1.5;
 
@@ -41,7 +43,7 @@ const settlesS = 1.5;
 export function CountByEar(props: ByEarProps) {
   const { name, own, ear: heardAs, dose, attempt, attempts, unit, sources, onMarks, onClose } = props;
   const { step } = heardAs;
-  const ear = useEar(sources, now, seedOf(own.blockId));
+  const ear = useEar(sources, now, seedOf(own.blockId), asked);
   const listening = useListening(ear, now, () => heardAs.hearing, false);
   const { result, fromMs } = listening;
   const [typing, setTyping] = useState(false);
