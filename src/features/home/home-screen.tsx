@@ -3,26 +3,17 @@
 import { CloudCheck, CloudOff, HardDrive } from 'lucide-react';
 import { useEffect, useState, type ReactNode } from 'react';
 import { shortDay } from '@/core/day-words';
-import { liveEvents } from '@/core/counting/live';
-import { countKinds } from '@/core/counting/event';
-import { conditionsNow } from '@/core/counting/conditions';
+import { dayNumber, isoDay } from '@/core/days';
 import { counted } from '@/core/words';
-import type { CardPart } from '@/session/vow/card';
-import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
-import { tally } from '@/core/counting/tally';
-import type { HomeDay, HomeDayPart, HomeView, HomeVow } from '@/session/vow/home-view';
-import { undoKept } from '@/court/kept-together';
-import type { NewEvent, RunLog } from '@/court/run-log';
-import type { PartEars } from '@/session/vow/ears';
+import type { HomeView } from '@/session/vow/home-view';
 import { buttonClass } from '@/ui/button-class';
 import { cx } from '@/ui/class-names';
-import { CountPart } from './count-part';
+import { chosenLook } from './chosen-look';
 import type { LoadEar } from './ear-later';
-import { dayNumber, isoDay } from '@/core/days';
-import { isKept } from '@/core/planning/vow/keeping';
-import { weekdayOf } from '@/core/planning/vow/vow';
-import { Felt } from './felt';
-import { homeToday, saidOn, usePartTally, type HomeLog } from './use-home';
+import { restsOn } from './rests-on';
+import { homeToday, type HomeLog } from './use-home';
+import { VowToday } from './vow-today';
+import { Week } from './week';
 
 interface Props {
   readonly view: HomeView;
@@ -33,11 +24,6 @@ interface Props {
   readonly loadEar: LoadEar | null;
   readonly children?: ReactNode;
 }
-
-/** What is chosen; the one warm colour is for what to do now. */
-const chosenLook = 'border-ink! bg-ink! text-paper! hover:bg-ink!';
-
-const marks: ReadonlySet<string> = new Set([...countKinds]);
 
 /** A child's vows for today, on any phone: what to do, counting it, how it felt, and the week so far. */
 export function HomeScreen({ view, home, loadEar, closedRounds = () => 0, children }: Props) {
@@ -116,9 +102,6 @@ export function HomeScreen({ view, home, loadEar, closedRounds = () => 0, childr
   );
 }
 
-const restsOn = ({ rests }: HomeVow, day: string): boolean =>
-  rests.some(([from, until]) => day >= from && (until === null || day <= until));
-
 function Nothing({
   view,
   day,
@@ -178,195 +161,5 @@ function State({ home, file }: { home: HomeLog; file: boolean }) {
         </p>
       )}
     </div>
-  );
-}
-
-function VowToday({
-  vow,
-  asked,
-  view,
-  home,
-  loadEar,
-  closedRounds,
-}: {
-  vow: HomeVow;
-  asked: HomeDay;
-  view: HomeView;
-  home: HomeLog;
-  loadEar: LoadEar | null;
-  closedRounds: (blockId: string) => number;
-}) {
-  const first = asked.parts[0]!;
-  const { log } = home;
-  const { felt, text } = saidOn(log, first.blockId, view.playerId);
-  return (
-    <section className="space-y-4 rounded-md border-2 border-edge bg-sheet p-4" aria-label={vow.card.title}>
-      {asked.parts.map((one) => (
-        <PartToday
-          key={one.blockId}
-          part={vow.card.parts[one.part]!}
-          hears={vow.ears[one.part] ?? {}}
-          {...{ one, view, home, loadEar }}
-          round={closedRounds(one.blockId) + 1}
-        />
-      ))}
-      <Felt
-        felt={felt}
-        text={text}
-        onSay={(value, line) =>
-          void log.log({ blockId: first.blockId, playerId: view.playerId, kind: 'note', value, text: line })
-        }
-      />
-    </section>
-  );
-}
-
-function PartToday({
-  part,
-  hears,
-  loadEar,
-  one,
-  view,
-  home,
-  round,
-}: {
-  part: CardPart;
-  hears: PartEars;
-  loadEar: LoadEar | null;
-  one: HomeDayPart;
-  view: HomeView;
-  home: HomeLog;
-  round: number;
-}) {
-  const { log } = home;
-  const { blockId } = one;
-  const { playerId } = view;
-  const count = usePartTally(home, blockId, playerId, part.measure);
-  const stepId = conditionsNow(log.eventsOf(blockId, playerId)).stepId ?? one.stepId;
-  const step = part.choices.find((choice) => choice.stepId === stepId) ?? part;
-  const dose = doseOn(one, part.choices, stepId);
-  const heard = hears[stepId];
-  const last = liveEvents(log.events(blockId, playerId)).findLast(
-    ({ kind, id, attempt }) => marks.has(kind) && log.isMine(id) && attempt >= round,
-  );
-  return (
-    <div className="space-y-3">
-      <h2 className="text-2xl">{part.drill}</h2>
-      <p className="text-xl font-semibold">{step.title}</p>
-      <p>{stepId === one.stepId ? one.words : step.words}</p>
-      <p className="border-l-4 border-now pl-3 text-xl">“{part.cue}”</p>
-      {part.choices.length > 1 && (
-        <fieldset className="flex flex-wrap gap-2">
-          <legend className="pb-1 text-base">You choose</legend>
-          {part.choices.map((choice) => (
-            <button
-              key={choice.stepId}
-              type="button"
-              aria-pressed={choice.stepId === stepId}
-              onClick={() =>
-                choice.stepId !== stepId &&
-                void log.log({ blockId, playerId, kind: 'step', text: choice.stepId, value: 1 })
-              }
-              className={buttonClass('plain', cx('min-h-14', choice.stepId === stepId && chosenLook))}
-            >
-              {choice.title}
-            </button>
-          ))}
-        </fieldset>
-      )}
-      <CountPart
-        {...{ part, dose, count, round }}
-        name={view.name}
-        own={{ blockId, playerId }}
-        ear={loadEar && heard ? { step: heard, load: loadEar } : null}
-        onMark={(mark) => void log.log({ blockId, playerId, ...mark })}
-        onMarks={(marks) => void logAll(log, marks)}
-        onUndo={last ? () => undoKept(log, last) : null}
-      />
-      <details className="text-base">
-        <summary className="cursor-pointer py-2 font-semibold">What to look for, and help</summary>
-        <ul className="list-disc space-y-1 pl-5">
-          {part.task && <li>{part.task}</li>}
-          {part.checkpoints.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-          {part.care.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-          {part.helper.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      </details>
-    </div>
-  );
-}
-
-/** One after the other, as they were heard. */
-async function logAll(log: RunLog, marks: readonly NewEvent[]): Promise<void> {
-  for (const mark of marks) await log.log(mark);
-}
-
-/** The week so far: which days were asked, begun and kept. */
-function Week({ view, home, today }: { view: HomeView; home: HomeLog; today: string }) {
-  const number = dayNumber(today);
-  const monday = number - weekdayOf(number) + 1;
-  const days = Array.from({ length: 7 }, (_, i) => isoDay(monday + i));
-  const shareOf = (day: string): number | null => {
-    const shares = view.vows.flatMap((vow) =>
-      vow.days
-        .filter(
-          (one) =>
-            one.day === day &&
-            ((one.asked && !restsOn(vow, day)) ||
-              one.parts.some(({ blockId }) => home.log.events(blockId, view.playerId).length > 0)),
-        )
-        .map(({ parts }) =>
-          dayShare(
-            parts.map((one) => {
-              const { measure, choices } = vow.card.parts[one.part]!;
-              const { attempts } = tally(home.log.eventsOf(one.blockId, view.playerId), measure);
-              const stepId = attempts.at(-1)?.conditions.stepId ?? null;
-              return doneShare(doseOn(one, choices, stepId), attempts);
-            }),
-          ),
-        ),
-    );
-    return shares.length === 0 ? null : shares.reduce((sum, one) => sum + one, 0) / shares.length;
-  };
-  const shares = days.map(shareOf);
-  const kept = shares.filter((share) => share !== null && isKept(share)).length;
-  return (
-    <section aria-label="This week">
-      <h2 className="text-xl">This week</h2>
-      <ol className="mt-2 grid grid-cols-7 gap-1 text-center text-sm">
-        {days.map((day, i) => {
-          const share = shares[i] ?? null;
-          const word =
-            share === null
-              ? 'free'
-              : isKept(share)
-                ? 'kept'
-                : share > 0
-                  ? 'begun'
-                  : day < today
-                    ? 'not done'
-                    : 'to do';
-          return (
-            <li
-              key={day}
-              aria-current={day === today ? 'date' : undefined}
-              className={`rounded-md border-2 px-0.5 py-2 ${day === today ? 'border-ink' : 'border-edge'} ${share !== null && isKept(share) ? 'bg-safe text-on-now' : ''}`}
-            >
-              <span className="block font-semibold">{shortDay(day).slice(0, 3)}</span>
-              <span className="block text-xs">{word}</span>
-            </li>
-          );
-        })}
-      </ol>
-      <p className="pt-2 text-base">
-        {kept === 0 ? 'Every day is a new one.' : `${counted(kept, 'day')} kept this week.`}
-      </p>
-    </section>
   );
 }
