@@ -38,11 +38,14 @@ export interface EarNews {
 
 /** How it stands is said this often, seconds, and whenever something is hit. Ours: a level that moves smoothly. */
 const tellsEveryS = 0.1;
+/** What was heard is counted anew with every hit, and else this often, seconds: only a pause can end a row meanwhile. Ours. */
+const countsEveryS = 0.5;
 
 /** An ear that is asked and given sound by messages: all that a worker has to pass on. */
 export class EarAtWork {
   readonly #ear: Ear;
   #toldS = -Infinity;
+  #counted: { readonly heard: Heard | null; readonly atS: number } | null = null;
 
   /** @param rate samples a second */
   constructor(rate: number) {
@@ -57,12 +60,14 @@ export class EarAtWork {
     else if (job.kind === 'listen') ear.listen(job.hearing);
     else if (job.kind === 'deaf') ear.deafIn(job.deaf);
     else ear.stop();
+    this.#counted = null;
     return this.#news();
   }
 
   /** The next samples; news where something was hit, and every tenth of a second. */
   take(samples: Float32Array): EarNews | null {
     const hit = this.#ear.take(samples);
+    if (hit) this.#counted = null;
     if (!hit && this.#ear.atS - this.#toldS < tellsEveryS) return null;
     this.#toldS = this.#ear.atS;
     return this.#news();
@@ -71,9 +76,11 @@ export class EarAtWork {
   #news(): EarNews {
     const ear = this.#ear;
     const lesson = ear.lesson();
+    if (!this.#counted || ear.atS - this.#counted.atS >= countsEveryS)
+      this.#counted = { heard: ear.heard(), atS: ear.atS };
     return {
       ...{ atS: ear.atS, levelDb: ear.levelDb, noiseDb: ear.noiseDb },
-      ...{ lesson, knows: ear.knows, heard: ear.heard(), conditions: ear.conditions() },
+      ...{ lesson, knows: ear.knows, heard: this.#counted.heard, conditions: ear.conditions() },
     };
   }
 }

@@ -1,9 +1,10 @@
+import { seededRandom } from '../../random';
 import { madeCatches, madeClaps, madeEven, madeRows, madeTurns, madeWall, thingsOf } from '../synth/drills';
 import { heardOf, taughtIn } from '../testing/heard';
 import { heardCatches, type CatchGrade } from './catches';
 import { heardClaps } from './claps';
 import { evennessCm } from './evenness';
-import { heardRows, type RowsAsked } from './rows';
+import { beatOf, heardRows, type RowsAsked } from './rows';
 import { heardTurns } from './turns';
 
 const row: Omit<RowsAsked, 'learnt' | 'echoes'> = {
@@ -111,4 +112,16 @@ describe('by measure', () => {
     expect(heard.sides).toEqual(made.truth.sides);
     expect([heard.inTurn, heard.twice]).toEqual([13, 2]);
   });
+});
+
+test('the beat of a thousand bounces is that of two hundred of them', () => {
+  const bounces = (n: number) => {
+    const random = seededRandom(4);
+    let atS = 0;
+    return Array.from({ length: n }, () => ({ atS: (atS += 0.45 + 0.02 * random()), sure: 0.95 }));
+  };
+  const periodS = { least: 0.2, most: 1.3 };
+  const [few, many] = [beatOf(bounces(200), periodS)!, beatOf(bounces(1000), periodS)!];
+  expect(many).toBeCloseTo(few, 2);
+  expect(many).toBeCloseTo(0.46, 2);
 });
