@@ -13,6 +13,7 @@ import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/error-note';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { cx } from '@/ui/class-names';
+import { usePageBook } from '@/ui/house';
 import { plainSettings } from '@/features/run/court-settings';
 import { presentCourt, type ScreenProps } from '@/features/run/present-court';
 import { useBlock, type BlockRun } from '@/features/run/use-block';
@@ -46,6 +47,9 @@ function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
   const court = useCourt(given, renew);
   const { log, view } = court;
   const { trouble, waiting, loose } = useLogState(log);
+  const book = usePageBook(view.session.coach);
+  const titleOf = (drillId: string, stepId: string) =>
+    [book.drill(drillId)?.title ?? 'A block', book.step(drillId, stepId)?.title].filter(Boolean).join(': ');
   const [blockId, setBlockId] = useState(asked.get('block') ?? view.blocks[0]?.id ?? '');
   const [playerId, setPlayerId] = useState(asked.get('player') ?? '');
   const block = view.blocks.find(({ id }) => id === blockId) ?? view.blocks[0];
@@ -79,8 +83,10 @@ function ClipDesk({ view: given, renew }: ScreenProps<SessionRunView>) {
       {trouble && <ErrorNote>{trouble}</ErrorNote>}
       <Desk court={court} view={view} block={block} player={player ?? null}>
         <Pick label="Block" value={block.id} onPick={setBlockId}>
-          {view.blocks.map((one, at) => (
-            <BlockOption key={one.id} court={court} view={view} block={one} number={at + 1} />
+          {view.blocks.map(({ id, drillId, stepId }, at) => (
+            <option key={id} value={id}>
+              {at + 1}. {titleOf(drillId, stepId)}
+            </option>
           ))}
         </Pick>
         <Pick label="Player" value={player?.id ?? ''} onPick={setPlayerId}>
@@ -104,15 +110,6 @@ interface BlockProps {
 function useAlone(view: SessionRunView, block: RunBlock, court: Court): BlockRun | null {
   const alone = useMemo(() => ({ ...view, blocks: [block] }), [view, block]);
   return useBlock(alone, block, court, quiet);
-}
-
-function BlockOption({ court, view, block, number }: BlockProps & { readonly number: number }) {
-  const run = useAlone(view, block, court);
-  return (
-    <option value={block.id}>
-      {number}. {run ? `${run.drill.title}: ${run.step.title}` : 'A block'}
-    </option>
-  );
 }
 
 function Desk({
