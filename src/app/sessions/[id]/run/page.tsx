@@ -2,9 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { RunPage } from '@/features/run/run';
 import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
-import { courtPage } from '@/server/views/court-page';
-import { pack } from '@/ui/packed';
+import { keptCourtPage } from '@/app/sessions/kept-court-page';
 
 export const metadata: Metadata = { title: 'Run' };
 
@@ -12,10 +10,7 @@ export const metadata: Metadata = { title: 'Run' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const context = await pageContext();
   const { id } = await params;
-  const page = await keptView(context, `run ${id}`, async () => {
-    const opened = await courtPage(context, id);
-    return opened && pack(opened);
-  });
+  const page = await keptCourtPage(context, id);
   if (!page) notFound();
   return <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
 }

@@ -2,14 +2,13 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { ClipPage } from '@/features/clip/clip-desk';
 import { pageContext } from '@/server/doors/door';
-import { courtPage } from '@/server/views/court-page';
-import { pack } from '@/ui/packed';
+import { keptCourtPage } from '@/app/sessions/kept-court-page';
 
 export const metadata: Metadata = { title: 'Clip' };
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
-  const page = await courtPage(await pageContext(), (await params).id);
+  const { id } = await params;
+  const page = await keptCourtPage(await pageContext(), id);
   if (!page) notFound();
-  const { id } = page.view.session;
-  return <ClipPage key={id} opened={pack(page)} from={`/api/sessions/${id}/court`} />;
+  return <ClipPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
 }
