@@ -10,6 +10,7 @@ const inputs = [
   'src',
   'drizzle',
   'public/calls',
+  'public/ear',
   'scripts/lib/service-worker.js',
   'scripts/lib/solver.js',
   'scripts/lib/vow-home.js',

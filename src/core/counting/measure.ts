@@ -52,6 +52,10 @@ export const measures: Record<Measure, MeasureFacts> = {
   steadiness: { ...lower('touch', 'cm spread'), gathering: 'round' },
 };
 
+/** Is a result read off in tenths? The others are whole numbers. */
+export const inTenths = (measure: Measure): boolean =>
+  measure === 'lap' || measure === 'steadiness' || measure === 'hold';
+
 /** "1 touch", "3 touches", "2 holds". */
 export function marksInWords(measure: Measure, n: number): string {
   const { noun } = measures[measure];

@@ -25,7 +25,8 @@ export interface Listening {
   readonly listen: () => void;
   readonly stop: () => void;
   readonly result: HeardResult | null;
-  readonly forget: () => void;
+  /** Done with what was heard; false where that was said before: a second press may come before anything is drawn. */
+  readonly settle: () => boolean;
 }
 
 /**
@@ -42,6 +43,7 @@ export function useListening(
   const [hearing, setHearing] = useState(first);
   const [fromMs, setFromMs] = useState<number | null>(null);
   const [result, setResult] = useState<HeardResult | null>(null);
+  const settled = useRef<HeardResult | null>(null);
   const { news, ask, state, close } = ear;
   const stop = () => {
     const startMs = ear.startMs();
@@ -70,6 +72,11 @@ export function useListening(
       ask({ kind: 'listen', hearing });
       setFromMs(nowMs());
     },
-    forget: () => setResult(null),
+    settle: () => {
+      if (result === null || settled.current === result) return false;
+      settled.current = result;
+      setResult(null);
+      return true;
+    },
   };
 }

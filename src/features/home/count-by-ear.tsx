@@ -58,7 +58,6 @@ export function CountByEar(props: ByEarProps) {
     });
   const done = () => {
     setTyping(false);
-    listening.forget();
     if (ear.state === 'closed') onClose();
   };
   const kept = result ? marksOf(result) : null;
@@ -89,6 +88,7 @@ export function CountByEar(props: ByEarProps) {
             measure={step.measure}
             unit={unit}
             onKeep={(value) => {
+              if (!listening.settle()) return;
               onMarks([{ ...own, kind: 'result', attempt: Math.max(attempt, attempts + 1), value }]);
               done();
             }}
@@ -107,11 +107,12 @@ export function CountByEar(props: ByEarProps) {
           {...{ outside: kept.outside, keptAs: keptAs(kept.marks, step.measure), tapped: 0, tapsWin: false }}
           asksSaid={false}
           onKeep={() => {
+            if (!listening.settle()) return;
             onMarks(kept.marks);
             done();
           }}
           onCorrect={() => setTyping(true)}
-          onDrop={done}
+          onDrop={() => listening.settle() && done()}
         />
       ) : (
         <>

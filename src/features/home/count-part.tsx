@@ -51,14 +51,16 @@ const typedOnly: ReadonlySet<string> = new Set(['steadiness', 'weakest part']);
 /** Counting one part of today's vow: by tap, by the watch, or typed. */
 export function CountPart(props: Props) {
   const { part, dose, count, round, onMark, onUndo, ear, name, own, onMarks } = props;
-  const [hears, setHears] = useState(false);
+  const [asked, setAsked] = useState(false);
+  // The child may turn to a step that nobody can hear.
+  const hears = asked && ear !== null;
   const share = Math.min(1, doneShare(dose, count.attempts));
   const { measure } = part;
   const attempt = Math.max(round, 1);
   return (
     <div className="space-y-3" data-share={share.toFixed(2)}>
       <Done share={share} count={count} part={part} />
-      {ear && hears ? (
+      {hears ? (
         <ByEarLater
           // What is listened for is another thing with another step.
           key={JSON.stringify(ear.step)}
@@ -67,7 +69,7 @@ export function CountPart(props: Props) {
           load={ear.load}
           unit={part.unit}
           attempts={count.attempts.length}
-          onClose={() => setHears(false)}
+          onClose={() => setAsked(false)}
         />
       ) : part.together ? (
         <button
@@ -96,7 +98,7 @@ export function CountPart(props: Props) {
         {ear && !hears && (
           <button
             type="button"
-            onClick={() => setHears(true)}
+            onClick={() => setAsked(true)}
             className={buttonClass('plain', 'min-h-14 grow')}
           >
             <Ear aria-hidden size={20} /> Count by ear

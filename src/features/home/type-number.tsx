@@ -1,8 +1,6 @@
 import { useState } from 'react';
-import type { Measure } from '@/core/counting/measure';
+import { inTenths, type Measure } from '@/core/counting/measure';
 import { buttonClass } from '@/ui/button-class';
-
-const inTenths = (measure: Measure) => measure === 'lap' || measure === 'steadiness' || measure === 'hold';
 
 interface Props {
   readonly measure: Measure;

@@ -2,7 +2,7 @@
 
 import { Check, Delete } from 'lucide-react';
 import { useState } from 'react';
-import { measures, type Measure } from '@/core/counting/measure';
+import { inTenths, measures, type Measure } from '@/core/counting/measure';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 
@@ -18,9 +18,6 @@ interface Props {
 const keys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0'] as const;
 /** Longest number anybody counts to on court, digits. */
 const longest = 5;
-
-/** Measures that are read off in tenths. */
-const inTenths = (measure: Measure) => measure === 'lap' || measure === 'steadiness' || measure === 'hold';
 
 /** The number on the pad; null while there is none that could be a result. */
 export function padNumber(text: string): number | null {

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { deflateRawSync } from 'node:zlib';
 import type { Card, CardPart } from '@/session/vow/card';
 import type { HomeView } from '@/session/vow/home-view';
-import { mayHear } from '@/session/vow/may-hear';
+import { mayHear } from '@/session/vow/ears';
 
 /** What the build made (scripts/lib/vow-home.js): the file to fill in, and the names of the parts of the page. */
 const built = path.join(process.cwd(), '.next');
@@ -63,7 +63,7 @@ ${body}
 export async function vowPage(view: HomeView, address: string, nonce: string): Promise<string> {
   const { js, chunks, later, css, face, earWorker } = await partsOf();
   // What is fetched later is named as well: whoever keeps the page keeps it with all its parts.
-  const ear = mayHear(view) ? { worker: earWorker, worklet, later } : undefined;
+  const ear = mayHear(view.vows) ? { worker: earWorker, worklet, later } : undefined;
   return frame(
     `<link rel="preload" href="${face}" as="font" type="font/woff2" crossorigin>
 <link rel="stylesheet" href="${css}">
@@ -100,7 +100,7 @@ export async function vowFilePage(
   file: { readonly id: string; readonly key: string },
 ): Promise<string> {
   const page = await readFile(template, 'utf8');
-  const ear = mayHear(view) ? await earInFile() : '';
+  const ear = mayHear(view.vows) ? await earInFile() : '';
   const card = cardsOf(view, whatToDo);
   // A function, so that no letter of a text stands for another.
   return page

@@ -14,6 +14,8 @@ export type PartEars = Readonly<Record<string, StepEar>>;
 
 type Said = Pick<Vow, 'parts' | 'byEar'>;
 
+const hearsAny = (parts: readonly PartEars[]): boolean => parts.some((part) => Object.keys(part).length > 0);
+
 const heardSteps = (book: Book, { parts }: Pick<Vow, 'parts'>, playerId: string): PartEars[] =>
   parts.map(({ drillId, stepId, choices }) => {
     const drill = book.drill(drillId, playerId);
@@ -34,4 +36,8 @@ export const earsOf = (book: Book, vow: Said, playerId: string): PartEars[] =>
 
 /** Whether anything of a vow can be heard. */
 export const hearsVow = (book: Book, vow: Pick<Vow, 'parts'>, playerId: string): boolean =>
-  heardSteps(book, vow, playerId).some((part) => Object.keys(part).length > 0);
+  hearsAny(heardSteps(book, vow, playerId));
+
+/** Whether a family’s page or file may count any of its vows by ear. */
+export const mayHear = (vows: readonly { readonly ears: readonly PartEars[] }[]): boolean =>
+  vows.some(({ ears }) => hearsAny(ears));

@@ -17,7 +17,7 @@ import { useEar } from '@/features/ear/use-ear';
 import { useListening, type HeardResult } from '@/features/ear/use-listening';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/error-note';
-import { roundsOf } from '@/core/planning/circuit/rotation';
+import { groupOf, roundsOf, visitsOf } from '@/core/planning/circuit/rotation';
 import { overVisits } from '@/session/court-clock';
 import type { RunBlock } from '@/server/views/session-run';
 import { plainSettings } from '../court-settings';
@@ -109,7 +109,6 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
     await log.log({ ...own, kind: 'result', value, attempt: attempts.length + 1 });
   };
   const done = () => {
-    listening.forget();
     setWaits(false);
     setCorrecting(false);
     if (ended || ear.state === 'closed') onClose();
@@ -143,11 +142,12 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
           tapped={tapped}
           tapsWin={evidenceOf(result.heard) < fingerSure * tapped}
           onKeep={(said) => {
+            if (!listening.settle()) return;
             void keep(result, said);
             done();
           }}
           onCorrect={() => setCorrecting(true)}
-          onDrop={done}
+          onDrop={() => listening.settle() && done()}
         />
       ) : (
         <TeachAndListen
@@ -164,7 +164,8 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
         measure={at.step.measure}
         onClose={() => setCorrecting(false)}
         onKeep={(value) => {
-          if (result) void correct(result, value);
+          if (!result || !listening.settle()) return;
+          void correct(result, value);
           done();
         }}
       />
@@ -178,8 +179,8 @@ function isOn({ id, circuit }: RunBlock, lead: BlockRun, playerId: string): bool
   if (!circuit) return true;
   const { phase, done } = lead.position;
   const { kind, round } = phase;
-  const group = roundsOf(circuit)[round - 1]?.at[circuit.at] ?? null;
-  return !done && kind !== 'rest' && group !== null && circuit.groups[group]!.includes(playerId);
+  const visits = visitsOf(roundsOf(circuit), circuit.at, groupOf(circuit, playerId));
+  return !done && kind !== 'rest' && visits.includes(round - 1);
 }
 
 const nothingKept = { marks: [], outside: 0 };
