@@ -114,7 +114,8 @@ export function EarResult(props: ResultProps) {
       )}
       {truth ? (
         <p className="rounded-md border-2 border-edge bg-chalk px-3 py-2">
-          This was the practice microphone: really {truth.join(' and then ')}. Nothing of it is kept.
+          This was the practice microphone: its whole drill has {truth.join(' and then ')}. Nothing of it is
+          kept.
         </p>
       ) : (
         <div className="flex flex-wrap gap-2">
