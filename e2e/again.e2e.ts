@@ -2,7 +2,7 @@ import { By } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
+import { Page, patienceMs } from './lib/page';
 
 /* From a session of last week to next week's, changed in two places and printed: with the mouse, and counted. */
 let app: App;
@@ -156,7 +156,7 @@ test('week by week until a day, with a holiday left out; taken back with one pre
   expect(await count()).toBe(before + 3);
   await page.press('Undo');
   await page.becomes(`document.body.textContent.includes('is planned on 3 days')`, false);
-  await browser.driver.wait(async () => (await count()) === before, 20_000);
+  await browser.driver.wait(async () => (await count()) === before, patienceMs);
 
   const known = (await app.query('select id from session')).map(({ id }) => String(id));
   // The same weeks, each built for what the children need then: no drill of one in the next.

@@ -55,7 +55,7 @@ test('two blocks without the server, with a reload in between, arrive exactly as
   else
     await browser.driver.wait(
       () => browser.driver.executeAsyncScript<boolean>(`${kept}.then(arguments[0])`),
-      20_000,
+      patienceMs,
       'The run screen is never kept.',
     );
   await page.press('Start block');

@@ -3,7 +3,7 @@ import { By, Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
+import { Page, patienceMs } from './lib/page';
 
 let app: App;
 let browser: Browser;
@@ -269,7 +269,7 @@ test('the fit of a child says that the height is guessed, and the coach may over
     async () =>
       JSON.stringify(await app.query('select key, value from fit_override')) ===
       '[{"key":"hoopM","value":2.5}]',
-    20_000,
+    patienceMs,
     'The own number is never kept.',
   );
   await browser.driver.get(`${app.url}/drills/toss-to-height`);

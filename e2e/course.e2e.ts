@@ -3,7 +3,7 @@ import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
 import { Page } from './lib/page';
-import { bookSession, phase, tap, turn, waiting, type Booked } from './lib/session';
+import { bookSession, phase, tap, turn, turnTo, waiting, type Booked } from './lib/session';
 
 /* A course: booked with a holiday left out, planned, and planned again after a bad session. */
 let app: App;
@@ -89,7 +89,7 @@ test('after a bad session the rest is planned again, and says so; the sheets fol
   const first = before[0]!.id as string;
   await browser.driver.get(`${app.url}/sessions/${first}/run`);
   await page.becomes(`document.querySelector('main')?.inert === false`, true);
-  while (!(await page.text()).includes('Palm-up bounce')) await turn(page, 'n');
+  await turnTo(page, 'n', 'Palm-up bounce');
   await page.press('Start block');
   await page.becomes(phase, 'work');
   await tap(page, 1, 2);

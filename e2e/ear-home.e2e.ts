@@ -7,7 +7,7 @@ import { axeViolations } from './lib/axe';
 import { bouncesFor, playUntilHeard, teach } from './lib/bounces';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
 import { PlayedMicrophone } from './lib/microphone';
-import { Page } from './lib/page';
+import { Page, patienceMs } from './lib/page';
 
 /* By ear at home: allowed by the coach, on the family's page and in the file, without the server too. */
 const rowOf = 9;
@@ -103,7 +103,7 @@ test('with the server away its ear is there all the same', async () => {
          Promise.all([location.pathname, parts.worker, ...parts.later].map((one) => caches.match(one)))
            .then((kept) => done(kept.every(Boolean)));`,
       ),
-    20_000,
+    patienceMs,
     'The page is never kept with its ear.',
   );
   await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');

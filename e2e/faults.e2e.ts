@@ -6,7 +6,7 @@ import migrations from '../drizzle/meta/_journal.json';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page, patienceMs } from './lib/page';
-import { nextBlock } from './lib/session';
+import { nextUntil } from './lib/session';
 
 let app: App;
 let browser: Browser;
@@ -293,7 +293,7 @@ test('counts left on the device are sent from any page, once', async () => {
     )[0]!.n;
   await browser.driver.get(`${app.url}/sessions/${session}/run`);
   await page.sees('Start block');
-  while (!(await page.text()).includes('Clap and catch')) await nextBlock(page);
+  await nextUntil(page, 'Clap and catch');
   await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');
   const before = (await made()) as number;
   await app.kill();
@@ -306,7 +306,7 @@ test('counts left on the device are sent from any page, once', async () => {
   await browser.driver.wait(
     // The two misses, and what the block was when they began it.
     async () => (await made()) === before + 3,
-    20_000,
+    patienceMs,
     'The two misses never arrive.',
   );
 });

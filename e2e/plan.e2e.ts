@@ -2,8 +2,8 @@ import { Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { nextBlock } from './lib/session';
+import { Page, patienceMs } from './lib/page';
+import { nextUntil } from './lib/session';
 
 /* What a coach does to a plan of the demo: every change shows at once in minutes, fit and care, and can be taken back. */
 let app: App;
@@ -37,7 +37,7 @@ async function secondsOf(title: string): Promise<number> {
 async function becomesSeconds(title: string, wanted: (seconds: number) => boolean): Promise<void> {
   let last = 0;
   await browser.driver
-    .wait(async () => wanted((last = await secondsOf(title))), 20_000)
+    .wait(async () => wanted((last = await secondsOf(title))), patienceMs)
     .catch(() => {
       throw new Error(`${title} takes ${last} s.`);
     });
@@ -275,7 +275,7 @@ describe('care, schools and the ladder', () => {
     );
     await browser.driver.get(`${app.url}/sessions/${ids['Wall and feet']}/run`);
     await page.sees('Start block');
-    while (!(await page.text()).includes('Clap and catch')) await nextBlock(page);
+    await nextUntil(page, 'Clap and catch');
     await page.becomes(
       `document.querySelector('section[aria-label="Nessa Quillby"]').textContent.includes('Three claps')`,
       true,

@@ -138,7 +138,7 @@ test('run: each stroke is called as it is due, and a whole pass is one press', a
   await nextBlock(page);
   await page.sees('Shadow patterns');
   await page.press('Start block');
-  await page.becomes(`document.querySelector('[data-call]').dataset.call`, 'backhand corner', 30_000);
+  await page.becomes(`document.querySelector('[data-call]').dataset.call`, 'backhand corner');
   await page.becomes(`document.querySelector('[data-call]').dataset.call`, 'forehand pivot');
   await page.tap('Whole pass +4');
   await page.tap('Whole pass +4');

@@ -8,7 +8,7 @@ import { pdfPages, pdfPicture } from '../testing/pdf-picture';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
+import { Page, patienceMs } from './lib/page';
 
 /* Vows: made from a review, taken home on a card, counted on a phone without the server, brought back; and as one file. */
 let app: App;
@@ -147,7 +147,7 @@ test('counted on a phone with the server away, and nothing is lost over a reload
       browser.driver.executeAsyncScript<boolean>(
         `caches.match(location.pathname).then((kept) => arguments[0](!!kept))`,
       ),
-    20_000,
+    patienceMs,
     'The page is never kept.',
   );
   const section = `[aria-label="Shadow forehand"]`;
@@ -332,7 +332,7 @@ test('every way of counting at home: by the clock, by the watch, into zones, typ
       run<boolean>(
         `Number(/(\\d+\\.\\d)Stop/.exec(${within('Balls-of-feet balance')}.textContent)?.[1] ?? 0) > 0.5`,
       ),
-    20_000,
+    patienceMs,
     'The watch does not run.',
   );
   await press('Balls-of-feet balance', 'Stop');
@@ -341,7 +341,7 @@ test('every way of counting at home: by the clock, by the watch, into zones, typ
   await browser.driver.wait(
     () =>
       run<boolean>(`Number(/(\\d+\\.\\d)Stop/.exec(${within('Ground steer')}.textContent)?.[1] ?? 0) > 0.5`),
-    20_000,
+    patienceMs,
     'The watch does not run.',
   );
   await press('Ground steer', 'Stop');

@@ -1,6 +1,7 @@
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
-export const patienceMs = 20_000;
+/** How long a condition is waited for. A slow machine is no fault: what holds is seen at once, however long this is. */
+export const patienceMs = 45_000;
 
 /** What a person does on a page, by the words they see. Every step waits for its condition, never for a time. */
 export class Page {

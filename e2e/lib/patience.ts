@@ -1,2 +1,2 @@
 /** Every step waits for its condition; a slow machine is no fault. */
-jest.setTimeout(240_000);
+jest.setTimeout(360_000);

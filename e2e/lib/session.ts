@@ -2,7 +2,7 @@ import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import type { App } from './app';
-import type { Page } from './page';
+import { patienceMs, type Page } from './page';
 
 const newId = monotonicFactory();
 
@@ -104,30 +104,53 @@ export async function onServer(app: App, blockIds: readonly string[]): Promise<s
 
 const heading = `return document.querySelector('h1 span')?.textContent ?? ''`;
 
-/** Turns to the next block or the one before, by a key. A press that comes too soon after the last one is a double press and turns nothing: then once more. */
+/** Turns to the next block or the one before, by a key. */
 export async function turn(page: Page, key: 'n' | 'p', times = 1): Promise<void> {
-  for (let n = 0; n < times; n++) {
-    const before = await page.driver.executeScript<string>(heading);
-    const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
-    do await page.keys(key);
-    while (!(await page.driver.wait(turned, 1500).catch(() => false)));
-    await settled(page);
-  }
+  for (let n = 0; n < times; n++) await turnBy(page, () => page.keys(key));
 }
 
-/** After a turn of the page numbers count nothing for a moment: waits until they do again. */
-async function settled(page: Page): Promise<void> {
+/** Turns on, or back, until the page says what is looked for. */
+export async function turnTo(page: Page, key: 'n' | 'p', words: string): Promise<void> {
+  await seen(page, words, () => turn(page, key));
+}
+
+/** The same by the button. */
+export async function nextUntil(page: Page, words: string): Promise<void> {
+  await seen(page, words, () => nextBlock(page));
+}
+
+async function seen(page: Page, words: string, turned: () => Promise<void>): Promise<void> {
+  // More blocks than any plan here has: what is not found by then is not there.
+  for (let n = 0; n < 12 && !(await page.text()).includes(words); n++) await turned();
+  await page.sees(words);
+}
+
+/**
+ * One press, one turn: it waits until the page listens, and afterwards until the next press cannot be the double of this
+ * one. A press that was such a double, of something else that turned the page, is done once more; one that only takes
+ * long to show would turn twice, so that is long waited for.
+ */
+async function turnBy(page: Page, press: () => Promise<void>): Promise<void> {
+  await page.becomes(alive, true);
+  const before = await page.driver.executeScript<string>(heading);
+  const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
+  for (let n = 0; ; n++) {
+    await press();
+    if (await page.driver.wait(turned, patienceMs / 4).catch(() => false)) break;
+    if (n === 3) throw new Error(`The page does not turn. It says:\n${await page.text()}`);
+  }
+  await rested(page);
+}
+
+/** Waits until a press is neither the double of one now nor too soon after it for a number to count. */
+async function rested(page: Page): Promise<void> {
   const now = await page.driver.executeScript<number>('return performance.now()');
-  await page.becomes(`performance.now() - ${now} > 400`, true);
+  await page.becomes(`performance.now() - ${now} > 850`, true);
 }
 
 /** Turns to the next block by its button. */
 export async function nextBlock(page: Page): Promise<void> {
-  const before = await page.driver.executeScript<string>(heading);
-  const turned = async () => (await page.driver.executeScript<string>(heading)) !== before;
-  do await page.press('Next block');
-  while (!(await page.driver.wait(turned, 1500).catch(() => false)));
-  await settled(page);
+  await turnBy(page, () => page.press('Next block'));
 }
 
 /** Ends the session: asked once, answered once. */
