@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { ensureBuild } from './lib/build.js';
 import { ensureChromium } from './lib/chromium.js';
 import { makeDemoData } from './lib/demo-data.js';
@@ -25,18 +26,37 @@ async function sideBySide(...works) {
   if (failed) throw failed.reason;
 }
 
+/** A line for every test that failed, and for every file that could not be run: where, which, and the first lines of why. */
+function failures({ testResults }) {
+  const why = (text) =>
+    stripVTControlCharacters(text ?? '')
+      .split('\n')
+      .map((line) => line.trim())
+      .filter(Boolean)
+      .slice(0, 3)
+      .join(' ');
+  return testResults.flatMap(({ name, status, message, assertionResults }) => {
+    const file = path.relative(root, name);
+    const tests = assertionResults.filter((test) => test.status === 'failed');
+    if (tests.length === 0) return status === 'failed' ? [`${file}: ${why(message)}`] : [];
+    return tests.map((test) => `${file}: ${test.fullName}: ${why(test.failureMessages[0])}`);
+  });
+}
+
 /** `npm test`: everything, from nothing: installs what is missing, then lint, format, types, unit, build, browser tests. */
 await main(async () => {
   const results = mkdtempSync(path.join(tmpdir(), 'vowstep-results-'));
   const counts = { passed: 0, failed: 0 };
+  const failed = [];
   const jest = async (name, args, env = {}) => {
     const file = path.join(results, `${name}.json`);
     try {
       await run(bin('jest'), [...args, '--json', '--outputFile', file], { env, out: 2 });
     } finally {
-      const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(file, 'utf8'));
-      counts.passed += numPassedTests;
-      counts.failed += numFailedTests;
+      const said = JSON.parse(readFileSync(file, 'utf8'));
+      counts.passed += said.numPassedTests;
+      counts.failed += said.numFailedTests;
+      failed.push(...failures(said));
     }
   };
   const demoFile = path.join(root, 'data', 'browser-tests.db');
@@ -64,6 +84,8 @@ await main(async () => {
     }
   } finally {
     rmSync(results, { recursive: true, force: true });
+    // Once more, in a few lines: the long report above is often read without its middle.
+    if (failed.length > 0) console.log(`\nFailed:\n${failed.join('\n')}`);
     console.log(`\n${counts.passed} passed, ${counts.failed} failed`);
   }
 });
