@@ -2,7 +2,7 @@
 
 import { X } from 'lucide-react';
 import { useState, useSyncExternalStore, type ReactNode } from 'react';
-import { counted } from '@/core/words';
+import { counted, inMinutes } from '@/core/words';
 import { ErrorNote } from '@/ui/error-note';
 import { useCourtSettings } from './court-settings';
 import { plainHttp } from './plain-http';
@@ -84,8 +84,8 @@ export function CourtNotes({ court, now, openedWith, onHeldBack }: CourtNotesPro
       )}
       {setBackS > 0 && (
         <Note>
-          This device’s clock was set back by {counted(setBackS, 'second')}. The session goes on by its own
-          time: no count and no second is lost.
+          This device’s clock was set back by {inMinutes(setBackS)}. The session goes on by its own time: no
+          count and no second is lost.
         </Note>
       )}
       {!isSecure && !settings.knowsPlainHttp && (
