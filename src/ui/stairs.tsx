@@ -20,9 +20,14 @@ export function Stairs({ treads, at, label, width = 132, height = 56, className 
   const run = width / treads.length;
   const rise = (height - 18) / treads.length;
   const top = (index: number) => height - (index + 1) * rise;
-  const outline = treads
-    .map((_, index) => `L ${index * run} ${top(index)} L ${(index + 1) * run} ${top(index)}`)
-    .join(' ');
+  // To a tenth of a pixel: the list of drills has a flight for every one.
+  const short = (pixels: number) => Math.round(10 * pixels) / 10;
+  const upTo = (end: number) =>
+    treads
+      .slice(0, end)
+      .map((_, index) => `V${short(top(index))}H${short((index + 1) * run)}`)
+      .join('');
+  const outline = upTo(treads.length);
   const place = treads.findIndex((tread) => tread.id === at);
   return (
     <svg
@@ -33,19 +38,12 @@ export function Stairs({ treads, at, label, width = 132, height = 56, className 
       height={height}
       className={cx('shrink-0', className)}
     >
-      <path d={`M 0 ${height} ${outline} L ${width} ${height} Z`} fill="var(--chalk)" />
+      <path d={`M0 ${height}${outline}V${height}Z`} fill="var(--chalk)" />
       {place >= 0 && (
-        <path
-          d={`M 0 ${height} ${treads
-            .slice(0, place + 1)
-            .map((_, index) => `L ${index * run} ${top(index)} L ${(index + 1) * run} ${top(index)}`)
-            .join(' ')} L ${(place + 1) * run} ${height} Z`}
-          fill="var(--safe)"
-          fillOpacity="0.28"
-        />
+        <path d={`M0 ${height}${upTo(place + 1)}V${height}Z`} fill="var(--safe)" fillOpacity="0.28" />
       )}
       <path
-        d={`M 0 ${height} ${outline}`}
+        d={`M0 ${height}${outline}`}
         fill="none"
         stroke="var(--ink)"
         strokeWidth="2.5"

@@ -39,9 +39,9 @@ export function DrillRow({ drill, fit, age, own }: Props) {
         <p className="text-sm text-soft">{drill.purpose}</p>
       </div>
       <p className="tabular w-28 shrink-0 text-sm text-soft">
-        {drill.ages.from} to {drill.ages.to} years
+        {`${drill.ages.from} to ${drill.ages.to} years`}
         <br />
-        {shortest === longest ? longest : `${shortest} to ${longest}`} min
+        {`${shortest === longest ? longest : `${shortest} to ${longest}`} min`}
       </p>
       <p className="hidden w-28 shrink-0 text-sm text-soft xl:block">
         {measures.join(', ')}

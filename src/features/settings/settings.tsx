@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { SettingsView } from '@/server/views/settings';
+import { pack } from '@/ui/packed';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { AuditList } from './audit-list';
 import { Coaches } from './coaches';
@@ -8,6 +9,7 @@ import { CopyNow } from './copy-now';
 import { Fact } from './fact';
 import { FirstDayChoice } from './first-day';
 import { LengthsChoice } from './lengths';
+import { LicenceList } from './licence-list';
 import { holdsInWords } from './holds-in-words';
 import { Links } from './links';
 import { SignedInAs } from './signed-in';
@@ -64,18 +66,7 @@ export function Settings({ view }: { readonly view: SettingsView }) {
             </p>
             <FirstDayChoice firstDay={view.firstDay} />
             <LengthsChoice />
-            <details className="mt-2">
-              <summary className="min-h-11 cursor-pointer py-2 font-semibold">
-                Licences of what ships ({view.licences.length})
-              </summary>
-              <ul className="max-h-64 overflow-y-auto text-sm" tabIndex={0} aria-label="Licences">
-                {view.licences.map(({ name, version, licence }) => (
-                  <li key={`${name} ${version}`} className="border-t border-line py-1 break-all">
-                    {name} {version}: <span className="font-semibold">{licence}</span>
-                  </li>
-                ))}
-              </ul>
-            </details>
+            <LicenceList count={view.licences.length} list={pack(view.licences)} />
             <p className="mt-2 flex flex-col items-start gap-1">
               <Link href="/files" className="hit font-semibold underline underline-offset-4 touch:py-3">
                 Files in and out
