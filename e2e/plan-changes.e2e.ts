@@ -10,6 +10,7 @@ import {
   finish,
   nextBlock,
   phase,
+  rested,
   tap,
   turn,
   turnTo,
@@ -173,8 +174,6 @@ test('a block that was taken out meanwhile: its marks are held back, and the coa
 });
 
 describe('keys and fingers', () => {
-  /** Long enough after the last press for the next one not to be its double. */
-  const rested = () => browser.driver.executeAsyncScript(`setTimeout(arguments[0], 1000)`);
   const digits = (n: number) => `document.querySelector('[data-touch-of="${n}"]')`;
 
   test('a child’s number is theirs for the whole session', async () => {
@@ -214,13 +213,13 @@ describe('keys and fingers', () => {
     const heading = `document.querySelector('h1 span').textContent.trim()`;
     await browser.driver.get(run());
     await turn(page, 'p', 2);
-    await rested();
+    await rested(page);
     const [from] = (await browser.driver.executeScript<string>(`return ${heading}`)).split('/').map(Number);
     await browser.driver.executeScript(
       `const next = [...document.querySelectorAll('footer button')].find((one) => one.textContent.includes('Next block')); next.click(); next.click();`,
     );
     await page.becomes(heading, `${from! + 1}/3`);
-    await rested();
+    await rested(page);
     await page.keys('n', 'n');
     await page.becomes(heading, `${from! + 2}/3`);
   });

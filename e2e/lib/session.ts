@@ -149,7 +149,7 @@ async function turnBy(page: Page, press: () => Promise<void>): Promise<void> {
 }
 
 /** Waits until a press is neither the double of one now nor too soon after it for a number to count. */
-async function rested(page: Page): Promise<void> {
+export async function rested(page: Page): Promise<void> {
   const now = await page.driver.executeScript<number>('return performance.now()');
   await page.becomes(`performance.now() - ${now} > 850`, true);
 }

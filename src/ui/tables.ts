@@ -1,6 +1,6 @@
 /*
  * Long lists of like things, such as the marks of a session, as tables: the names of their fields once instead of with
- * every one, and what repeats once. A tenth to a third of the letters, which a page is spared on its way to the browser.
+ * every one, and what repeats once. Marks take about a third of the letters so, on their way to the browser.
  */
 
 type Scalar = string | number | boolean | null;
