@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { freePort, startServer } from '../scripts/lib/server.js';
+import { startOnFreePort } from '../scripts/lib/server.js';
 import { libsqlStandIn } from '../testing/libsql-server';
 import { demoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
@@ -19,7 +19,7 @@ const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-bench-remote-'));
 const file = path.join(folder, 'book.db');
 await onFile.client.execute({ sql: 'vacuum into ?', args: [file] });
 const standIn = await libsqlStandIn(file);
-const server = await startServer({ port: await freePort(), env: { VOWSTEP_DATABASE_URL: standIn.url } });
+const server = await startOnFreePort(() => ({ env: { VOWSTEP_DATABASE_URL: standIn.url } }));
 const paths = await viewsOf(onFile.client);
 
 const elsewhere = async (n: number) => {

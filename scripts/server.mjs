@@ -16,6 +16,8 @@ const log = pino({ level: process.env.VOWSTEP_LOG_LEVEL ?? 'warn', base: null },
 const dir = path.join(import.meta.dirname, '..');
 const app = next({ dev: false, dir, hostname: HOST, port: Number(PORT), quiet: true });
 const handle = app.getRequestHandler();
+let prepare;
+const prepared = new Promise((resolve) => (prepare = () => resolve(app.prepare())));
 
 /** What stands in an address and opens something, or says who: it is not written down. */
 const masked = (url) =>
@@ -55,7 +57,7 @@ function answer(request, response) {
     const ms = Math.round(performance.now() - began);
     log[level]({ id, method: request.method, path: masked(request.url), status: statusCode, ms }, 'request');
   });
-  void handle(request, response);
+  void prepared.then(() => handle(request, response));
 }
 
 /** The certificate and its key, read once; a file that cannot be read is said in one sentence. */
@@ -101,5 +103,8 @@ for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'])
     else close();
   });
 
-await app.prepare();
-server.listen(Number(PORT), HOST);
+// A port that another program has is said at once; who asks before the framework is ready waits for it.
+server.listen(Number(PORT), HOST, () => prepare());
+await prepared;
+// Whoever started it waits for this word (lib/server.js): before, something else may have answered at its address.
+process.send?.('listening');

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { makeDemoData } from '../../scripts/lib/demo-data.js';
-import { freePort, startServer } from '../../scripts/lib/server.js';
+import { startOnFreePort } from '../../scripts/lib/server.js';
 
 export interface DemoServer {
   readonly url: string;
@@ -18,7 +18,7 @@ export async function demoServer(weeks: number): Promise<DemoServer> {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-bench-'));
   const file = path.join(folder, 'bench.db');
   await makeDemoData(file, { weeks });
-  const server = await startServer({ port: await freePort(), env: { VOWSTEP_DATABASE_URL: `file:${file}` } });
+  const server = await startOnFreePort(() => ({ env: { VOWSTEP_DATABASE_URL: `file:${file}` } }));
   const client = createClient({ url: `file:${file}` });
   return {
     url: server.url,

@@ -2,7 +2,7 @@ import { copyFileSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createClient, type InValue } from '@libsql/client';
-import { freePort, startServer } from '../../scripts/lib/server.js';
+import { startOnFreePort, startServer } from '../../scripts/lib/server.js';
 import { libsqlStandIn } from '../../testing/libsql-server';
 import { patienceMs } from './page';
 
@@ -33,14 +33,16 @@ export async function openApp({ demo = false } = {}): Promise<App> {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-app-'));
   const file = path.join(folder, 'app.db');
   if (demo) copyFileSync(process.env.VOWSTEP_DEMO_FILE ?? 'data/browser-tests.db', file);
-  const port = await freePort();
   const standIn = remote ? await libsqlStandIn(file) : null;
   if (standIn) standIn.dials.delayMs = 5;
-  const env = {
-    VOWSTEP_DATABASE_URL: standIn?.url ?? `file:${file}`,
-    ...(host && { VOWSTEP_ALLOWED_HOSTS: ` ${host.toUpperCase()}:${port} ` }),
-  };
-  let server = await startServer({ port, env });
+  const optionsFor = (port: number) => ({
+    env: {
+      VOWSTEP_DATABASE_URL: standIn?.url ?? `file:${file}`,
+      ...(host && { VOWSTEP_ALLOWED_HOSTS: ` ${host.toUpperCase()}:${port} ` }),
+    },
+  });
+  const { port, ...first } = await startOnFreePort(optionsFor);
+  let server: Awaited<ReturnType<typeof startServer>> = first;
   const query: App['query'] = async (sql, args = []) => {
     const client = createClient({ url: `file:${file}`, timeout: 5000 });
     const { rows } = await client.execute({ sql, args });
@@ -63,7 +65,7 @@ export async function openApp({ demo = false } = {}): Promise<App> {
     kill: () => server.kill(),
     stop: () => server.stop(),
     start: async () => {
-      server = await startServer({ port, env });
+      server = await startServer({ port, ...optionsFor(port) });
     },
     close: async () => {
       await server.stop();

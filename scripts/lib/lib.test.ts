@@ -1,9 +1,11 @@
-import { existsSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer as createHttpServer } from 'node:http';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { hashOf } from './build.js';
 import { root, run } from './run.js';
-import { freePort } from './server.js';
+import { freePort, startServer } from './server.js';
 
 test('a command that fails says so with its exit code', async () => {
   await expect(run(process.execPath, ['-e', 'process.exit(3)'], { quiet: true })).rejects.toMatchObject({
@@ -42,3 +44,18 @@ test('the hash of the sources follows every file but tests', () => {
   expect(hashOf(['src/core'])).not.toBe(before);
   expect(hashOf(['no/such/place'])).toMatch(/^[0-9a-f]{64}$/);
 });
+
+test('a server whose port another one has is not taken for it: it says so and ends', async () => {
+  const other = createHttpServer((_request, response) => response.end('{"ok":true}'));
+  const port = await new Promise<number>((resolve) =>
+    other.listen(0, '127.0.0.1', () => resolve((other.address() as AddressInfo).port)),
+  );
+  const file = path.join(mkdtempSync(path.join(tmpdir(), 'vowstep-port-')), 'app.db');
+  try {
+    await expect(startServer({ port, env: { VOWSTEP_DATABASE_URL: `file:${file}` } })).rejects.toThrow(
+      `Port ${port} is taken`,
+    );
+  } finally {
+    await new Promise((resolve) => other.close(resolve));
+  }
+}, 60_000);

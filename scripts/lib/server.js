@@ -69,13 +69,16 @@ export async function startServer({ port, host = '127.0.0.1', env = {}, errors =
     keep(chunk);
     errors?.write(chunk);
   });
+  // Who answers at the address may be another server, until ours says that it is the one that listens there.
+  let listens = false;
+  child.on('message', (words) => (listens ||= words === 'listening'));
   const exited = new Promise((resolve) => child.on('close', (code, signal) => resolve(code ?? signal)));
   void exited.then(() => running.delete(child));
 
   for (let tries = 0; ; tries++) {
     if (!running.has(child) || tries > 600)
       throw new Error(errors ? 'The server did not start.' : `The server did not start.\n${output}`.trim());
-    const answer = await asked(`${url}/api/health`, port);
+    const answer = listens && (await asked(`${url}/api/health`, port));
     if (answer?.status === 200) break;
     if (answer) {
       const health = answer.text;
@@ -91,6 +94,22 @@ export async function startServer({ port, host = '127.0.0.1', env = {}, errors =
     await exited;
   };
   return { url, child, exited, stop: end('SIGTERM'), kill: end('SIGKILL'), output: () => output };
+}
+
+/**
+ * Starts a server on a port that is free. One that another process takes in the moment in between is given up for another.
+ * @param {(port: number) => Omit<Parameters<typeof startServer>[0], 'port'>} optionsFor how it is started on a port
+ * @returns what {@link startServer} returns, and its port
+ */
+export async function startOnFreePort(optionsFor) {
+  for (let tries = 1; ; tries++) {
+    const port = await freePort();
+    try {
+      return { ...(await startServer({ ...optionsFor(port), port })), port };
+    } catch (error) {
+      if (tries === 5 || !error.message.includes(`Port ${port} is taken`)) throw error;
+    }
+  }
 }
 
 /**
