@@ -10,6 +10,8 @@ import { now, serverZone } from './zone';
 export interface Context {
   readonly db: Database;
   readonly nowMs: number;
+  /** The machine's own clock where it is another: the day can be fixed, and devices go by the real time all the same. */
+  readonly clockMs?: number;
   /** The coach's own day, local ISO. */
   readonly today: string;
   /** The coach's time zone; the server's own where it is left out. */
@@ -21,11 +23,9 @@ export interface Context {
   readonly actor?: Actor;
 }
 
-/**
- * The latest it can be for what a device sends, UTC milliseconds: devices go by the real time, even where the day is
- * fixed; the demo writes on its own days.
- */
-export const latestMs = ({ nowMs }: Pick<Context, 'nowMs'>): number => Math.max(nowMs, Date.now());
+/** The latest it can be for what a device sends, UTC milliseconds: devices go by the real time, even where the day is fixed. */
+export const latestMs = ({ nowMs, clockMs = nowMs }: Pick<Context, 'nowMs' | 'clockMs'>): number =>
+  Math.max(nowMs, clockMs);
 
 /**
  * What a use case needs, before it is known who asks: at the start, and at the doors (`doors/door.ts`).
@@ -34,5 +34,5 @@ export const latestMs = ({ nowMs }: Pick<Context, 'nowMs'>): number => Math.max(
 export async function contextIn(zone = serverZone()): Promise<Context> {
   const db = await database();
   sameFile(db);
-  return { db, ...now(zone), zone, newId: () => ulid() };
+  return { db, ...now(zone), clockMs: Date.now(), zone, newId: () => ulid() };
 }

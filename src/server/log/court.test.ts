@@ -297,7 +297,7 @@ describe('a plan that changes under a device that counts', () => {
 
   test('a clock or an id from far ahead is refused by name', async () => {
     const dayMs = 24 * 3600 * 1000;
-    const later = Math.round(Date.now() + 1.1 * dayMs);
+    const later = Math.round(box.context.nowMs + 1.1 * dayMs);
     for (const strange of [
       one('touch', { atMs: later }),
       { ...one('touch'), id: nextId(later) },
@@ -307,7 +307,7 @@ describe('a plan that changes under a device that counts', () => {
       expect((await ingestTouches(box.context, { events: [strange] })).refused).toMatchObject([
         { why: 'unsound' },
       ]);
-    const soon = Math.round(Date.now() + 0.9 * dayMs);
+    const soon = Math.round(box.context.nowMs + 0.9 * dayMs);
     await send([{ ...one('touch', { atMs: soon }), id: ids(5)(soon) }]);
   });
 });

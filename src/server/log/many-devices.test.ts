@@ -53,7 +53,7 @@ test('eight devices at once: every touch is there once', async () => {
   const { context } = box;
   const { block, playerIds } = await oneBlockSession(context);
   const devices = Array.from({ length: 8 }, (_, n) =>
-    eventsOf('x'.repeat(40), block.id, playerIds[n % 2]!, ids(100 + n), 1000 * n).map<TouchEvent>(
+    eventsOf('x'.repeat(40), block.id, playerIds[n % 2]!, ids(100 + n), 1000 * (n + 1)).map<TouchEvent>(
       (event) => ({ ...event, device: `d${n}` }),
     ),
   );
