@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
+import { dayNumber } from '@/core/days';
 import { groupBy } from '@/core/group-by';
 import { seededRandom } from '@/core/random';
 import { eventsOfBlocks } from '@/data/log';
@@ -7,19 +8,22 @@ import { attempt } from '@/data/schema';
 import { begunOf } from '@/session/begun';
 import { attemptsOf, type WholeRecord } from '@/session/rebuild';
 import { scratch } from '@/server/testing/scratch';
+import type { Context } from '@/server/context';
+import { needsView } from '@/server/views/needs';
 import { squadView } from '@/server/views/squad';
 import { todayView } from '@/server/views/today';
 import { makeDemo } from './make';
+import { demoScratch, demoToday } from './testing/demo-scratch';
 import { squad } from './people';
 import { dropChance, playBlock } from './player-log';
 
-const options = { today: '2026-11-24', seed: 20, weeks: 2 };
+const options = { today: demoToday, seed: 20, weeks: 2 };
 
 test('the same day and seed make the same demo; another seed makes another', async () => {
   const prints: unknown[] = [];
   for (const seed of [20, 20, 21]) {
     const { context, close } = await scratch();
-    await makeDemo(context.db, { ...options, seed });
+    await makeDemo(context.db, { ...options, weeks: 1, seed });
     prints.push(
       await context.db.get(
         sql`select count(*) as n, group_concat(id) as ids, total(at_ms) as at from touch_event`,
@@ -32,9 +36,7 @@ test('the same day and seed make the same demo; another seed makes another', asy
 });
 
 test('it has nine players of both sports, sessions today, and something left to decide', async () => {
-  const { context, close } = await scratch();
-  const made = await makeDemo(context.db, options);
-  expect(made.touches).toBeGreaterThan(1000);
+  const { context, close } = await demoScratch(2);
   const { players } = await squadView(context);
   expect(players).toHaveLength(9);
   expect(new Set(players.map((player) => player.sport))).toEqual(new Set(['tennis', 'table tennis']));
@@ -46,9 +48,36 @@ test('it has nine players of both sports, sessions today, and something left to 
   close();
 });
 
+/** What the pictures of the README show, as how far each lies from the day it is looked at. */
+async function storyOf(context: Context, today: string) {
+  const at = { ...context, today };
+  const view = await todayView(at);
+  const ahead = ({ day }: { readonly day: string }) => dayNumber(day) - dayNumber(today);
+  const { needs } = await needsView(at);
+  return {
+    today: view.sessions.map(({ title }) => title),
+    next: view.next.map((one) => [one.title, ahead(one)]),
+    last: view.last.map((one) => [one.title, ahead(one)]),
+    unsaid: view.unsaid.length,
+    home: view.fromHome.map(({ name, days }) => [name, days]),
+    ready: needs.some(({ kind }) => kind === 'ready to move'),
+  };
+}
+
+test.each(['2027-01-01', '2028-02-29'])('on %s it shows what it shows on any other day', async (today) => {
+  const usual = await demoScratch(2);
+  const here = await scratch();
+  await makeDemo(here.context.db, { ...options, today });
+  const story = await storyOf(here.context, today);
+  expect(story).toEqual(await storyOf(usual.context, demoToday));
+  expect(story).toMatchObject({ unsaid: 0, ready: true });
+  expect([story.today.length, story.next.length, story.home.length]).toEqual([2, 2, 1]);
+  usual.close();
+  here.close();
+});
+
 test('every result of it can be worked out from the log alone, without a drill being asked', async () => {
-  const { context, close } = await scratch();
-  await makeDemo(context.db, options);
+  const { context, close } = await demoScratch(2);
   const kept = await context.db.select().from(attempt);
   const blocks = [...new Set(kept.map((one) => one.blockId))];
   const log = groupBy(await eventsOfBlocks(context.db, blocks), (event) => event.blockId);

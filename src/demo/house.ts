@@ -130,8 +130,8 @@ export const written = {
   onPlayer: 'Asked for the longer racket. Look at the grip first.',
 } as const;
 
-/** The name under which one plan is kept. */
-export const patternTitle = 'Strokes on a dry day';
+/** One plan is kept as a pattern, under this name. */
+export const keptAsPattern = { of: 'Hands and strokes', title: 'Strokes on a dry day' } as const;
 
 /** Challenges that are on: for one sport, or for everybody. */
 export const challenges = [

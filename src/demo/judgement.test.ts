@@ -6,7 +6,6 @@ import { progressView } from '@/server/views/progress';
 import { sessionReviewView } from '@/server/views/session-review';
 import { sessionsView } from '@/server/views/sessions';
 import { squadView } from '@/server/views/squad';
-import { scratch } from '@/server/testing/scratch';
 import type { Context } from '@/server/context';
 import {
   changeWords,
@@ -18,15 +17,13 @@ import {
   rowsInWords,
   transferWords,
 } from '@/session/progress-words';
-import { makeDemo } from './make';
+import { demoScratch } from './testing/demo-scratch';
 
 /* Judgement on five weeks of the demo: what screens say, and that they say the same. */
-const today = '2026-11-24';
 let context: Context;
 let close: () => void;
 beforeAll(async () => {
-  ({ context, close } = await scratch());
-  await makeDemo(context.db, { today, seed: 20, weeks: 5 });
+  ({ context, close } = await demoScratch(5));
 }, 60_000);
 afterAll(() => close());
 const everybody = async () => (await squadView(context)).players;

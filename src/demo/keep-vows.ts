@@ -35,7 +35,7 @@ export async function keptAtHome(
   }
   for (const one of vows.filter(({ from }) => from > -7 * weeks)) {
     const { id: playerId, character } = members.find((member) => member.character.form.name === one.name)!;
-    const begun = context(Math.min(0, one.from), '12:00');
+    const begun = context(Math.min(-1, one.from), '12:00');
     const book = await bookFor(begun.db);
     const { id } = must(await makeVow(begun, playerId, vowForm(book, character.form.age, one, day)));
     if (one.pause) {

@@ -18,6 +18,7 @@ import { addNote, answerRecap } from '@/server/notes/notes';
 import { decide } from '@/server/sessions/decisions';
 import { keepPattern } from '@/server/sessions/patterns';
 import { ingestTouches } from '@/server/log/ingest';
+import { refreshAttempts } from '@/server/log/results';
 import type { DecisionForm } from '@/schemas/decision';
 import { createSession, finishSession, savePlan } from '@/server/sessions/sessions';
 import { chooseSchool, saveKit, savePlace } from '@/server/house/house';
@@ -25,11 +26,12 @@ import { bookFor } from '@/server/readers/book';
 import { saveLedger } from '@/server/squad/ledger';
 import { savePlayer } from '@/server/squad/squad';
 import { sessionReviewView } from '@/server/views/session-review';
-import { challenges, feeders, kit, patternTitle, places, schools, sequences, written } from './house';
+import { challenges, feeders, keptAsPattern, kit, places, schools, sequences, written } from './house';
 import { coaches, squad, timetable, type Weekly } from './people';
 import { dropChance, playBlock, wholeBlock } from './player-log';
 import { keptAtHome } from './keep-vows';
 import { must, type At, type DemoOptions, type Member } from './shared';
+import { daysAhead } from './week';
 
 type Database = Context['db'];
 
@@ -72,7 +74,8 @@ export async function makeDemo(
   for (let back = 7 * options.weeks; back >= 1; back--) {
     const day = dayAfter(options.today, -back);
     const week = options.weeks - Math.ceil(back / 7);
-    for (const weekly of timetable.filter((one) => one.weekday === new Date(`${day}T12:00`).getDay())) {
+    // Weekdays are written for a Tuesday: counted from today, they lie the same on every day.
+    for (const weekly of timetable.filter(({ weekday }) => daysAhead(weekday) === (7 - (back % 7)) % 7)) {
       const coming = members.filter(
         ({ character }) => character.form.sport === weekly.sport && !character.away?.includes(week % 10),
       );
@@ -85,7 +88,7 @@ export async function makeDemo(
   sessions += await plannedSessions(at, options.today, placeIds, members);
   for (const { sport, ...challenge } of challenges)
     must(
-      await makeChallenge(at(options.today, '08:30'), {
+      await makeChallenge(at(dayAfter(options.today, -1), '21:30'), {
         ...challenge,
         fromDay: dayAfter(options.today, -8),
         untilDay: dayAfter(options.today, 7),
@@ -95,6 +98,8 @@ export async function makeDemo(
       }),
     );
   touches += await keptAtHome(at, options, members);
+  // What came from home last is counted too before anybody looks.
+  await refreshAttempts(db);
   return { sessions, touches };
 }
 
@@ -285,24 +290,20 @@ async function judge(context: Context, id: string, coming: readonly Member[], ra
   must(await decide(context, decisions));
 }
 
-/** Today's two sessions and the next ones, planned and waiting. */
+/** Every group's next session, planned the evening before: two of them are today. */
 async function plannedSessions(
   at: At,
   today: string,
   placeIds: ReadonlyMap<string, string>,
   members: readonly Member[],
 ): Promise<number> {
-  const [wallAndFeet, strokes, table, counter] = timetable as [Weekly, Weekly, Weekly, Weekly];
+  const evening = at(dayAfter(today, -1), '21:00');
   const group = (sport: Weekly['sport']) => members.filter((member) => member.character.form.sport === sport);
-  const plans: [Weekly, string][] = [
-    [{ ...wallAndFeet, startTime: '16:30' }, today],
-    [{ ...table, startTime: '17:45' }, today],
-    [strokes, dayAfter(today, 2)],
-    [counter, dayAfter(today, 3)],
-  ];
-  for (const [weekly, day] of plans) {
-    const { id } = await planned(at(today, '08:00'), weekly, day, placeIds, group(weekly.sport));
-    if (weekly === strokes) must(await keepPattern(at(today, '08:00'), id, { title: patternTitle }));
+  for (const weekly of timetable) {
+    const day = dayAfter(today, daysAhead(weekly.weekday));
+    const { id } = await planned(evening, weekly, day, placeIds, group(weekly.sport));
+    if (weekly.title === keptAsPattern.of)
+      must(await keepPattern(evening, id, { title: keptAsPattern.title }));
   }
-  return plans.length;
+  return timetable.length;
 }

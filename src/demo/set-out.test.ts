@@ -3,11 +3,10 @@ import { pointsOf } from '@/core/movement/layout';
 import { session } from '@/data/schema';
 import { scratch } from '@/server/testing/scratch';
 import { sessionSetOutView } from '@/server/views/session-set-out';
-import { makeDemo } from './make';
+import { demoScratch } from './testing/demo-scratch';
 
 test('every session of the demo is set out in its place, inside its floor, or says why not', async () => {
-  const { context, close } = await scratch();
-  await makeDemo(context.db, { today: '2026-11-24', seed: 20, weeks: 2 });
+  const { context, close } = await demoScratch(2);
   const sessions = await context.db.select({ id: session.id, placeId: session.placeId }).from(session);
   let [laid, refused] = [0, 0];
   for (const { id, placeId } of sessions) {

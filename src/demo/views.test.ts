@@ -1,7 +1,6 @@
 import { plainBook } from '@/drills';
 import type { Context } from '@/server/context';
 import { dayAfter } from '@/server/days';
-import { scratch } from '@/server/testing/scratch';
 import { playerView } from '@/server/views/player';
 import { sessionPlanView } from '@/server/views/session-plan';
 import { sessionReviewView } from '@/server/views/session-review';
@@ -9,23 +8,21 @@ import { sessionRunView } from '@/server/views/session-run';
 import { sessionsAPage, sessionsView } from '@/server/views/sessions';
 import { squadView } from '@/server/views/squad';
 import { todayView } from '@/server/views/today';
-import { makeDemo } from './make';
+import { demoScratch, demoToday } from './testing/demo-scratch';
 
 /* What the screens are given, read on five weeks of the demo: one making, many questions. */
-const today = '2026-11-24';
 let context: Context;
 let close: () => void;
 beforeAll(async () => {
-  ({ context, close } = await scratch());
-  await makeDemo(context.db, { today, seed: 20, weeks: 5 });
+  ({ context, close } = await demoScratch(5));
 }, 60_000);
 afterAll(() => close());
 
 test('today: what is on with its tape, what is next, what was last', async () => {
   const view = await todayView(context);
-  expect(view.sessions.map((session) => session.day)).toEqual([today, today]);
-  expect(view.next.every((session) => session.day > today)).toBe(true);
-  expect(view.last.every((session) => session.day < today && session.state === 'finished')).toBe(true);
+  expect(view.sessions.map((session) => session.day)).toEqual([demoToday, demoToday]);
+  expect(view.next.every((session) => session.day > demoToday)).toBe(true);
+  expect(view.last.every((session) => session.day < demoToday && session.state === 'finished')).toBe(true);
   for (const { time, blockCount, titles } of view.sessions) {
     expect(time.blocks).toHaveLength(blockCount);
     expect(titles.every((title) => title.length > 0)).toBe(true);
@@ -58,7 +55,7 @@ test('a player: bests match the attempts on the chart, twelve weeks or all', asy
     expect(Math.max(...results)).toBe(best.best);
   }
   // Seen from half a year later, twelve weeks are empty and all time is not.
-  const later = { ...context, today: dayAfter(today, 180) };
+  const later = { ...context, today: dayAfter(demoToday, 180) };
   expect((await playerView(later, id, 'palm-up-bounce'))!.chart!.attempts).toEqual([]);
   expect((await playerView(later, id, 'palm-up-bounce', true))!.chart!.attempts).toHaveLength(
     chart.attempts.length,

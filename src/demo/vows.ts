@@ -9,6 +9,7 @@ import { usualHome } from '@/session/vow/home';
 import { usualDose } from '@/session/vow/vow';
 import type { Character } from './people';
 import { dropChance, playBlock } from './player-log';
+import { turnedWeekday } from './week';
 
 /*
  * What the invented children promised over the weeks, and how they kept it: by tap, typed, or from a file. All made up.
@@ -37,6 +38,7 @@ export interface DemoVow extends Kept {
   /** First and last day, as days from today. */
   readonly from: number;
   readonly until: number;
+  /** ISO weekdays where the demo is looked at on a Tuesday; on other days they are turned along (week.ts). */
   readonly weekdays: readonly number[];
   readonly minutes: number;
   readonly atTime?: string;
@@ -140,14 +142,15 @@ export const vows: readonly DemoVow[] = [
   },
 ];
 
-/** The form of a vow, as a coach would have filled it in. */
+/** The form of a vow, as a coach would have filled it in. @param day the local ISO day so many days from today */
 export function vowForm(book: Book, age: number, one: DemoVow, day: (from: number) => string): VowForm {
   const part = ({ drillId, stepId, choices = [] }: DemoVow['parts'][number]) => ({
     ...{ drillId, stepId, dose: usualDose(book.step(drillId, stepId)!, age) },
     choices: choices.map((other) => ({ stepId: other, dose: usualDose(book.step(drillId, other)!, age) })),
   });
   return {
-    ...{ parts: one.parts.map(part), aim: one.aim, weekdays: [...one.weekdays], minutes: one.minutes },
+    ...{ parts: one.parts.map(part), aim: one.aim, minutes: one.minutes },
+    weekdays: one.weekdays.map((weekday) => turnedWeekday(weekday, day(0)) || 7).sort(),
     ...{ growth: one.growth ?? 0.1, atTime: one.atTime ?? null, alarm: one.atTime !== undefined },
     byEar: one.byEar ?? false,
     ...{ fromDay: day(one.from), untilDay: day(one.until) },
