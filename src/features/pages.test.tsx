@@ -2,9 +2,8 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { ReactElement } from 'react';
 import { catalogue, makeBook, plainContents } from '@/drills';
 import type { Warning } from '@/core/care/care';
-import { makeDemo } from '@/demo/make';
+import { demoScratch } from '@/demo/testing/demo-scratch';
 import type { Context } from '@/server/context';
-import { scratch } from '@/server/testing/scratch';
 import { drillView, drillsView } from '@/server/views/drills';
 import { placesView } from '@/server/views/places';
 import { playerView } from '@/server/views/player';
@@ -40,8 +39,7 @@ jest.mock('next/navigation', () => ({
 let context: Context;
 let close: () => void;
 beforeAll(async () => {
-  ({ context, close } = await scratch());
-  await makeDemo(context.db, { today: '2026-11-24', seed: 20, weeks: 2 });
+  ({ context, close } = await demoScratch(2));
 }, 60_000);
 afterAll(() => close());
 

@@ -7,7 +7,7 @@ import { bundleJsonSchema } from '@/formats/bundle/json-schema';
 import { bundleText } from '@/formats/bundle/write';
 import { thingNames, things, type Part } from '@/formats/bundle/things';
 import { tableOf } from '@/data/bundle';
-import { makeDemo } from '@/demo/make';
+import { demoScratch } from '@/demo/testing/demo-scratch';
 import type { Context } from '../context';
 import { refreshAttempts } from '../log/results';
 import { savePlayer, removePlayer } from '../squad/squad';
@@ -25,8 +25,7 @@ const bring = (context: Context, file: unknown, replace = false) =>
 let demo: Awaited<ReturnType<typeof scratch>>;
 let book: string;
 beforeAll(async () => {
-  demo = await scratch();
-  await makeDemo(demo.context.db, { today: demo.context.today, seed: 20, weeks: 2 });
+  demo = await demoScratch(2);
   await refreshAttempts(demo.context.db);
   book = await text(demo.context);
 }, 120_000);

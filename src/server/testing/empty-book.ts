@@ -1,30 +1,24 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { sql } from 'drizzle-orm';
-import { migrateDatabase, migrationsFolder, openDatabase, putIntoOneFile } from '@/data/client';
+import { migrateDatabase, migrationsFolder, openDatabase } from '@/data/client';
+import { keepAs } from './keep-as';
 
 let known: Promise<string> | null = null;
 
-/**
- * An empty book of this version, made once for all tests on this machine: migrating anew takes longer than most tests do.
- * It has no epoch, so that every copy gets its own.
- */
+/** An empty book of this version, made once for all tests on this machine: migrating anew takes longer than most tests do. */
 export const emptyBook = (): Promise<string> => (known ??= made());
 
 async function made(): Promise<string> {
   const file = path.join(tmpdir(), `vowstep-empty-${version()}.db`);
   if (existsSync(file)) return file;
-  const own = `${file}.${process.pid}`;
+  const own = `${file}.${process.pid}.making`;
   const db = await openDatabase(`file:${own}`);
   await migrateDatabase(db);
-  await db.run(sql`delete from database_fact where key = 'epoch'`);
-  await putIntoOneFile(db);
+  await keepAs(db, own, file);
   db.$client.close();
-  for (const beside of ['-wal', '-shm']) rmSync(`${own}${beside}`, { force: true });
-  // Whole or not at all: another worker may make the same.
-  renameSync(own, file);
+  for (const beside of ['', '-wal', '-shm']) rmSync(`${own}${beside}`, { force: true });
   return file;
 }
 

@@ -14,11 +14,17 @@ import { createSession, savePlan } from '../sessions/sessions';
 import { savePlayer } from '../squad/squad';
 import { emptyBook } from './empty-book';
 
-/** For tests: an empty database of its own, and a context on a fixed day. */
-export async function scratch(): Promise<{ context: Context; file: string; close: () => void }> {
+export interface Scratch {
+  readonly context: Context;
+  readonly file: string;
+  readonly close: () => void;
+}
+
+/** For tests: a database of its own, empty or a copy of a file, and a context on a fixed day. */
+export async function scratch(copied?: string): Promise<Scratch> {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-test-'));
   const file = path.join(folder, 'test.db');
-  copyFileSync(await emptyBook(), file);
+  copyFileSync(copied ?? (await emptyBook()), file);
   const db = await openDatabase(`file:${file}`);
   await giveEpoch(db);
   const newId = ids();
