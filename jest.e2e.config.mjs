@@ -15,7 +15,7 @@ delete browserTests.maxWorkers;
  * missing than it is here. What a secure page has besides (its service worker, its stores) is looked at in both.
  */
 const courtside = ['court', 'measures', 'keyboard', 'away', 'plan-changes', 'circuit'];
-const inBoth = ['court', 'away'];
+const inBoth = ['away'];
 const only = courtside.filter((name) => !inBoth.includes(name));
 
 export default {
@@ -26,7 +26,7 @@ export default {
       ...browserTests,
       displayName: 'browser',
       testMatch: ['**/*.e2e.ts'],
-      testPathIgnorePatterns: only.map((name) => `/${name}\\.e2e\\.ts$`),
+      testPathIgnorePatterns: [...only, 'today'].map((name) => `/${name}\\.e2e\\.ts$`),
     },
     {
       ...browserTests,
@@ -41,5 +41,6 @@ export default {
       testMatch: ['**/first-line.e2e.ts'],
       globals: { vowstepRemote: true },
     },
+    { ...browserTests, displayName: 'today', testMatch: ['**/today.e2e.ts'] },
   ],
 };
