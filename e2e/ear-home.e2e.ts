@@ -4,7 +4,7 @@ import path from 'node:path';
 import { plainBook } from '@/drills';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
-import { bouncesFor, playUntilHeard, teach } from './lib/bounces';
+import { bouncesFor, playRow, teach } from './lib/bounces';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
 import { PlayedMicrophone } from './lib/microphone';
 import { Page, patienceMs } from './lib/page';
@@ -40,7 +40,7 @@ async function hear(): Promise<void> {
   await page.sees('taught');
   await page.press('Listen and count');
   await page.becomes(`document.querySelector('[data-heard]')?.textContent`, '0');
-  await playUntilHeard(microphone, rowOf);
+  await playRow(microphone, rowOf);
   await page.press('Stop');
   await page.becomes(`/\\b${rowOf}\\b/.test(document.querySelector('[data-kept-as]').textContent)`, true);
 }

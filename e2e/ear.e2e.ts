@@ -4,7 +4,7 @@ import path from 'node:path';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { bouncesFor, playUntilHeard, teach, writeBounces } from './lib/bounces';
+import { bouncesFor, playRow, teach, writeBounces } from './lib/bounces';
 import { PlayedMicrophone } from './lib/microphone';
 import { Page } from './lib/page';
 import { bookSession, finish, tap, type Booked } from './lib/session';
@@ -37,6 +37,24 @@ const script = <T>(text: string): Promise<T> => browser.driver.executeScript<T>(
 const byEar = (name: string) =>
   script(`document.querySelector('[aria-label="${name}: count by ear"]').click()`);
 
+/**
+ * Opens the browser's own microphone and teaches it the strings. On a machine with far too much to do it can fall silent
+ * for good: then it is closed and opened anew, as anybody would.
+ */
+async function teachAnew(tries: number): Promise<void> {
+  await byEar('Mika');
+  await page.press('Open the microphone');
+  await page.sees('A touch sounds like');
+  try {
+    await teach(page, 'Bounces on the strings');
+    await page.sees('taught');
+  } catch (error) {
+    if (tries === 1) throw error;
+    await page.press('Close');
+    await teachAnew(tries - 1);
+  }
+}
+
 test('pages may ask for a microphone and a camera themselves, and nothing else may', async () => {
   const policyOf = async (where: string) => (await fetch(app.url + where)).headers.get('permissions-policy');
   expect(await policyOf('/')).toBe('camera=(self), microphone=(self), geolocation=()');
@@ -52,15 +70,12 @@ test('the browser’s own stand-in for a microphone is heard: it teaches the str
   await byEar('Mika');
   await page.sees('no sound is kept or sent');
   expect(await axeViolations(browser.driver)).toEqual([]);
-  await page.press('Open the microphone');
-  await page.sees('A touch sounds like');
-  await teach(page, 'Bounces on the strings');
-  await page.sees('taught');
+  await page.press('Close');
+  await teachAnew(3);
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Close');
 });
 
-// It goes silent for good on a machine with far too much to do: what is counted is played within the page.
 test('a row is taught, heard and kept: the tile, the log and the review say the same', async () => {
   await bouncesFor(microphone, rowOf);
   await byEar('Mika');
@@ -73,7 +88,7 @@ test('a row is taught, heard and kept: the tile, the log and the review say the 
   await microphone.play('lesson');
   await page.sees('taught');
   await page.press('Listen and count');
-  await playUntilHeard(microphone, rowOf);
+  await playRow(microphone, rowOf);
   await tap(page, 1, 2);
   await page.press('Stop');
   await page.sees('Tapped meanwhile: 2');
@@ -101,7 +116,7 @@ test('the practice microphone is told apart from the real one, and keeps nothing
   await teach(page, 'Bounces on the strings');
   await page.sees('taught');
   await page.press('Listen and count');
-  await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 4`, true, 30_000);
+  await page.becomes(`Number(document.querySelector('[data-heard]')?.textContent) > 4`, true);
   await tap(page, 2, 3);
   await setViewport(browser.driver, 390, 844);
   expect(await script('document.documentElement.scrollWidth')).toBe(390);
@@ -124,7 +139,7 @@ test('a microphone that is pulled out is missed, and what was counted stays', as
   await microphone.play('lesson');
   await page.sees('taught');
   await page.press('Listen and count');
-  await playUntilHeard(microphone, rowOf);
+  await playRow(microphone, rowOf);
   await microphone.unplug();
   await page.sees('The microphone is gone: what was counted until then stays below.');
   await page.becomes(

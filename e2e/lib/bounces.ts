@@ -38,17 +38,10 @@ export async function bouncesFor(microphone: PlayedMicrophone, rowOf: number): P
   });
 }
 
-/** Sounds the row until it is heard whole: a machine with much to do may lose sound on its way. */
-export async function playUntilHeard({ page, play }: Playing, rowOf: number): Promise<void> {
-  const heard = () =>
-    page.driver.executeScript<string | undefined>(
-      `return document.querySelector('[data-heard]')?.textContent`,
-    );
-  for (let n = 0; n < 5; n++) {
-    await play('row');
-    if ((await heard()) === String(rowOf)) return;
-  }
-  throw new Error(`A row of ${rowOf} was played five times, and ${await heard()} were heard.`);
+/** Sounds the row, and waits until it is heard whole. */
+export async function playRow({ page, play }: Playing, rowOf: number): Promise<void> {
+  await play('row');
+  await page.becomes(`document.querySelector('[data-heard]')?.textContent`, String(rowOf));
 }
 
 /** Asks to teach a sound, once three quiet seconds are over. */

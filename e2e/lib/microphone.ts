@@ -5,8 +5,9 @@ import type { Page } from './page';
 export const microphoneRate = 48_000;
 
 /**
- * A microphone that sounds what it is told to, and when: no test depends on how fast a machine is. The browser's own made-up
- * device is opened first, as the page asked for it, so that permissions and wishes are really asked.
+ * A microphone whose sound is made ahead and handed on piece by piece, each once, however late: nothing is lost on a machine
+ * that has much else to do. The browser's own made-up device is opened first, as the page asked for it, so that permissions
+ * and wishes are really asked.
  */
 export class PlayedMicrophone {
   constructor(readonly page: Page) {}
@@ -22,44 +23,64 @@ export class PlayedMicrophone {
     ]);
     await this.page.driver.executeAsyncScript(
       `const [files, done] = arguments;
+       const pieceSamples = 2048;
+       // Twice as fast as it sounds: nothing here counts seconds.
+       const speed = 2;
        const media = navigator.mediaDevices;
        const own = media.getUserMedia.bind(media);
-       const mic = { asked: [] };
+       const mic = { asked: [], track: null };
        window.testMicrophone = mic;
        media.getUserMedia = async (wishes) => {
          mic.asked.push(wishes);
-         for (const track of (await own(wishes)).getTracks()) track.stop();
-         const audio = new AudioContext();
-         await audio.resume();
-         const to = audio.createMediaStreamDestination();
-         const sounds = {};
-         for (const [name, text] of files)
-           sounds[name] = await audio.decodeAudioData(Uint8Array.from(atob(text), (c) => c.charCodeAt(0)).buffer);
-         const start = (name, loop) => {
-           const source = audio.createBufferSource();
-           source.buffer = sounds[name];
-           source.loop = loop;
-           source.connect(to);
-           source.start();
-           return source;
-         };
-         let room = start('room', true);
-         mic.play = (name) => new Promise((over) => {
-           room.stop();
-           start(name, false).onended = () => { room = start('room', true); over(); };
-         });
-         const [track] = to.stream.getAudioTracks();
-         mic.unplug = () => { track.stop(); track.dispatchEvent(new Event('ended')); };
-         return to.stream;
+         const stream = await own(wishes);
+         mic.track = stream.getAudioTracks()[0];
+         return stream;
        };
+       mic.unplug = () => { mic.track.stop(); mic.track.dispatchEvent(new Event('ended')); };
+       // What the page hands to its own part for samples goes to us: we fill it instead of the device.
+       const Node = window.AudioWorkletNode;
+       window.AudioWorkletNode = class extends Node {
+         constructor(context, ...more) {
+           super(context, ...more);
+           Object.defineProperty(this, 'port', { value: { postMessage: (to) => void feed(context, to) } });
+         }
+       };
+       async function feed(context, to) {
+         const sounds = {};
+         for (const [name, text] of files) {
+           const bytes = Uint8Array.from(atob(text), (c) => c.charCodeAt(0)).buffer;
+           // At the context's own rate, as the device's sound would come.
+           sounds[name] = (await new OfflineAudioContext(1, 1, context.sampleRate).decodeAudioData(bytes)).getChannelData(0);
+         }
+         const fromMs = performance.now();
+         let [sent, at, playing, over] = [0, 0, null, null];
+         mic.play = (name) => new Promise((resolve) => { [playing, at, over] = [sounds[name], 0, resolve]; });
+         const nextPiece = () => {
+           const piece = new Float32Array(pieceSamples);
+           for (let i = 0; i < pieceSamples; i++) {
+             if (playing && at >= playing.length) { playing = null; over(); }
+             piece[i] = playing ? playing[at++] : sounds.room[(sent + i) % sounds.room.length];
+           }
+           sent += pieceSamples;
+           return piece;
+         };
+         const send = () => {
+           if (mic.track.readyState === 'ended') return;
+           const due = ((performance.now() - fromMs) / 1000) * context.sampleRate * speed;
+           while (sent + pieceSamples <= due) { const piece = nextPiece(); to.postMessage(piece, [piece.buffer]); }
+           setTimeout(send, 20);
+         };
+         send();
+       }
        done();`,
       files,
     );
   }
 
-  /** Sounds a part; it has been heard to its end when this returns. */
+  /** Sounds a part; all of it has been handed over when this returns. */
   readonly play = async (name: string): Promise<void> => {
     await this.page.driver.manage().setTimeouts({ script: 120_000 });
+    await this.page.becomes('typeof window.testMicrophone?.play', 'function');
     await this.page.driver.executeAsyncScript(
       `const [name, done] = arguments; window.testMicrophone.play(name).then(() => done());`,
       name,
