@@ -2,13 +2,12 @@ import { Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { giveClip } from './lib/clip';
+import { everyS, giveClip, testClips } from './lib/clip';
 import { Page } from './lib/page';
 import { bookSession, type Booked } from './lib/session';
 
-/* A clip that is drawn and recorded in the browser, with flashes and clicks half a second apart: marked, timed, counted. */
-const everyS = 0.5;
-const flashes = 7;
+/* A clip with flashes and clicks half a second apart: marked, timed, counted. */
+const flashes = testClips.bounces;
 let app: App;
 let browser: Browser;
 let page: Page;
@@ -98,7 +97,7 @@ test('files that cannot be looked at are refused in words', async () => {
 });
 
 test('marks are right to a frame, and the touches of its sound are counted', async () => {
-  await giveClip(page, 'Open a clip', { flashes, everyS, name: 'bounces.webm' });
+  await giveClip(page, 'Open a clip', 'bounces', 'bounces.webm');
   await page.sees('Frame on');
   await page.becomes(`document.querySelector('input[type=range]').max > 3`, true);
   const marked = (n: number) =>
@@ -132,7 +131,7 @@ test('marks are right to a frame, and the touches of its sound are counted', asy
   await page.press('Count its touches by ear');
   await page.becomes(`document.querySelector('[data-clip-count]').textContent`, String(flashes));
   expect(await script(`document.querySelectorAll('[data-heard-at]').length`)).toBe(flashes);
-  // What was heard lies where the flashes are, as far as a recorder keeps sound and picture together.
+  // What was heard lies where the flashes are.
   const heard = await script<number[]>(
     `[...document.querySelectorAll('[data-heard-at]')].map((one) => Number(one.dataset.heardAt))`,
   );
@@ -190,7 +189,7 @@ test('a still is kept with the child’s page on this device, removed with a way
 });
 
 test('two clips start together at the same mark; slow, mirrored and measured', async () => {
-  await giveClip(page, 'Open a second clip beside it', { flashes: 3, everyS, name: 'other.webm' });
+  await giveClip(page, 'Open a second clip beside it', 'short', 'other.webm');
   await page.becomes(`document.querySelectorAll('video').length`, 2);
   await page.sees('Set the same mark in both');
   await script(

@@ -144,7 +144,7 @@ await page.press('Close');
 // A clip that is drawn here, marked and counted.
 await driver.get(`${app.url}/sessions/${held}/clip`);
 await page.choose('Block', 'Ring target');
-await giveClip(page, 'Open a clip', { flashes: 8, everyS: 0.5, name: 'Ring target.webm' });
+await giveClip(page, 'Open a clip', 'bounces', 'Ring target.webm');
 await page.becomes(`document.querySelector('input[type=range]')?.max > 3`, true);
 const standsAt = `parseFloat(document.querySelector('[data-at]').textContent)`;
 const stand = async (atS: number) => {
