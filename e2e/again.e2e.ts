@@ -2,6 +2,7 @@ import { By } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { demoSession } from './lib/demo';
 import { Page, patienceMs } from './lib/page';
 
 /* From a session of last week to next week's, changed in two places and printed: with the mouse, and counted. */
@@ -27,12 +28,10 @@ const saved = () => page.becomes(`document.querySelector('[role=status]').textCo
 
 test('last week’s session is planned again for next week, changed in two places and printed, in at most twelve clicks', async () => {
   await browser.driver.get(`${app.url}/sessions`);
-  const [last] = await app.query(
-    `select id, title, start_time from session where state = 'finished' and title = 'Hands and strokes' order by day desc limit 1`,
-  );
+  const last = await demoSession(app, { state: 'finished', title: 'Hands and strokes' });
   await page.sees('Past');
   await browser.driver.executeScript(
-    `document.querySelector('a[href="/sessions/${String(last!.id)}/review"]').parentElement.querySelector('button').click()`,
+    `document.querySelector('a[href="/sessions/${last.id}/review"]').parentElement.querySelector('button').click()`,
   );
   clicks += 1;
   await page.sees('Hands and strokes again');
@@ -42,10 +41,10 @@ test('last week’s session is planned again for next week, changed in two place
   // The same group, hour and blocks, on another day.
   const id = (await browser.driver.getCurrentUrl()).match(/sessions\/(\w+)/)![1]!;
   const [now] = await app.query('select * from session where id = ?', [id]);
-  expect(now).toMatchObject({ title: 'Hands and strokes', start_time: last!.start_time, state: 'planned' });
+  expect(now).toMatchObject({ title: 'Hands and strokes', start_time: last.startTime, state: 'planned' });
   const drills = (id: unknown) =>
     app.query('select drill_id from block where session_id = ? order by position', [id as string]);
-  expect(await drills(now!.id)).toEqual(await drills(last!.id));
+  expect(await drills(now!.id)).toEqual(await drills(last.id));
 
   // One drill more, and one block less.
   const before = (await drills(now!.id)).length;
@@ -106,7 +105,7 @@ test('the paper says what the plan says: every child’s aim, and nothing to pre
 test.each([
   ['/squad', '9 players.', 1],
   ['/drills/racket-wall-rally', 'Look for', 2],
-])('%s prints on %d page, without the way round', async (path, words, most) => {
+])('%s (%s) prints on %d page, without the way round', async (path, words, most) => {
   const chromium = browser.driver as unknown as {
     sendAndGetDevToolsCommand(name: string, params: object): Promise<{ data: string }>;
   };
@@ -124,15 +123,13 @@ test.each([
 
 test('the same sheet is taken away as a PDF file', async () => {
   await browser.driver.get(`${app.url}/sessions`);
-  const [planned] = await app.query(
-    `select id, day from session where state = 'planned' order by day limit 1`,
-  );
+  const planned = await demoSession(app, { state: 'planned' });
   const [type, name, start] = await browser.driver.executeAsyncScript<[string, string, string]>(
     `fetch(arguments[0]).then(async (answer) => arguments[1]([answer.headers.get('content-type'), answer.headers.get('content-disposition'), (await answer.text()).slice(0, 5)]))`,
-    `/sessions/${String(planned!.id)}/paper.pdf`,
+    `/sessions/${planned.id}/paper.pdf`,
   );
   expect([type, start]).toEqual(['application/pdf', '%PDF-']);
-  expect(name).toContain(`session-${String(planned!.day)}.pdf`);
+  expect(name).toContain(`session-${planned.day}.pdf`);
 });
 
 test('week by week until a day, with a holiday left out; taken back with one press', async () => {

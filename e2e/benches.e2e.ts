@@ -2,6 +2,7 @@ import { By } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
+import { demoPlayer } from './lib/demo';
 import { Page } from './lib/page';
 
 /* The benches: a question worked out, its answer in a sentence, and what it leaves in a plan. */
@@ -14,7 +15,7 @@ beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
   const pick = async (name: string, sql: string) => (ids[name] = (await app.query(sql))[0]!.id as string);
-  await pick('nessa', `select id from player where name like 'Nessa%'`);
+  ids.nessa = await demoPlayer(app, 'Nessa');
   await pick('yard', `select id from place where name like 'Slipway%'`);
   await pick('hall', `select id from place where name like 'Rope%'`);
 });

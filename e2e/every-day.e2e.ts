@@ -2,7 +2,9 @@ import { By, Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
+import { demoPlayer } from './lib/demo';
 import { Page } from './lib/page';
+import { demoIds } from './lib/views';
 
 /* What a coach does every day besides counting: fill the time, write things down, find them again, let a child join. */
 let app: App;
@@ -14,11 +16,7 @@ let held: string;
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  const one = async (sql: string) => (await app.query(sql))[0]!.id as string;
-  planned = await one(`select id from session where state = 'planned' order by day, start_time limit 1`);
-  held = await one(
-    `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
-  );
+  ({ planned, held } = await demoIds(app));
 });
 afterAll(async () => {
   await browser?.close();
@@ -92,14 +90,14 @@ describe('filling the time', () => {
 
 test('a plan is kept as a pattern, and the next session starts from it', async () => {
   await page.press('More');
-  await page.type('Keep as a pattern, named', 'Our Thursday');
+  await page.type('Keep as a pattern, named', 'Our usual');
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Keep');
   await page.sees('is kept as a pattern');
   await open('/sessions');
-  await page.sees('Our Thursday');
+  await page.sees('Our usual');
   await browser.driver.executeScript(
-    `[...document.querySelectorAll('[data-pattern]')].find((one) => one.textContent.includes('Our Thursday')).querySelector('button').click()`,
+    `[...document.querySelectorAll('[data-pattern]')].find((one) => one.textContent.includes('Our usual')).querySelector('button').click()`,
   );
   await page.sees('First the booking');
   await page.type('Title', 'From the pattern');
@@ -125,8 +123,7 @@ test('a recap and notes are written in the review, and stand in the next plan an
   await page.sees('What was hard? turning');
   await page.sees('Eyes on the wall');
   expect(await axeViolations(browser.driver)).toEqual([]);
-  const [juno] = await app.query(`select id from player where name like 'Juno%'`);
-  await open(`/players/${String(juno!.id)}`);
+  await open(`/players/${await demoPlayer(app, 'Juno')}`);
   await page.sees('Eyes on the wall');
   await page.press('Remove the note “Eyes on the wall”');
   await page.sees('Note removed.');
@@ -190,9 +187,7 @@ describe('finding', () => {
   });
 
   test('what was removed stands in one place and is brought back', async () => {
-    await open(
-      '/players/' + String((await app.query(`select id from player where name like 'Teo%'`))[0]!.id),
-    );
+    await open(`/players/${await demoPlayer(app, 'Teo')}`);
     await page.press('Remove from the squad');
     await page.sees('was removed from the squad');
     await open('/removed');

@@ -1,6 +1,7 @@
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
+import { demoPlayer, demoSession } from './lib/demo';
 import { Page } from './lib/page';
 
 /* What a family may ask for, and the copies of the book. */
@@ -12,7 +13,7 @@ let nessa: string;
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  nessa = String((await app.query(`select id from player where name like 'Nessa%'`))[0]!.id);
+  nessa = await demoPlayer(app, 'Nessa');
 });
 afterAll(async () => {
   await browser?.close();
@@ -57,6 +58,7 @@ test('a family gets everything about their child, on a page and as a file', asyn
 
 test('a child is removed for good after the name is typed, and the copy that still holds them is named', async () => {
   await browser.driver.get(`${app.url}/players/${nessa}`);
+  const held = (await demoSession(app, { state: 'finished', player: 'Nessa' })).id;
   await page.press('Remove for good');
   await page.sees('This cannot be undone.');
   expect(await axeViolations(browser.driver)).toEqual([]);
@@ -71,11 +73,7 @@ test('a child is removed for good after the name is typed, and the copy that sti
   await page.sees('8 players');
   expect(await app.query(`select count(*) as n from player where name like '%Nessa%'`)).toEqual([{ n: 0 }]);
   // The reviews of what was held go on without the name.
-  const [held] = await app.query(
-    `select s.id from session s join session_player sp on sp.session_id = s.id where sp.player_id = ? and s.state = 'finished' order by s.day desc limit 1`,
-    [nessa],
-  );
-  await browser.driver.get(`${app.url}/sessions/${String(held!.id)}/review`);
+  await browser.driver.get(`${app.url}/sessions/${held}/review`);
   await page.sees('A child who left');
   await browser.driver.get(`${app.url}/players/${nessa}`);
   await page.sees('not');

@@ -5,6 +5,7 @@ import { ulid } from 'ulid';
 import migrations from '../drizzle/meta/_journal.json';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
+import { demoBlock, demoPlayer, demoSession } from './lib/demo';
 import { Page, patienceMs } from './lib/page';
 import { nextUntil } from './lib/session';
 
@@ -18,16 +19,12 @@ let playerId: string;
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  const [row] = await app.query(
-    `select s.id as session, b.id as block, p.player_id as player from session s join block b on b.session_id = s.id
-     join session_player p on p.session_id = s.id where s.state = 'planned' order by s.day, s.start_time, b.position limit 1`,
-  );
-  [blockId, playerId] = [row!.block as string, row!.player as string];
+  const counted = await demoSession(app, { state: 'planned', title: 'Wall and feet', player: 'Nessa' });
+  blockId = await demoBlock(app, counted.id, 'wrist-and-forearm');
+  playerId = await demoPlayer(app, 'Nessa');
   // A session nobody counts in: all of its blocks can be taken out.
-  const [other] = await app.query(`select id from session where state = 'planned' and id <> ? limit 1`, [
-    row!.session as string,
-  ]);
-  plan = `${app.url}/sessions/${other!.id as string}/plan`;
+  const other = await demoSession(app, { state: 'planned', title: 'Table and wall' });
+  plan = `${app.url}/sessions/${other.id}/plan`;
 });
 afterAll(async () => {
   await browser?.close();
@@ -278,12 +275,7 @@ test.each([
 });
 
 test('counts left on the device are sent from any page, once', async () => {
-  const [row] = await app.query(
-    `select b.session_id as id from block b join session s on s.id = b.session_id
-     where b.id <> ? and b.drill_id = 'clap-and-catch' and s.state = 'planned' limit 1`,
-    [blockId],
-  );
-  const session = row!.id as string;
+  const session = (await demoSession(app, { state: 'planned', drill: 'clap-and-catch' })).id;
   const made = async () =>
     (
       await app.query(

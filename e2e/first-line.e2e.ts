@@ -1,4 +1,4 @@
-import { By, Key } from 'selenium-webdriver';
+import { By, Key, type WebElement } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import { Page } from './lib/page';
@@ -59,18 +59,19 @@ test('a session of three blocks is planned, and the tape follows every change', 
 
   // By drag: the last piece goes to the front. By keyboard: ring target goes last.
   const pieces = await browser.driver.findElements(By.css('[data-block]'));
-  const from = await pieces[2]!.getRect();
-  const to = await pieces[0]!.getRect();
-  const middle = (box: typeof from) => ({
-    x: Math.round(box.x + box.width / 2),
-    y: Math.round(box.y + box.height / 2),
-  });
+  // Where they are on the screen, however far the page is scrolled.
+  const middle = (piece: WebElement) =>
+    browser.driver.executeScript<{ x: number; y: number }>(
+      `const { left, top, width, height } = arguments[0].getBoundingClientRect(); return { x: Math.round(left + width / 2), y: Math.round(top + height / 2) };`,
+      piece,
+    );
+  const [from, to] = [await middle(pieces[2]!), await middle(pieces[0]!)];
   const mouse = browser.driver.actions({ async: true });
   await mouse
-    .move(middle(from))
+    .move(from)
     .press()
-    .move({ ...middle(from), x: middle(from).x - 20 })
-    .move({ ...middle(to), x: middle(to).x - 20, duration: 300 })
+    .move({ ...from, x: from.x - 20 })
+    .move({ ...to, x: to.x - 20, duration: 300 })
     .release()
     .perform();
   await page.becomes(order, ['1 Palm-up bounce', '2 Marker touches', '3 Ring target']);

@@ -1,6 +1,7 @@
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { demoPlayer } from './lib/demo';
 import { Page } from './lib/page';
 
 /* What the log says of players: progress, who needs the coach, schools, a family's page, challenges. */
@@ -59,8 +60,7 @@ test('the coach’s school proposes, and one press accepts it', async () => {
 });
 
 test('progress: a ladder opens by a press, its chance opens to what it is made of', async () => {
-  const nessa = await one(`select id from player where name like 'Nessa%'`);
-  await open(`/players/${String(nessa.id)}`);
+  await open(`/players/${await demoPlayer(app, 'Nessa')}`);
   await page.press('Progress');
   await page.sees('What is next, and when');
   await page.press('Ring target');
@@ -80,8 +80,7 @@ test('progress: a ladder opens by a press, its chance opens to what it is made o
 });
 
 test('the family’s page is one child’s alone, and prints on paper', async () => {
-  const nessa = await one(`select id from player where name like 'Nessa%'`);
-  await open(`/players/${String(nessa.id)}/progress`);
+  await open(`/players/${await demoPlayer(app, 'Nessa')}/progress`);
   await page.press('For the family');
   await page.sees('What got better');
   const others = (await app.query(`select name from player where name not like 'Nessa%'`)).map(

@@ -6,6 +6,7 @@ import { ulid } from 'ulid';
 import { plainBook } from '@/drills';
 import { openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
+import { demoBlock, demoPlayer, demoSession } from './lib/demo';
 import { Page } from './lib/page';
 
 /* What a stranger, a full disk or a locked file may do: the server says so in a sentence, and goes on. */
@@ -17,11 +18,9 @@ let run: { session: string; block: string; player: string };
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  const [row] = await app.query(
-    `select s.id as session, b.id as block, p.player_id as player from session s join block b on b.session_id = s.id
-     join block_player p on p.block_id = b.id where s.state = 'planned' and p.sits_out = 0 order by s.day, s.start_time, b.position limit 1`,
-  );
-  run = row as typeof run;
+  const session = (await demoSession(app, { state: 'planned', drill: 'clap-and-catch', player: 'Nessa' })).id;
+  const block = await demoBlock(app, session, 'clap-and-catch');
+  run = { session, block, player: await demoPlayer(app, 'Nessa') };
 });
 afterAll(async () => {
   await browser?.close();

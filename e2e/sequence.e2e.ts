@@ -2,6 +2,7 @@ import { Key } from 'selenium-webdriver';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { demoBlock, demoSession } from './lib/demo';
 import { Page } from './lib/page';
 import { nextBlock } from './lib/session';
 
@@ -15,11 +16,8 @@ let session: string;
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  const [row] = await app.query(
-    `select b.id, b.session_id from block b join session s on s.id = b.session_id
-     where s.state = 'planned' and b.drill_id = 'shadow-patterns' order by s.day limit 1`,
-  );
-  [block, session] = [row!.id as string, row!.session_id as string];
+  session = (await demoSession(app, { state: 'planned', drill: 'shadow-patterns' })).id;
+  block = await demoBlock(app, session, 'shadow-patterns');
   // The step of four strokes in a time, whatever rung they stand on today.
   const dose = JSON.stringify({ kind: 'timed', rounds: 2, workS: 40, restS: 40 });
   await app.query(`update block set step_id = 'four-shots', dose = ? where id = ?`, [dose, block]);

@@ -8,6 +8,7 @@ import { pdfPages, pdfPicture } from '../testing/pdf-picture';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
+import { demoPlayer, demoSession } from './lib/demo';
 import { Page, patienceMs } from './lib/page';
 
 /* Vows: made from a review, taken home on a card, counted on a phone without the server, brought back; and as one file. */
@@ -22,7 +23,7 @@ const run = <T>(script: string) => browser.driver.executeScript<T>(`return (${sc
 beforeAll(async () => {
   [app, browser] = await Promise.all([openApp({ demo: true }), openBrowser()]);
   page = new Page(browser.driver);
-  nessa = String((await one(`select id from player where name like 'Nessa%'`)).id);
+  nessa = await demoPlayer(app, 'Nessa');
 });
 afterAll(async () => {
   await browser?.close();
@@ -33,12 +34,8 @@ let link: string;
 const waiting = `document.querySelector('[data-waiting]').dataset.waiting`;
 
 test('a vow from a review: its days stand there while it is typed, and one press makes it', async () => {
-  const held = await one(
-    `select s.id from session s join session_player p on p.session_id = s.id
-     where s.state = 'finished' and s.kind = 'court' and p.player_id = ? order by s.day desc limit 1`,
-    [nessa],
-  );
-  await open(`/sessions/${String(held.id)}/review`);
+  const held = await demoSession(app, { state: 'finished', player: 'Nessa' });
+  await open(`/sessions/${held.id}/review`);
   await page.sees('Vows until the next time');
   await run(
     `[...document.querySelectorAll('[aria-label="Vows until the next time"] a')].find((a) => a.textContent.includes('Nessa')).click()`,
@@ -273,7 +270,7 @@ test('every way of counting at home: by the clock, by the watch, into zones, typ
   await app.query(
     `update home set kit = '[["racket",1],["ball",20],["chalk",1],["marker",10],["hoop",3],["tape",1],["raised marker",6]]', lamps = 0`,
   );
-  const juno = String((await one(`select id from player where name like 'Juno%'`)).id);
+  const juno = await demoPlayer(app, 'Juno');
   const within = (drill: string) =>
     `[...document.querySelectorAll('h2')].find((one) => one.textContent === '${drill}').parentElement`;
   const press = (drill: string, words: string) =>

@@ -32,8 +32,25 @@ export class Page {
     await this.settled(async () => {
       const button = await this.button(words);
       await this.driver.wait(until.elementIsEnabled(button), patienceMs, `${words} stays disabled`);
-      await button.click();
+      await this.click(button);
     });
+  }
+
+  /**
+   * Clicks what can be clicked. The driver scrolls only as far as it must, so what it clicks may end up under a notice at
+   * the edge of the screen: a person would scroll on, instead of waiting for the notice to go.
+   */
+  private async click(element: WebElement): Promise<void> {
+    try {
+      await element.click();
+    } catch (error) {
+      if ((error as Error).name !== 'ElementClickInterceptedError') throw error;
+      await this.driver.executeScript(
+        `arguments[0].scrollIntoView({ block: 'center', behavior: 'instant' })`,
+        element,
+      );
+      await element.click();
+    }
   }
 
   /** Leaves the page for good: its tab is closed, and an empty one is there instead. */
@@ -69,7 +86,7 @@ export class Page {
         `No box says ${words}`,
       );
       await this.alive(box);
-      await box.click();
+      await this.click(box);
     });
   }
 

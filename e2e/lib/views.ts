@@ -1,7 +1,9 @@
 import type { App } from './app';
+import { demoPlayer, demoSession } from './demo';
 
 /** Ids of the demo that addresses are made with. */
 export interface Ids {
+  /** The next session of the tennis group, and the last one that was held: with hands, feet, a wall and Juno in it. */
   readonly planned: string;
   readonly held: string;
   readonly nessa: string;
@@ -13,16 +15,20 @@ export interface Ids {
 }
 
 export async function demoIds(app: App): Promise<Ids> {
-  const pick = async (sql: string) => (await app.query(sql))[0]!.id as string;
+  const pick = async (what: string, sql: string) => {
+    const [row] = await app.query(sql);
+    if (!row) throw new Error(`The demo has no ${what}.`);
+    return row.id as string;
+  };
+  const asked = { drill: 'clap-and-catch', player: 'Juno' };
   return {
-    planned: await pick(`select id from session where state = 'planned' order by day, start_time limit 1`),
-    held: await pick(
-      `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
-    ),
-    nessa: await pick(`select id from player where name like 'Nessa%'`),
-    bram: await pick(`select id from player where name like 'Bram%'`),
-    challenge: await pick(`select id from challenge where kind = 'level'`),
+    planned: (await demoSession(app, { ...asked, state: 'planned' })).id,
+    held: (await demoSession(app, { ...asked, state: 'finished' })).id,
+    nessa: await demoPlayer(app, 'Nessa'),
+    bram: await demoPlayer(app, 'Bram'),
+    challenge: await pick('challenge on level ground', `select id from challenge where kind = 'level'`),
     vow: await pick(
+      'vow of Nessa’s',
       `select v.id from vow v join player p on p.id = v.player_id where p.name like 'Nessa%' order by v.until_day desc limit 1`,
     ),
   };
