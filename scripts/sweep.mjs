@@ -55,9 +55,8 @@ await main(async () => {
     await makeDemoData(demoFile, { clock });
     const file = path.join(results, `${table.length}.json`);
     const args = ['--config', 'jest.e2e.config.mjs', ...tests, '--json', '--outputFile', file];
-    await run(bin('jest'), args, { env: { ...clock.env, VOWSTEP_DEMO_FILE: demoFile }, out: 2 }).catch(
-      () => undefined,
-    );
+    const env = { ...clock.env, VOWSTEP_DEMO_FILE: demoFile };
+    await report.timed('Browser tests', () => run(bin('jest'), args, { env, out: 2 }).catch(() => undefined));
     report.add(JSON.parse(readFileSync(file, 'utf8')));
     report.print();
     const goals = await run('npm', ['run', '-s', 'goals', '--', '--summary'], { env: clock.env, quiet: true })
