@@ -22,7 +22,7 @@ export default class SaysHow extends TestEnvironment {
     const only = test ? ` -t ${quoted(asPattern(nameOf(test)))}` : '';
     const command = browser
       ? `npm run e2e -- ${path.basename(this.file, '.e2e.ts')}`
-      : `npm run unit -- ${this.file}`;
+      : `${TZ ? `TZ=${TZ} ` : ''}npm run unit -- ${this.file}`;
     return `${when} Alone: ${VOWSTEP_TEST_ASK}${command}${project}${only}`;
   }
 }

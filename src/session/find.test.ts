@@ -2,7 +2,7 @@ import { fitsHere } from '@/core/place/fits';
 import { kit, places } from '@/demo/house';
 import type { Place } from '@/core/place/place';
 import { catalogue } from '@/drills';
-import { anything, findDrills, matches, usualS, type Wanted } from './find';
+import { aboutness, anything, findDrills, matches, usualS, type Wanted } from './find';
 import { atHand, kitAtHand, kitThings } from '@/drills/kit';
 
 const counts = atHand(kit as Record<string, number>);
@@ -34,6 +34,18 @@ test('words are looked for everywhere, in any order and case', () => {
   expect(matches(spin, 'brush')).toBe(true);
   expect(matches(spin, 'spin trampoline')).toBe(false);
   expect(found({ words: 'high ball' }).map((drill) => drill.id)).toContain('retreat-for-the-high-ball');
+});
+
+test.each(['c++', '((', '[', '\\', '*', 'a|b', '(((a+)+)+)+$'])(
+  '%s is looked for as it stands: nothing in it means anything else',
+  (words) => {
+    expect(found({ words })).toEqual([]);
+    for (const drill of catalogue) expect(aboutness(drill, words)).toBe(0);
+  },
+);
+
+test('a search of nothing but blanks is about nothing', () => {
+  for (const drill of catalogue) expect(aboutness(drill, '  ')).toBe(0);
 });
 
 test('by kit and place: a living room has no wall, no bounce, and a low ceiling', () => {

@@ -6,12 +6,14 @@ import { alone, paceOn } from './pace';
 import { alike } from '@/drills/thesaurus';
 import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
+const wordsOf = (text: string): string[] => text.split(/\s+/).filter(Boolean);
+
 /**
  * Does a drill have all of these words, in any order, anywhere a coach would look? Others that mean the same count in
  * its title, its family and what it trains.
  */
 export function matches(drill: Drill, words: string): boolean {
-  const wanted = words.trim().toLowerCase().split(/\s+/).filter(Boolean);
+  const wanted = wordsOf(words.toLowerCase());
   if (wanted.length === 0) return true;
   const text = [
     drill.title,
@@ -29,14 +31,19 @@ export function matches(drill: Drill, words: string): boolean {
 }
 
 /** A word of the thesaurus counts where it stands on its own: "cut" is not in "execute". */
-const hasWord = (text: string, word: string): boolean => new RegExp(`(?<![a-z])${word}(?![a-z])`).test(text);
+function hasWord(text: string, word: string): boolean {
+  // No pattern is made of it: people write what would mean something else there, or take for ever to match.
+  for (let at = text.indexOf(word); at !== -1; at = text.indexOf(word, at + 1))
+    if (!isLetter(text[at - 1]) && !isLetter(text[at + word.length])) return true;
+  return false;
+}
+
+const isLetter = (letter: string | undefined): boolean =>
+  letter !== undefined && letter >= 'a' && letter <= 'z';
 
 /** How much a drill is about some words: 3 by its family, 2 by its title, 1 by what it trains, 0 by any other text. */
 export function aboutness(drill: Drill, words: string): number {
-  const all = words
-    .trim()
-    .split(/\s+/)
-    .flatMap((word) => alike(word));
+  const all = wordsOf(words).flatMap((word) => alike(word));
   const says = (text: string) => all.some((word) => hasWord(text.toLowerCase(), word));
   if (says(drill.family)) return 3;
   return says(drill.title) ? 2 : says(drill.trains.join(' ')) ? 1 : 0;
