@@ -73,6 +73,16 @@ export default tseslint.config(
     rules: { ...next.configs.recommended.rules, ...hooks.configs['recommended-latest'].rules },
   },
   {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/link.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Use ui/link: it does not fetch ahead.' },
+      ],
+    },
+  },
+  {
     // The core is pure: no clock, no chance of its own, no interface, no I/O.
     files: ['core', 'drills', 'session', 'formats'].map((room) => `src/${room}/**/*.ts`),
     ignores: ['**/*.test.ts'],

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './link';
 import type { ComponentProps } from 'react';
 import { buttonClass, type ButtonLook } from './button-class';
 

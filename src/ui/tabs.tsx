@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from './link';
 import { cx } from './class-names';
 
 interface Props {
@@ -16,7 +16,6 @@ export function Tabs({ label, rooms, here }: Props) {
         <Link
           key={path}
           href={path}
-          prefetch={false}
           aria-current={title === here ? 'page' : undefined}
           className={cx(
             'inline-flex min-h-11 items-center rounded-t-md px-4 font-semibold',

@@ -1,7 +1,7 @@
 'use client';
 
 import { PencilLine } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { settingFits } from '@/session/pace';
 import type { BlockSetting } from '@/core/setting';

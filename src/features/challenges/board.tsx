@@ -1,7 +1,7 @@
 'use client';
 
 import { Award, Trash2, Undo2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import type { BoardLine, PairLine } from '@/core/skill/challenge';
@@ -173,7 +173,6 @@ function Line({
           {line.won && (
             <Link
               href={`/challenges/${challenge.id}/certificate/${line.playerId}`}
-              prefetch={false}
               className="hit ml-3 inline-flex items-center gap-1 font-semibold text-ink underline underline-offset-4 print:hidden"
             >
               <Award aria-hidden size={16} /> Certificate

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { counted, inThousands } from '@/core/words';
 import type { ChallengesView } from '@/server/views/challenges';
@@ -52,11 +52,7 @@ export function ChallengesPage({ view }: { readonly view: ChallengesView }) {
                     <span className="font-semibold">{daysLeftWords(one)}</span>
                   </p>
                   <h2 className="text-xl">
-                    <Link
-                      href={`/challenges/${one.id}`}
-                      prefetch={false}
-                      className="hit underline-offset-4 hover:underline"
-                    >
+                    <Link href={`/challenges/${one.id}`} className="hit underline-offset-4 hover:underline">
                       {one.title}
                     </Link>
                   </h2>

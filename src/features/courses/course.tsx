@@ -1,7 +1,7 @@
 'use client';
 
 import { Printer, RefreshCw, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { removeCourseAction, replanCourseAction } from '@/server/actions/courses';
@@ -85,11 +85,7 @@ export function CoursePage({ view }: { readonly view: CourseView }) {
       <div className="mt-4 grid items-start gap-4 lg:grid-cols-2">
         <Sheet className="p-4" aria-label="The ladder">
           <h2 className="text-lg">
-            <Link
-              href={`/drills/${view.drillId}`}
-              prefetch={false}
-              className="hit underline-offset-4 hover:underline"
-            >
+            <Link href={`/drills/${view.drillId}`} className="hit underline-offset-4 hover:underline">
               {view.drill}
             </Link>
             , up to the goal
@@ -133,7 +129,6 @@ function CourseTable({ view }: { readonly view: CourseView }) {
               <th key={id} scope="col" className="pr-3">
                 <Link
                   href={`/sessions/${id}/${state === 'held' ? 'review' : 'plan'}`}
-                  prefetch={false}
                   className="hit underline underline-offset-4"
                 >
                   {index + 1}. {shortDay(day)}
@@ -152,7 +147,6 @@ function CourseTable({ view }: { readonly view: CourseView }) {
               <th scope="row" className="py-1 pr-4">
                 <Link
                   href={`/players/${id}/progress?drill=${view.drillId}`}
-                  prefetch={false}
                   className="hit underline-offset-4 hover:underline"
                 >
                   {name}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { counted } from '@/core/words';
 import type { CourseGroup, CourseLine } from '@/server/views/courses';
@@ -55,11 +55,7 @@ export function CoursesPage({ courses, groups, today }: Props) {
           <li key={one.id}>
             <Sheet className="h-full p-4" aria-label={one.title}>
               <h2 className="text-xl">
-                <Link
-                  href={`/courses/${one.id}`}
-                  prefetch={false}
-                  className="hit underline-offset-4 hover:underline"
-                >
+                <Link href={`/courses/${one.id}`} className="hit underline-offset-4 hover:underline">
                   {one.title}
                 </Link>
               </h2>

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Drill } from '@/drills/types';
 import { useHouse } from '@/ui/house';
 import { catalogue } from '@/drills';

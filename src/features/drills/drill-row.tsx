@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { usualS } from '@/session/find';
 import type { Drill } from '@/drills/types';
 import type { Fit } from '@/core/place/fits';

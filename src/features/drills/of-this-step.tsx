@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { handM, clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
 import { inMetres } from '@/core/explanations/wall';
 import { heightOf } from '@/core/fit/growth';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import { counted } from '@/core/words';
 import type { FindView } from '@/server/views/find';
@@ -70,7 +70,7 @@ function Kind({ title, of, children }: { title: string; of: number; children: Re
 function Found({ href, name, about }: { href: string; name: string; about: string }) {
   return (
     <li className="border-t border-line">
-      <Link href={href} prefetch={false} className="block min-h-11 py-1.5 leading-snug hover:bg-chalk">
+      <Link href={href} className="block min-h-11 py-1.5 leading-snug hover:bg-chalk">
         <span className="font-semibold break-words">{name}</span>
         <span className="block text-sm text-soft">{about}</span>
       </Link>

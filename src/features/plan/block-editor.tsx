@@ -1,7 +1,7 @@
 'use client';
 
 import { ArrowLeft, ArrowRight, Lock, Trash2, Wind } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import type { Book } from '@/drills';
 import { paceOn, rateOn } from '@/session/pace';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Book } from '@/drills';
 import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
@@ -59,7 +59,6 @@ export function BlockPlayers({ book, block, time, players, held, targetOf, partO
                   {player.name}{' '}
                   <Link
                     href={`/vows/new?player=${player.id}&drill=${drill.id}&step=${step.id}`}
-                    prefetch={false}
                     aria-label={`Make a vow with ${player.name}`}
                     className="hit font-normal text-soft underline underline-offset-4"
                   >

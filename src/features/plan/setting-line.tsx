@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { settingFits, takesSequence } from '@/session/pace';
 import type { PlanBlock } from '@/session/plan';
 import type { Drill, Step } from '@/drills/types';

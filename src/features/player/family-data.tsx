@@ -21,7 +21,7 @@ export function FamilyData({ id, name }: { readonly id: string; readonly name: s
     <Sheet className="p-3 print:hidden" aria-label="For the family">
       <h2 className="text-lg">For the family</h2>
       <div className="mt-1 flex flex-wrap gap-2">
-        <ButtonLink href={`/players/${id}/everything`} prefetch={false}>
+        <ButtonLink href={`/players/${id}/everything`}>
           <ScrollText aria-hidden size={18} /> Everything about {name}
         </ButtonLink>
         <a className={buttonClass()} href={`/api/book?part=child&id=${id}`} download>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Dices } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { better, resultInWords } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import type { PlayerView } from '@/server/views/player';
@@ -68,7 +68,6 @@ export function PlayerPage({ view }: { view: PlayerView }) {
             <h2 className="text-lg">Bests, and the mark to pass</h2>
             <Link
               href={`/benches/rally?player=${facts.id}`}
-              prefetch={false}
               className="inline-flex min-h-8 touch:min-h-11 items-center gap-1 text-sm font-semibold underline underline-offset-4"
             >
               <Dices aria-hidden size={16} /> What would the next step do?
@@ -140,7 +139,6 @@ function Chart({ view, chart }: { view: PlayerView; chart: NonNullable<PlayerVie
           <Link
             href={chart.whole ? here : `${here}&all=1`}
             scroll={false}
-            prefetch={false}
             className="font-semibold text-ink underline underline-offset-4"
           >
             {chart.whole ? 'Show twelve weeks' : 'Show all time'}

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { numberInWords, resultInWords } from '@/core/counting/measure';
 import { explainTouches } from '@/core/explanations/results';
 import { measures } from '@/core/counting/measure';
@@ -84,7 +84,6 @@ function StandingRow({
         <Link
           href={`/players/${playerId}?drill=${drill.id}`}
           scroll={false}
-          prefetch={false}
           aria-current={shown ? 'true' : undefined}
           className="hit block font-semibold underline-offset-4 hover:underline"
         >

@@ -1,7 +1,7 @@
 'use client';
 
 import { Trophy } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import type { Drill } from '@/drills/types';
 import { marksInWords, measures, numberInWords, resultInWords, type Measure } from '@/core/counting/measure';
@@ -70,7 +70,6 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
         <p className="flex items-center gap-2 font-semibold touch:min-h-11">
           <Link
             href={`/players/${player.id}?drill=${drill.id}`}
-            prefetch={false}
             className="hit underline-offset-4 hover:underline"
           >
             {player.name}

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { Book } from '@/drills';
 import type { SessionReviewView } from '@/server/views/session-review';
 import { Sheet } from '@/ui/page-head';
@@ -23,7 +23,6 @@ export function ReviewVows({ view, book }: { readonly view: SessionReviewView; r
             <li key={playerId} className="border-t border-line first:border-t-0">
               <Link
                 href={`/vows/new?${query.toString()}`}
-                prefetch={false}
                 className="flex min-h-11 items-center gap-2 py-1 text-sm hover:bg-chalk"
               >
                 <Plus aria-hidden size={16} className="shrink-0" />

@@ -1,7 +1,7 @@
 'use client';
 
 import { Check, Trophy } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import type { Book } from '@/drills';
 import { findChange, isEased } from '@/drills/changes';
@@ -77,16 +77,10 @@ export function Review({ view, at }: { view: SessionReviewView; at?: string }) {
             <PlanAgain session={session} today={view.today} />
             <ButtonLink href={`/sessions/${session.id}/plan`}>Plan</ButtonLink>
             {session.state !== 'finished' && (
-              <ButtonLink href={`/sessions/${session.id}/run`} prefetch={false}>
-                Back on court
-              </ButtonLink>
+              <ButtonLink href={`/sessions/${session.id}/run`}>Back on court</ButtonLink>
             )}
-            <ButtonLink href={`/sessions/${session.id}/counts`} prefetch={false}>
-              Correct counts
-            </ButtonLink>
-            <ButtonLink href={`/sessions/${session.id}/clip`} prefetch={false}>
-              Clip
-            </ButtonLink>
+            <ButtonLink href={`/sessions/${session.id}/counts`}>Correct counts</ButtonLink>
+            <ButtonLink href={`/sessions/${session.id}/clip`}>Clip</ButtonLink>
             <Button look="now" onClick={() => void acceptAll()} disabled={open.length === 0}>
               <Check aria-hidden size={18} />{' '}
               {open.length === 0 ? 'All decided' : `Accept ${counted(open.length, 'proposal')}`}
@@ -224,7 +218,6 @@ function BlockReview({ view, book, block, onDecide }: BlockReviewProps) {
         {view.players[0] && (
           <Link
             href={`/players/${view.players[0].id}?drill=${drill.id}`}
-            prefetch={false}
             className="font-semibold text-ink underline underline-offset-4"
           >
             See it over time

@@ -1,7 +1,7 @@
 'use client';
 
 import { Download, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { groupInWords, heldBackFile, type HeldGroup } from '@/court/settle-held-back';
 import { Button, buttonClass } from '@/ui/button';
@@ -100,7 +100,7 @@ function Group({
         )}
         {onNote && <Button onClick={() => onNote(group)}>Keep as a note</Button>}
         {!onAttach && where && (
-          <Link href={`/sessions/${where.sessionId}/run`} prefetch={false} className={buttonClass('plain')}>
+          <Link href={`/sessions/${where.sessionId}/run`} className={buttonClass('plain')}>
             Open {where.session || 'the session'} on court
           </Link>
         )}

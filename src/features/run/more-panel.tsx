@@ -1,7 +1,7 @@
 'use client';
 
 import { DoorOpen, Film, Ruler } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { callsOf, feedsOf, sequenceOf } from '@/session/sound';
 import { seedOf } from '@/core/fingerprint';
@@ -81,11 +81,7 @@ function MorePanel({ view, run, log, settings, onSettings, awake }: MorePanelPro
         >
           <Film aria-hidden size={20} /> Clip <span className="sr-only">in a new tab</span>
         </a>
-        <Link
-          href={`/sessions/${view.session.id}/plan`}
-          prefetch={false}
-          className={buttonClass('plain', 'min-h-12')}
-        >
+        <Link href={`/sessions/${view.session.id}/plan`} className={buttonClass('plain', 'min-h-12')}>
           <DoorOpen aria-hidden size={20} /> Leave the court
         </Link>
       </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { explainGap, explainTempo, explainWay } from '@/core/explanations/sequence';
 import { tooFast } from '@/core/movement/sequence/feasible';

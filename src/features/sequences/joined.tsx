@@ -1,7 +1,7 @@
 'use client';
 
 import { Square, Volume2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { sequenceCues } from '@/core/calls/sequence-cues';
 import { callAt } from '@/core/calls/call-at';
@@ -156,7 +156,6 @@ export function Joined({ view, sequence, child, perMin, way, playable, blockId }
               step: 'own-pattern',
               strokes: parts[0]!.line,
             })}`}
-            prefetch={false}
             className="hit font-semibold underline underline-offset-4"
           >
             Make it a vow for {child.name}

@@ -1,7 +1,7 @@
 'use client';
 
 import { CalendarSync } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { counted } from '@/core/words';
 import type { SessionLine } from '@/server/views/today';

@@ -66,7 +66,7 @@ function Asked({ session }: { session: SessionLine }) {
       <span className="flex flex-wrap gap-2">
         <Button onClick={() => void held()}>It was held, without counts</Button>
         <Button onClick={() => setOpen(true)}>It was not held</Button>
-        <ButtonLink look="quiet" href={`/sessions/${id}/run`} prefetch={false}>
+        <ButtonLink look="quiet" href={`/sessions/${id}/run`}>
           Write counts in
         </ButtonLink>
       </span>

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { SettingsView } from '@/server/views/settings';
 import { pack } from '@/ui/packed';
 import { PageHead, Sheet } from '@/ui/page-head';

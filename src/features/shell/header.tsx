@@ -1,7 +1,7 @@
 'use client';
 
 import { CircleHelp, Search, Settings2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { usePathname } from 'next/navigation';
 import type { CSSProperties } from 'react';
 import { KeysOnQuestion } from '@/features/help/keys-on-question';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { counted } from '@/core/words';
 import { FilterBar } from '@/features/sessions/filter-bar';
 import { removePlayerAction } from '@/server/actions';

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 import { counted } from '@/core/words';
 import { AddPlace } from '@/features/places/add-place';
@@ -73,7 +73,7 @@ function stairsOf(view: TodayView, start: Start): Stair[] {
       action: (look) =>
         session &&
         session.blocks > 0 && (
-          <ButtonLink look={look} href={`/sessions/${session.id}/run`} prefetch={false}>
+          <ButtonLink look={look} href={`/sessions/${session.id}/run`}>
             Start the session
           </ButtonLink>
         ),

@@ -1,7 +1,7 @@
 'use client';
 
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { WhoIsHere } from '@/features/sessions/attendance';
 import { attendanceWords } from '@/features/sessions/attendance-words';
 import { NewSession } from '@/features/sessions/new-session';
@@ -73,11 +73,7 @@ function FromHome({ lines }: { lines: TodayView['fromHome'] }) {
       <ul className="mt-1 grid gap-x-6 text-sm sm:grid-cols-2 lg:grid-cols-3">
         {lines.map(({ playerId, name, days, touches, text }) => (
           <li key={playerId} className="py-0.5">
-            <Link
-              href={`/players/${playerId}/vows`}
-              prefetch={false}
-              className="hit font-semibold hover:underline"
-            >
+            <Link href={`/players/${playerId}/vows`} className="hit font-semibold hover:underline">
               {name}
             </Link>
             : {counted(days, 'day')}, {counted(touches, 'good one')}
@@ -127,7 +123,7 @@ function SessionToday({ session }: { session: TodaySession }) {
           />
           <ButtonLink href={`/sessions/${session.id}/plan`}>Open plan</ButtonLink>
           {!empty && (
-            <ButtonLink look="now" href={`/sessions/${session.id}/${action.href}`} prefetch={false}>
+            <ButtonLink look="now" href={`/sessions/${session.id}/${action.href}`}>
               <action.icon aria-hidden size={18} /> {action.text}
             </ButtonLink>
           )}

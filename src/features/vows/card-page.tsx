@@ -38,9 +38,7 @@ export function CardPage({ view }: { readonly view: CardView }) {
           title={`Card: ${card.title}`}
           actions={
             <>
-              <ButtonLink href={`/players/${playerId}/vows`} prefetch={false}>
-                {card.name}’s vows
-              </ButtonLink>
+              <ButtonLink href={`/players/${playerId}/vows`}>{card.name}’s vows</ButtonLink>
               {!link && (
                 <Button onClick={() => void makeLink()}>
                   <Link2 aria-hidden size={18} /> Put a link on it

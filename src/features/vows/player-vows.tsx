@@ -32,11 +32,7 @@ export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
         }
         actions={
           !view.removed && (
-            <ButtonLink
-              look="now"
-              href={`/vows/new?player=${facts.id}&from=/players/${facts.id}/vows`}
-              prefetch={false}
-            >
+            <ButtonLink look="now" href={`/vows/new?player=${facts.id}&from=/players/${facts.id}/vows`}>
               <Plus aria-hidden size={18} /> Make a vow
             </ButtonLink>
           )

@@ -13,7 +13,7 @@ import {
   Trash2,
   Undo2,
 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState, type FormEvent } from 'react';
 import type { Outcome } from '@/core/outcome';
 import {
@@ -58,7 +58,6 @@ export function VowRow({ line, today, named }: Props) {
               <>
                 <Link
                   href={`/players/${line.playerId}/vows`}
-                  prefetch={false}
                   className="hit underline-offset-4 hover:underline"
                 >
                   {line.name}
@@ -126,11 +125,11 @@ function Deeds({ line, today }: Omit<Props, 'named'>) {
   return (
     <div className="mt-2 flex flex-wrap gap-1 border-t border-line pt-2">
       {open && (
-        <ButtonLink look="quiet" href={`/vows/${id}/edit`} prefetch={false}>
+        <ButtonLink look="quiet" href={`/vows/${id}/edit`}>
           <PencilLine aria-hidden size={18} /> Change
         </ButtonLink>
       )}
-      <ButtonLink look="quiet" href={`/vows/${id}/card`} prefetch={false}>
+      <ButtonLink look="quiet" href={`/vows/${id}/card`}>
         <Printer aria-hidden size={18} /> Card
       </ButtonLink>
       {line.keeping.offerSmaller && state === 'runs' && (

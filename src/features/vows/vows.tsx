@@ -62,7 +62,7 @@ export function VowsPage({ view }: { readonly view: VowsView }) {
           <h2 className="text-lg">{running.length === 0 ? 'Make a vow with' : 'Without a vow now'}</h2>
           <div className="mt-1 flex flex-wrap gap-2">
             {without.map(({ id, name }) => (
-              <ButtonLink key={id} href={`/vows/new?player=${id}`} prefetch={false}>
+              <ButtonLink key={id} href={`/vows/new?player=${id}`}>
                 <Plus aria-hidden size={18} /> {name}
               </ButtonLink>
             ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Dices, X } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { balls } from '@/core/ballistics/balls';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Fragment } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import { explainTarget, schoolNames } from '@/core/explanations/results';
@@ -41,7 +41,7 @@ export function ProgressPage({ view }: { readonly view: ProgressView }) {
     <>
       <PageHead
         actions={
-          <ButtonLink href={`/players/${facts.id}/family`} prefetch={false}>
+          <ButtonLink href={`/players/${facts.id}/family`}>
             <Printer aria-hidden size={18} /> For the family
           </ButtonLink>
         }
@@ -164,7 +164,6 @@ function LadderRow({ line, view }: { readonly line: LadderLine; readonly view: P
           <Link
             href={`/players/${facts.id}/progress?drill=${drill.id}`}
             scroll={false}
-            prefetch={false}
             aria-current={line.drillId === shown ? 'true' : undefined}
             className="hit font-semibold underline-offset-4 hover:underline"
           >

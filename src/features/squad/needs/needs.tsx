@@ -14,7 +14,7 @@ import {
   type LucideIcon,
   House,
 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { counted } from '@/core/words';
 import { addToSessionAction } from '@/server/actions';
@@ -104,7 +104,6 @@ function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView
       <p className="min-w-56 flex-1 text-sm">
         <Link
           href={`/players/${player.id}/progress${drillId ? `?drill=${drillId}` : ''}`}
-          prefetch={false}
           className="hit text-base font-semibold underline-offset-4 hover:underline"
         >
           {player.name}
@@ -115,7 +114,6 @@ function NeedRow({ need, view }: { readonly need: Need; readonly view: NeedsView
       {!need.doubt && vowHelps.has(need.kind) && (
         <ButtonLink
           className="px-2 text-sm"
-          prefetch={false}
           href={`/vows/new?player=${player.id}${drillId ? `&drill=${drillId}` : ''}&from=/squad/needs`}
         >
           <House aria-hidden size={16} /> Make a vow
@@ -210,7 +208,6 @@ function CountingWords({
           key={id}
           look="plain"
           href={`/sessions/${id}/counts`}
-          prefetch={false}
           className="px-2 text-sm"
           aria-label={`${at === 0 ? `Correct ${shortDay(day)}` : shortDay(day)}: ${title}`}
         >
@@ -218,12 +215,7 @@ function CountingWords({
         </ButtonLink>
       ))}
       {where.size === 0 && (
-        <ButtonLink
-          look="plain"
-          href={`/players/${need.playerId}/vows`}
-          prefetch={false}
-          className="px-2 text-sm"
-        >
+        <ButtonLink look="plain" href={`/players/${need.playerId}/vows`} className="px-2 text-sm">
           Look at what came from home
         </ButtonLink>
       )}
