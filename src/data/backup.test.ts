@@ -32,18 +32,24 @@ test('copied while touches pour in, and put back over another book with its jour
   const random = seededRandom(20261126);
   let pouring = true;
   let sent = 0;
+  const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
   const pour = async () => {
-    while (pouring) {
-      const events = eventsOf('xxxxx-xx', block.id, playerIds[sent % 2]!, nextId, 1000 + 100 * sent);
-      value(await ingestTouches(box.context, { events }));
-      sent += events.length;
-      await new Promise((resolve) => setTimeout(resolve, wholeBetween(random, 0, 3)));
+    try {
+      while (pouring) {
+        const events = eventsOf('xxxxx-xx', block.id, playerIds[sent % 2]!, nextId, 1000 + 100 * sent);
+        value(await ingestTouches(box.context, { events }));
+        sent += events.length;
+        await rest(wholeBetween(random, 0, 3));
+      }
+    } finally {
+      pouring = false;
     }
   };
   const pours = [pour(), pour()];
   try {
     for (let round = 0; round < 5; round++) {
-      await new Promise((resolve) => setTimeout(resolve, wholeBetween(random, 5, 60)));
+      const enough = sent + wholeBetween(random, 20, 90);
+      while (pouring && sent < enough) await rest(1);
       const before = sent;
       const copy = value(await backup(box.file, file(`copy-${round}.db`)));
       const there = await contents(copy.file);
@@ -66,7 +72,7 @@ test('copied while touches pour in, and put back over another book with its jour
     await Promise.all(pours);
     box.close();
   }
-  expect(sent).toBeGreaterThan(200);
+  expect(sent).toBeGreaterThanOrEqual(100);
   // A busy machine copies slowly.
 }, 60_000);
 
