@@ -40,7 +40,7 @@ async function openFile(url: string, file: string): Promise<Database> {
 }
 
 /** Another server's write is seen this much later at most, milliseconds. Ours: a page takes longer to read. */
-const serverHoldsMs = 100;
+export const serverHoldsMs = 100;
 
 /** A libSQL server: what is asked together goes together, and what is known there is not asked again. */
 function openServer(url: string, authToken?: string): Database {

@@ -11,7 +11,7 @@ import { sessionPlanView } from '@/server/views/session-plan';
 import { eventsOf, ids, oneBlockSession, value } from '@/server/testing/scratch';
 import type { Context } from '@/server/context';
 import { libsqlStandIn, type StandIn } from '../../testing/libsql-server';
-import { migrateDatabase, openDatabase } from './client';
+import { migrateDatabase, openDatabase, serverHoldsMs } from './client';
 import type { Database } from './database';
 import { troubleOf } from './trouble';
 import { write } from './write';
@@ -48,21 +48,28 @@ test('two servers that start at once migrate once', async () => {
 });
 
 test('what is asked together is one request, what is known is none, and what another server wrote is seen', async () => {
-  await new Promise((resolve) => setTimeout(resolve, 150));
-  server.trips();
-  const three = () =>
-    Promise.all([1, 2, 3].map((n) => db.all(sql`select ${n} as n from database_fact limit 1`)));
-  await three();
-  // One for the number, one for all three.
-  expect(server.trips()).toBe(2);
-  await three();
-  expect(server.trips()).toBe(0);
+  const three = async () => {
+    await Promise.all([1, 2, 3].map((n) => db.all(sql`select ${n} as n from database_fact limit 1`)));
+    return server.trips();
+  };
+  let trips: number[] = [];
+  let tookMs = Infinity;
+  // On a busy machine what is known has grown old before it is asked again: that time does not count.
+  while (tookMs >= serverHoldsMs) {
+    await new Promise((resolve) => setTimeout(resolve, 1.5 * serverHoldsMs));
+    server.trips();
+    const from = performance.now();
+    trips = [await three(), await three()];
+    tookMs = performance.now() - from;
+  }
+  // One for the number, one for all three; then none.
+  expect(trips).toEqual([2, 0]);
   await write(other, (tx) =>
     tx.run(
       sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('o', 'Ove', 2016, 'tennis', 'left', 0)`,
     ),
   );
-  await new Promise((resolve) => setTimeout(resolve, 150));
+  await new Promise((resolve) => setTimeout(resolve, 1.5 * serverHoldsMs));
   expect(await names()).toContain('Ove');
 });
 
