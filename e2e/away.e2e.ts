@@ -137,16 +137,21 @@ test('a newer build waits until the page is closed, has renewed what was kept, a
     await tap(page, 2, 1);
     await page.becomes(waiting, '0');
 
-    // The browser may let the older one end its work first: then it opens the page once more.
+    // The browser lets the older one end its work first, and that only while no page is open: it is left closed for a while.
+    const closedForMs = 2000;
+    await page.closeTab();
     await browser.driver.wait(
       async () => {
-        await page.closeTab();
         await browser.driver.get(run());
         await page.sees('Clap and catch');
-        return (await browser.driver.executeScript(`return ${keptBuilds}`)) === 'vowstep-court-newer';
+        if ((await browser.driver.executeScript(`return ${keptBuilds}`)) === 'vowstep-court-newer')
+          return true;
+        await page.closeTab();
+        return false;
       },
-      patienceMs,
+      3 * patienceMs,
       'The newer worker never takes over.',
+      closedForMs,
     );
     await app.kill();
     await browser.driver.navigate().refresh();
