@@ -24,5 +24,8 @@ export async function giveClip(
     `Object.keys(document.querySelector('${field}') ?? {}).some((key) => key.startsWith('__react'))`,
     true,
   );
-  await (await page.driver.findElement(By.css(field))).sendKeys(file);
+  const input = await page.driver.findElement(By.css(field));
+  // As after a press: the driver puts the file in without one.
+  await page.driver.executeScript('arguments[0].focus()', input);
+  await input.sendKeys(file);
 }

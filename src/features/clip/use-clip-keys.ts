@@ -4,6 +4,11 @@ import { useEffect, useRef } from 'react';
 import { markKinds, markWords } from '@/core/clip/marks';
 import type { Clip } from './use-clip';
 
+/** Where letters are written, or choose from a list. A file that was just chosen leaves its field with the focus. */
+const writes = 'input:not([type=range], [type=file], [type=checkbox]), textarea, select, [role=dialog]';
+/** What the space bar presses. */
+const pressed = 'button, input[type=file], input[type=checkbox]';
+
 /** Marks by their letters, frames by the arrows, play and pause by the space bar; not while somebody writes. */
 export function useClipKeys(clip: Clip): void {
   const latest = useRef(clip);
@@ -15,18 +20,15 @@ export function useClipKeys(clip: Clip): void {
       const { target } = event;
       const now = latest.current;
       if (!now.url || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (
-        target instanceof Element &&
-        target.closest('input:not([type=range]), textarea, select, [role=dialog]')
-      )
-        return;
+      const within = (what: string) => target instanceof Element && target.closest(what) !== null;
+      if (within(writes)) return;
       if (event.key === 'ArrowLeft' || event.key === 'ArrowRight') {
         event.preventDefault();
         void now.step(event.key === 'ArrowLeft' ? -1 : 1);
         return;
       }
       if (event.key === ' ') {
-        if (target instanceof Element && target.closest('button')) return;
+        if (within(pressed)) return;
         event.preventDefault();
         return now.playing ? now.pause() : now.play();
       }
