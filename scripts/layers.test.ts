@@ -27,6 +27,7 @@ const refused: [file: string, code: string, rule: string][] = [
   ['src/ui/probe.ts', `export { savePlan } from '@/server/sessions/sessions';`, path],
   ['src/features/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
   ['src/features/probe.ts', `export { savePlan } from '@/server/sessions/sessions';`, path],
+  ['src/features/probe.tsx', `export { default } from 'next/link';`, 'no-restricted-imports'],
   ['src/app/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
   ['src/demo/probe.ts', `export { getPlayer } from '@/data/squad';`, path],
   ['src/court/probe.ts', `export { Button } from '@/ui/button';`, path],
@@ -48,6 +49,7 @@ const fine: [file: string, code: string][] = [
   ['src/features/probe.ts', `export { savePlanAction } from '@/server/actions';`],
   ['src/features/probe.ts', `export { sessionSchema } from '@/schemas/session';`],
   ['src/features/probe.ts', `export { Button } from '@/ui/button';`],
+  ['src/features/probe.tsx', `export { Link } from '@/ui/link';`],
   ['src/app/probe.ts', `export { squadView } from '@/server/views/squad';`],
 ];
 
