@@ -2,6 +2,7 @@ import next from '@next/eslint-plugin-next';
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import { importX } from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
+import { configs as regexp } from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
 
 // Imports point one way (see ARCHITECTURE.md): each layer lists the layers it must never reach.
@@ -47,6 +48,12 @@ zones.push(
   })),
 );
 
+// A pattern made of what people type is theirs to write: it may match for ever, or be none at all.
+const noPatternsOfText = ['NewExpression', 'CallExpression'].map((kind) => ({
+  selector: `${kind}[callee.name="RegExp"]`,
+  message: 'Write the pattern out, or look for the text itself (includes, indexOf).',
+}));
+
 export default tseslint.config(
   {
     ignores: [
@@ -83,6 +90,17 @@ export default tseslint.config(
     },
   },
   {
+    // Patterns that take more than a line's time for a line are refused, whoever they meet.
+    files: ['src/**/*.{ts,tsx}', 'scripts/**/*.{js,mjs}'],
+    ignores: ['**/*.test.{ts,tsx}'],
+    plugins: regexp['flat/recommended'].plugins,
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': ['error', { report: 'potential' }],
+      'no-restricted-syntax': ['error', ...noPatternsOfText],
+    },
+  },
+  {
     // The core is pure: no clock, no chance of its own, no interface, no I/O.
     files: ['core', 'drills', 'session', 'formats'].map((room) => `src/${room}/**/*.ts`),
     ignores: ['**/*.test.ts'],
@@ -105,6 +123,7 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
+        ...noPatternsOfText,
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Hand in the time.' },
       ],
       'no-restricted-imports': [

@@ -5,6 +5,7 @@ import { createServer as createSecureServer } from 'node:https';
 import path from 'node:path';
 import next from 'next';
 import pino from 'pino';
+import { watchLoop } from './lib/watchdog.js';
 
 /*
  * The production server: the framework behind a plain one of ours, which says where a request came from, writes one
@@ -102,6 +103,8 @@ for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'])
     if (performance.now() - followedAt < 2 * tellMs) setTimeout(close, tellMs);
     else close();
   });
+
+watchLoop();
 
 // A port that another program has is said at once; who asks before the framework is ready waits for it.
 server.listen(Number(PORT), HOST, () => prepare());

@@ -68,7 +68,7 @@ const drawnByPage = {
   name: 'drawn-by-page',
   setup({ onResolve, onLoad }) {
     onResolve({ filter: /^react(\/jsx-runtime)?$/ }, ({ path: name }) => ({ path: name, namespace: 'page' }));
-    onLoad({ filter: /.*/, namespace: 'page' }, ({ path: name }) => ({
+    onLoad({ filter: /^/, namespace: 'page' }, ({ path: name }) => ({
       contents: `module.exports = globalThis.vowShared[${JSON.stringify(name)}]`,
     }));
   },

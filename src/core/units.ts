@@ -31,9 +31,9 @@ export const lengthInWords = (lengthM: number, lengths: Lengths): string =>
   lengths === 'feet' ? feetInWords(lengthM) : `${Math.round(lengthM * 100) / 100} m`;
 
 // A number, or several joined as people join them, before one unit: "2 m", "12 x 6 m", "0.4, 0.8 and 1.2 m".
-const number = '-?\\d+(?:\\.\\d+)?';
-const joined = '(?:,? (?:x|to|and|by|or) |, )';
-const measured = new RegExp(`(?<![\\d.])${number}(?:${joined}${number})* (?:m|cm|metres)(?![\\w/²])`, 'g');
+const measured =
+  /(?<![\d.])-?\d+(?:\.\d+)?(?:(?:,? (?:x|to|and|by|or) |, )-?\d+(?:\.\d+)?)* (?:m|cm|metres)(?![\w/²])/g;
+const number = /-?\d+(?:\.\d+)?/g;
 
 /**
  * What is said in metres and centimetres, said in the chosen unit. Speeds, and anything that is no length, stay as they
@@ -45,12 +45,12 @@ export function inLengths(text: string, lengths: Lengths): string {
     const toMetres = said.endsWith('cm') ? 0.01 : 1;
     return said
       .replace(/ (?:m|cm|metres)$/, '')
-      .replace(new RegExp(number, 'g'), (value) => feetInWords(Number(value) * toMetres));
+      .replace(number, (value) => feetInWords(Number(value) * toMetres));
   });
 }
 
 const feetTyped =
-  /^(\d+(?:[.,]\d+)?)\s*(?:'|′|’|ft|feet)?(?:\s*(\d+(?:[.,]\d+)?)\s*(?:"|″|”|''|in|inches)?)?$/;
+  /^(\d+(?:[.,]\d+)?)(?:\s*(?:'|′|’|ft|feet)\s*|\s+|$)(?:(\d+(?:[.,]\d+)?)\s*(?:"|″|”|''|in|inches)?)?$/;
 const inchesTyped = /^(\d+(?:[.,]\d+)?)\s*(?:"|″|”|in|inches)$/;
 const metresTyped = /^(\d+(?:[.,]\d+)?)\s*(?:m|metres)?$/;
 const numberOf = (text: string): number => Number(text.replace(',', '.'));

@@ -18,7 +18,9 @@ const plain = (text: string) =>
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
     .replaceAll('>', '&gt;')
-    .replaceAll(/\s*\n\s*/g, ' ');
+    .split('\n')
+    .map((line) => line.trim())
+    .join(' ');
 
 /** A WebVTT file (W3C). Cues that would last no time at all are left out. */
 export function writeVtt(title: string, cues: readonly VttCue[]): string {

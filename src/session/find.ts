@@ -6,7 +6,9 @@ import { alone, paceOn } from './pace';
 import { alike } from '@/drills/thesaurus';
 import type { Drill, Family, Focus, Sport, Step } from '@/drills/types';
 
-const wordsOf = (text: string): string[] => text.split(/\s+/).filter(Boolean);
+/** What is looked for is no longer than this, letters; the rest of it is left out. Ours. */
+export const longestWords = 80;
+const wordsOf = (text: string): string[] => text.slice(0, longestWords).split(/\s+/).filter(Boolean);
 
 /**
  * Does a drill have all of these words, in any order, anywhere a coach would look? Others that mean the same count in

@@ -259,7 +259,7 @@ function idFor(wish: string, index: number, taken: Set<string>): string {
     wish
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
+      .replace(/^-|-$/g, '')
       .slice(0, 50) || `step-${index + 1}`;
   let id = plain;
   for (let n = 2; taken.has(id); n++) id = `${plain}-${n}`;

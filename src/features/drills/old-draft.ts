@@ -27,7 +27,7 @@ function kitRow(line: string): KitRow {
 
 function faultRow(line: string): FaultRow {
   const [fault = '', correction = ''] = line.split('=', 2).map((part) => part.trim());
-  return { fault, correction: correction.replace(/\s*!$/, ''), stepBack: correction.endsWith('!') };
+  return { fault, correction: correction.replace(/!$/, '').trimEnd(), stepBack: correction.endsWith('!') };
 }
 
 function partRow(line: string): PartRow {

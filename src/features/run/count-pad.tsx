@@ -68,7 +68,7 @@ function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
           placeholder="0"
           onChange={(event) => {
             const typed = event.target.value.replace(',', '.');
-            if (/^\d*\.?\d*$/.test(typed) && typed.replace('.', '').length <= longest) setText(typed);
+            if (/^\d*(?:\.\d*)?$/.test(typed) && typed.replace('.', '').length <= longest) setText(typed);
           }}
           className="tabular w-64 rounded-md border-2 border-edge bg-sheet px-3 text-right font-head text-7xl font-extrabold"
         />

@@ -1,6 +1,6 @@
 import { makeBook } from '@/drills';
 import { knownSequences } from '@/drills/sequences';
-import { aboutness, matches } from '@/session/find';
+import { aboutness, longestWords, matches } from '@/session/find';
 import { notesWith } from '@/data/notes';
 import { listSequences } from '@/data/sequences';
 import { playersOfSessions, sessionsWith } from '@/data/session';
@@ -34,7 +34,6 @@ export interface FindView {
 
 /** So many of a kind are shown: ours. */
 const mostOfAKind = 12;
-export const longestWords = 80;
 
 /** Looks through players, sessions, drills, shadow sequences and notes at once. */
 export async function findView({ db }: Context, given: string): Promise<FindView> {
