@@ -13,9 +13,9 @@ const config: NextConfig = {
   // The largest action is a plan of forty blocks; files come in through routes of their own.
   experimental: {
     serverActions: { bodySizeLimit: '512kb' },
-    // Every door reads only as much as it takes (server/http/body.ts); the largest is a whole book of 64 MB, which the
+    // Every door reads only as much as it takes (server/http/body.ts); the largest is a whole book of 48 MB, which the
     // framework would cut at 10.
-    proxyClientMaxBodySize: '65mb',
+    proxyClientMaxBodySize: '49mb',
   },
 };
 

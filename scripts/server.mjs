@@ -27,10 +27,12 @@ const masked = (url) =>
     .replace(/^\/(api\/)?(help|calendar|vow)\/[^/]+/, '/$1$2/…')
     .slice(0, 200);
 
+const proxied = process.env.VOWSTEP_PROXIED === '1';
+
 /** Behind a proxy on this computer (VOWSTEP_PROXIED=1) the proxy says where a request came from; else the line does. */
 function addressOf(request) {
   const own = request.socket.remoteAddress ?? '';
-  if (process.env.VOWSTEP_PROXIED !== '1') return own;
+  if (!proxied) return own;
   return String(request.headers['x-forwarded-for'] ?? own)
     .split(',')
     .at(-1)
@@ -41,6 +43,48 @@ function addressOf(request) {
 const follows = /^\/api\/(sessions|help)\/[^/]+\/touches\?/;
 let followedAt = -Infinity;
 
+/** The scheme, host and port a request was sent to, as its browser saw them: by our own line, or by the proxy before it. */
+function originOf({ headers }) {
+  const said = (name) => (proxied ? headers[name]?.split(',')[0].trim() : undefined);
+  const scheme = said('x-forwarded-proto') ?? (VOWSTEP_TLS_CERT ? 'https' : 'http');
+  const host = said('x-forwarded-host') ?? headers.host ?? '';
+  // The framework looks at these as well: what a browser says of them is not believed.
+  Object.assign(headers, { 'x-forwarded-proto': scheme, 'x-forwarded-host': host });
+  return `${scheme}://${host.toLowerCase()}`;
+}
+
+/** Says no before anything is read, and hangs up on whoever goes on sending. */
+function refuse(response, { status, field, message, retryS }) {
+  response.writeHead(status, {
+    'content-type': 'application/json; charset=utf-8',
+    'cache-control': 'no-store',
+    'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    'x-content-type-options': 'nosniff',
+    connection: 'close',
+    ...(retryS && { 'retry-after': String(retryS) }),
+  });
+  response.end(JSON.stringify({ problems: [{ field, message }] }));
+}
+
+/** Lets the framework have a request once it may be read (src/server/doors/ask-first.ts says so). */
+async function pass(request, response) {
+  await prepared;
+  const { askFirst, methods } = globalThis[Symbol.for('vowstep.gate')];
+  const { method, headers, url } = request;
+  if (!methods.includes(method)) {
+    response.setHeader('allow', methods.join(', '));
+    return refuse(response, { status: 405, field: 'method', message: `There is no ${method} here.` });
+  }
+  const length = headers['content-length'] === undefined ? null : Number(headers['content-length']);
+  if (length === 0 || (length === null && headers['transfer-encoding'] === undefined))
+    return handle(request, response);
+  const path = url.split('?')[0];
+  const asked = await askFirst({ method, path, cookie: headers.cookie ?? '', length });
+  if (!('leave' in asked)) return refuse(response, asked);
+  response.on('close', asked.leave);
+  return handle(request, response);
+}
+
 function answer(request, response) {
   const address = addressOf(request);
   const began = performance.now();
@@ -48,6 +92,7 @@ function answer(request, response) {
   const id = randomBytes(6).toString('base64url');
   // What a browser says of these is not believed.
   request.headers['x-vowstep-address'] = address;
+  request.headers['x-vowstep-origin'] = originOf(request);
   request.headers['x-request-id'] = id;
   delete request.headers['x-vowstep-path'];
   response.setHeader('x-request-id', id);
@@ -58,7 +103,11 @@ function answer(request, response) {
     const ms = Math.round(performance.now() - began);
     log[level]({ id, method: request.method, path: masked(request.url), status: statusCode, ms }, 'request');
   });
-  void prepared.then(() => handle(request, response));
+  pass(request, response).catch((error) => {
+    console.error(`${request.method} (request ${id}):`, error?.stack ?? error);
+    if (!response.headersSent)
+      refuse(response, { status: 500, field: 'server', message: 'Something went wrong.' });
+  });
 }
 
 /** The certificate and its key, read once; a file that cannot be read is said in one sentence. */
@@ -75,9 +124,14 @@ if (Boolean(VOWSTEP_TLS_CERT) !== Boolean(VOWSTEP_TLS_KEY)) {
   process.exit(1);
 }
 
-const server = VOWSTEP_TLS_CERT ? createSecureServer(secrets(), answer) : createServer(answer);
-// Slow and half-sent requests are ended: headers within 15 s, a whole request within 2 min.
-Object.assign(server, { headersTimeout: 15_000, requestTimeout: 120_000, keepAliveTimeout: 5000 });
+// Slow and half-sent requests are ended: headers within 15 s, a whole request within 2 min, looked after every second.
+const patience = {
+  ...{ headersTimeout: 15_000, requestTimeout: 120_000, keepAliveTimeout: 5000 },
+  connectionsCheckingInterval: 1000,
+};
+const server = VOWSTEP_TLS_CERT
+  ? createSecureServer({ ...secrets(), ...patience }, answer)
+  : createServer(patience, answer);
 server.on('error', (error) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${PORT} is taken: set PORT to another.` : error.message);
   process.exit(1);

@@ -97,7 +97,10 @@ test('what is sent to a page comes from a page of ours, says how long it is, and
 test.each([
   [{}, true],
   [{ origin: 'http://hall.local:3200' }, true],
-  [{ origin: 'https://hall.local:3200' }, true],
+  [{ origin: 'https://hall.local:3200' }, false],
+  [{ origin: 'https://hall.local:3200', 'x-vowstep-origin': 'https://hall.local:3200' }, true],
+  [{ origin: 'http://hall.local:3200', 'x-vowstep-origin': 'https://hall.local:3200' }, false],
+  [{ origin: 'https://hall.local', 'x-vowstep-origin': 'https://hall.local:443' }, true],
   [{ origin: 'http://hall.local' }, false],
   [{ origin: 'http://evil.example' }, false],
   [{ origin: 'http://hall.local:3200.evil.example' }, false],
@@ -106,14 +109,28 @@ test.each([
   [{ origin: 'http://hall.local:3200', 'sec-fetch-site': 'cross-site' }, false],
   [{ 'sec-fetch-site': 'same-site' }, false],
   [{ origin: 'http://hall.local:3200', 'sec-fetch-site': 'same-origin' }, true],
-  [{ origin: 'https://club.example', 'x-forwarded-host': 'club.example' }, true],
+  [{ origin: 'https://club.example', 'x-forwarded-host': 'club.example' }, false],
+  [{ origin: 'https://club.example', 'x-vowstep-origin': 'https://club.example' }, true],
 ])('%j comes from a page of ours: %p', (headers, own) => {
   expect(ownOrigin(new Headers({ host: 'hall.local:3200', ...(headers as object) }))).toBe(own);
 });
 
-test('behind a proxy that says nothing, the origin’s name must be one that was named', () => {
-  const headers = new Headers({ host: '127.0.0.1:3200', origin: 'https://club.example' });
-  expect([ownOrigin(headers, ''), ownOrigin(headers, 'Club.Example')]).toEqual([false, true]);
+test('behind a proxy that says nothing, the origin must be https at one of the hosts that were named', () => {
+  const from = (origin: string, list: string) =>
+    ownOrigin(new Headers({ host: '127.0.0.1:3200', origin }), 'http://127.0.0.1:3200', list);
+  expect(from('https://club.example', '')).toBe(false);
+  expect(from('https://club.example', 'hall.local, Club.Example')).toBe(true);
+  expect(from('http://club.example', 'Club.Example')).toBe(false);
+  expect(from('https://club.example:8443', 'Club.Example')).toBe(false);
+  expect(from('https://club.example:8443', 'club.example:8443')).toBe(true);
+});
+
+test('what another site puts into its page reads nothing; a link that was followed does', () => {
+  const read = (headers: Record<string, string>) => ask('localhost', '/find?q=x', { headers }).status;
+  expect(read({ 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'no-cors' })).toBe(403);
+  expect(read({ 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'navigate' })).toBe(200);
+  expect(read({ 'sec-fetch-site': 'same-origin', 'sec-fetch-mode': 'no-cors' })).toBe(200);
+  expect(read({})).toBe(200);
 });
 
 test.each(['/squad%E0%A4%A', '/players/%ED%A0%BD', '/api/drills/%'])('%s is refused, not a fault', (path) => {

@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { Budget } from './server/http/budget';
-import { hostAllowed, ownOrigin } from './server/http/hosts';
+import { bodyLimits } from './server/http/body-limits';
+import { hostAllowed, isPutIn, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
 const files =
@@ -48,9 +49,6 @@ function secured(response: NextResponse, csp: string, asks = nothingAsked): Next
   return response;
 }
 
-/** Actions are sent to the page that asks. The largest is a plan of forty blocks; files have routes of their own. */
-const maxActionBytes = 512 * 1024;
-
 /** What is wrong with something sent to a page, before any of it is read. */
 function actionRefusal({ headers }: NextRequest): NextResponse | null {
   // Browsers name their origin on each: what has none is no page of ours.
@@ -59,8 +57,8 @@ function actionRefusal({ headers }: NextRequest): NextResponse | null {
   // Next itself hands an action on to the page it belongs to, as a stream; it was measured when it came.
   if (length === null && !headers.has('x-action-forwarded'))
     return refusal(411, 'This has to say how long it is.');
-  if (Number(length) > maxActionBytes)
-    return refusal(413, `This is over ${maxActionBytes / 1024} KB: nothing of it was taken.`);
+  if (Number(length) > bodyLimits.action)
+    return refusal(413, `This is over ${bodyLimits.action / 1024} KB: nothing of it was taken.`);
   return null;
 }
 
@@ -88,7 +86,7 @@ export function proxy(request: NextRequest): NextResponse {
       },
     );
   const reads = request.method === 'GET' || request.method === 'HEAD';
-  if (!reads && !ownOrigin(request.headers))
+  if (reads ? isPutIn(request.headers) : !ownOrigin(request.headers))
     return refusal(403, 'Vow Step takes this from its own pages only.');
 
   const { pathname } = request.nextUrl;

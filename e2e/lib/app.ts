@@ -9,6 +9,8 @@ import { patienceMs } from './page';
 export interface App {
   readonly url: string;
   readonly file: string;
+  /** The server's process. */
+  readonly pid: () => number;
   /** Rows of the application's own database, read from outside. */
   readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
   /** Waits until the rows are what is wanted: a page may show what was pressed before it is written. */
@@ -52,6 +54,7 @@ export async function openApp({ demo = false } = {}): Promise<App> {
   return {
     url: host ? `http://${host}:${port}` : server.url,
     file,
+    pid: () => server.child.pid!,
     query,
     comesToHold: async (sql, wanted, args) => {
       const end = Date.now() + patienceMs;

@@ -4,6 +4,7 @@ import type { Database } from '@/data/database';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { contextIn } from './context';
+import { answerTheGate } from './doors/ask-first';
 import { copyDaily } from './copies';
 import { upgradeRecords } from './log/complete-records';
 import { refreshSoon } from './log/results';
@@ -36,6 +37,7 @@ async function refuseOpenDoors(db: Database): Promise<void> {
  * lock may go, so that one is only said.
  */
 export async function openOrEnd(): Promise<void> {
+  answerTheGate();
   try {
     const { db } = await contextIn();
     await refuseOpenDoors(db);

@@ -9,6 +9,7 @@ import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
 import { Budget } from '../http/budget';
 import { firstDayOfRequest, zoneOfRequest } from '../http/zone-cookie';
+import { coachCookie } from './cookie';
 import { doing } from './doing';
 import { may, type Deed } from './may';
 import { whoComes } from './sign-in';
@@ -17,9 +18,6 @@ import { whoComes } from './sign-in';
  * Every way in from outside goes through one of these: a page, a route, an action, or a link. Each says what it is for
  * (a deed), and gets a context with its actor only when that actor may do it. doors.test.ts walks all of them.
  */
-
-/** The cookie a coach's browser comes with. */
-export const coachCookie = 'vowstep-coach';
 
 export const tokenOfRequest = async (): Promise<string | undefined> =>
   (await cookies()).get(coachCookie)?.value;

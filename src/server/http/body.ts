@@ -1,4 +1,5 @@
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { sizeInWords } from './body-limits';
 
 /** An answer that says what was wrong. */
 export const refusal = (
@@ -56,6 +57,3 @@ export async function readBytes(
   }
   return done(Buffer.concat(chunks));
 }
-
-const sizeInWords = (bytes: number): string =>
-  bytes >= 2 ** 20 ? `${Math.round(bytes / 2 ** 20)} MB` : `${Math.round(bytes / 1024)} KB`;

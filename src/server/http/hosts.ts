@@ -21,19 +21,39 @@ export function hostAllowed(host: string | null, list = process.env.VOWSTEP_ALLO
 }
 
 /**
- * Does a request that changes or costs something come from one of our own pages? Browsers name the page's origin on every
- * such request; where they name nothing, it is no browser (a script on this computer), which no site can make act.
+ * Does a request that changes or costs something come from one of our own pages: same scheme, host and port? Browsers name
+ * the page's origin on every such request, over plain http too, where they say nothing else; where none is named, it is no
+ * browser (a script on this computer), which no site can make act.
+ * @param own the origin that was asked, as our own server says it; where there is none of ours, plain http at its host
+ * @param list names this server answers to behind a proxy that does not pass on what was asked
  */
-export function ownOrigin(headers: Headers, list = process.env.VOWSTEP_ALLOWED_HOSTS ?? ''): boolean {
+export function ownOrigin(
+  headers: Headers,
+  own = headers.get('x-vowstep-origin') ?? `http://${headers.get('host') ?? ''}`,
+  list = process.env.VOWSTEP_PROXIED === '1' ? (process.env.VOWSTEP_ALLOWED_HOSTS ?? '') : '',
+): boolean {
   const site = headers.get('sec-fetch-site');
   if (site !== null && site !== 'same-origin' && site !== 'none') return false;
   const origin = headers.get('origin');
   if (origin === null) return true;
   const parsed = URL.canParse(origin) ? new URL(origin) : null;
-  // An origin says more than a host: a page of another port on this computer is another page.
   if (parsed === null || parsed.origin !== origin) return false;
-  // What stands before us says what was asked for; a page of another site cannot make a browser say that.
-  const asked = ['host', 'x-forwarded-host'].map((name) => headers.get(name)?.trim().toLowerCase());
-  // Where it does not say so, the name must be one that was named for us.
-  return asked.includes(parsed.host) || named(list).includes(parsed.hostname);
+  // Ports that go without saying are left out on both sides.
+  if (URL.canParse(own) && new URL(own).origin === origin) return true;
+  return parsed.protocol === 'https:' && behindProxy(list).includes(parsed.host);
 }
+
+/** The hosts of a list as an https address has them. */
+const behindProxy = (list: string): string[] =>
+  list
+    .split(',')
+    .map((one) => `https://${one.trim()}`)
+    .filter((one) => URL.canParse(one))
+    .map((one) => new URL(one).host);
+
+/**
+ * Is something read that another site's page put into itself (a picture, a script)? Whatever it costs, nobody asked for it;
+ * a link somebody followed is another thing.
+ */
+export const isPutIn = (headers: Headers): boolean =>
+  headers.get('sec-fetch-site') === 'cross-site' && headers.get('sec-fetch-mode') !== 'navigate';

@@ -26,9 +26,6 @@ export const badPlace = () =>
     { status: 400 },
   );
 
-/** 250 events of the longest kind are some 80 KB, a note in each 50 KB more, and what a dozen blocks are 100 KB. */
-export const maxTouchBytes = 256 * 1024;
-
 /**
  * The answer to a batch. 400: some events are not taken, each is named; 410: the link is closed; 503: the database cannot
  * take anything just now, and the same batch may come again; 500: the server could not digest it.

@@ -3,6 +3,7 @@ import { throughRoute } from '@/server/doors/door';
 import { sayTaken } from '@/server/doors/say-taken';
 import { bundleBytes, bundleFor, isPart } from '@/server/files/bundle';
 import { lookAtBundle, takeOverBundle, type TookOver } from '@/server/files/bring-in';
+import { bodyLimits } from '@/server/http/body-limits';
 import { noJson, readJsonBytes, refusal } from '@/server/http/body';
 import { Line } from '@/server/http/line';
 import { newsResponse } from '@/server/http/news';
@@ -31,8 +32,6 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
-/** A book of five years is some 30 MB. Ours. */
-const maxBookBytes = 64 * 2 ** 20;
 /** A large file takes memory: one is read at a time. */
 const line = new Line(2);
 
@@ -53,7 +52,7 @@ export async function POST(request: Request): Promise<Response> {
           ],
           status: 503,
         });
-      const body = await readJsonBytes(request, maxBookBytes);
+      const body = await readJsonBytes(request, bodyLimits.book);
       if (!body.ok) {
         leave();
         return refusal(body);

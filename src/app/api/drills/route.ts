@@ -1,6 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { throughRoute } from '@/server/doors/door';
 import { drillFile } from '@/server/house/drill-file';
+import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
 import { newsResponse } from '@/server/http/news';
 import { importDrills, type Imported } from '@/server/house/import-drills';
@@ -19,15 +20,12 @@ export async function GET(request: Request): Promise<Response> {
   });
 }
 
-/** A file of drills is at most so big: the whole catalogue is a third of it. */
-const maxFileBytes = 3 * 1024 * 1024;
-
 /** Takes a file of drills: all of them or none. The answer says how far it is, a line at a time; the last one how it went. */
 export async function POST(request: Request): Promise<Response> {
   return throughRoute(
     'write',
     async (context) => {
-      const body = await readJson(request, maxFileBytes);
+      const body = await readJson(request, bodyLimits.drills);
       if (!body.ok) return refusal(body);
       return newsResponse<Imported>(request.signal, async (say, signal) => {
         const outcome = await importDrills(context, body.value, {

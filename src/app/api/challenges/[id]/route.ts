@@ -2,6 +2,7 @@ import { revalidatePath } from 'next/cache';
 import { bringClub, clubFile } from '@/server/challenges/club';
 import { throughRoute } from '@/server/doors/door';
 import { sayTaken } from '@/server/doors/say-taken';
+import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
 
 interface Props {
@@ -25,16 +26,13 @@ export async function GET(request: Request, { params }: Props): Promise<Response
   });
 }
 
-/** Two hundred numbers and a few names are some kilobytes. */
-const maxBytes = 64 * 1024;
-
 /** Another club's results. */
 export async function POST(request: Request, { params }: Props): Promise<Response> {
   const { id } = await params;
   return throughRoute(
     'write',
     async (context) => {
-      const body = await readJson(request, maxBytes);
+      const body = await readJson(request, bodyLimits.challenge);
       if (!body.ok) return refusal(body);
       const outcome = await bringClub(context, id.slice(0, 80), body.value);
       if (!outcome.ok) return refusal(outcome);

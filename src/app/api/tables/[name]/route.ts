@@ -3,6 +3,7 @@ import { throughRoute } from '@/server/doors/door';
 import { sayTaken } from '@/server/doors/say-taken';
 import { isTable, tableText } from '@/server/files/export-tables';
 import { isIncoming, lookAtTable, takeOverTable } from '@/server/files/import-tables';
+import { bodyLimits } from '@/server/http/body-limits';
 import { readBytes, refusal } from '@/server/http/body';
 
 interface Props {
@@ -37,9 +38,6 @@ export async function GET(_: Request, { params }: Props): Promise<Response> {
   });
 }
 
-/** A club's squad or year is some hundred KB. Ours. */
-const maxTableBytes = 2 * 2 ** 20;
-
 /** Brings a table in, as it was sent: `?look=1` only says what it would do; `map` says which column is which, as JSON. */
 export async function POST(request: Request, { params }: Props): Promise<Response> {
   const { name } = await params;
@@ -49,7 +47,7 @@ export async function POST(request: Request, { params }: Props): Promise<Respons
     async (context) => {
       if (!isIncoming(name)) return none();
       const mapping = parsed(asked.get('map'));
-      const body = await readBytes(request, maxTableBytes);
+      const body = await readBytes(request, bodyLimits.table);
       if (!body.ok) return refusal(body);
       const outcome =
         asked.get('look') === '1'

@@ -3,8 +3,9 @@ import { followSession } from '@/server/log/follow';
 import { ingestFromHelper } from '@/server/log/helper-ingest';
 import { linkState, linkTrouble } from '@/server/log/helper-links';
 import { forHelper } from '@/server/views/helper';
+import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { badPlace, ingestAnswer, maxTouchBytes, placeAsked } from '@/server/http/log-requests';
+import { badPlace, ingestAnswer, placeAsked } from '@/server/http/log-requests';
 
 interface Props {
   params: Promise<{ token: string }>;
@@ -14,7 +15,7 @@ interface Props {
 export async function POST(request: Request, { params }: Props): Promise<Response> {
   const { token } = await params;
   return throughLink(token, async (context) => {
-    const body = await readJson(request, maxTouchBytes);
+    const body = await readJson(request, bodyLimits.touches);
     if (!body.ok) return refusal(body);
     return ingestAnswer(() => ingestFromHelper(context, token, body.value));
   });

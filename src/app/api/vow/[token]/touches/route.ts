@@ -1,6 +1,7 @@
 import { throughLink } from '@/server/doors/door';
+import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { ingestAnswer, maxTouchBytes } from '@/server/http/log-requests';
+import { ingestAnswer } from '@/server/http/log-requests';
 import { ingestFromHome } from '@/server/vows/links';
 
 /** Takes what was counted at home. 410: the link is closed; nothing was stored. */
@@ -10,7 +11,7 @@ export async function POST(
 ): Promise<Response> {
   const { token } = await params;
   return throughLink(token, async (context) => {
-    const body = await readJson(request, maxTouchBytes);
+    const body = await readJson(request, bodyLimits.touches);
     if (!body.ok) return refusal(body);
     return ingestAnswer(() => ingestFromHome(context, token, body.value));
   });
