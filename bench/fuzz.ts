@@ -99,7 +99,7 @@ const doors: Readonly<Record<string, (input: unknown) => Promise<unknown>>> = {
   kit: (input) => saveKit(context, input),
   session: (input) => createSession(context, input),
   plan: (input) => savePlan(context, at.sessionId, input),
-  signIn: (input) => signInCoach(context, input, ''),
+  signIn: (input) => signInCoach(context, input, { address: '' }),
   challenge: (input) => makeChallenge(context, input),
   club: (input) => bringClub(context, 'nowhere', input),
   ledger: (input) => saveLedger(context, at.playerIds[0]!, input),

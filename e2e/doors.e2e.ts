@@ -1,8 +1,9 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { freePort, startServer } from '../scripts/lib/server.js';
+import type { Driver } from 'selenium-webdriver/chrome.js';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, type Browser } from './lib/browser';
@@ -30,6 +31,25 @@ const audit = async () =>
   (await app.query('select who, what from audit order by at_ms desc, id desc')).map(
     ({ who, what }) => `${String(who)} ${String(what)}`,
   );
+/** Paths of run screens that are kept, one after the other. */
+const keptPages = `caches.keys()
+  .then((names) => Promise.all(names.filter((name) => name.startsWith('vowstep-court-')).map((name) => caches.open(name))))
+  .then((all) => Promise.all(all.map((one) => one.keys())))
+  .then((all) => all.flat().map(({ url }) => new URL(url).pathname).join())`;
+
+/** What rests in the browser's store: names of children in what waits, and how many marks that are safe. */
+const resting = (on: Page): Promise<{ names: string[]; settled: number }> =>
+  on.driver.executeAsyncScript(`const done = arguments[0];
+    const open = indexedDB.open('vowstep');
+    open.onsuccess = async () => {
+      const tx = open.result.transaction(['events', 'settled', 'held-back']);
+      const all = (name) => new Promise((give) => { const ask = tx.objectStore(name).getAll(); ask.onsuccess = () => give(ask.result); });
+      const named = [...(await all('events')), ...(await all('held-back'))].flatMap(({ where }) => (where ? [where.player] : []));
+      const settled = (await all('settled')).length;
+      open.result.close();
+      done({ names: [...new Set(named)], settled });
+    };`);
+
 const signIn = async (on: Page, name: string, word = passcode) => {
   await on.sees('Forgotten?');
   await on.type('Name', name);
@@ -154,7 +174,7 @@ test('a table with three bad lines says which, takes the rest, and is taken back
     return (await answer.text()).trim().split('\n').at(-1)!;
   };
   expect(JSON.parse(await look(book + ' '.repeat(30 * 2 ** 20)))).toMatchObject({ done: { part: 'book' } });
-  expect(await look(book + ' '.repeat(64 * 2 ** 20))).toContain('over 64 MB');
+  expect(await look(book + ' '.repeat(64 * 2 ** 20))).toContain('over 48 MB');
 });
 
 test('a copy is looked at and put back: who is signed in stays so, what came since is gone, and it is written down', async () => {
@@ -242,10 +262,12 @@ test('signed out in the middle of a session: counting goes on, all of it goes wh
     `for (let i = 0; i < 3; i++) document.querySelector('[data-touch-of]').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true }));`,
   );
   await page.sees('You are signed out.');
+  await page.becomes(keptPages, '');
   const before = (await touches()).reduce((sum, { n }) => sum + n, 0);
   // At the same address stands the door now; with the server away, what was kept of the court.
   await browser.driver.get(`${app.url}/sessions/${planned}/run`);
-  await page.sees('Forgotten?');
+  await page.sees('not on the server yet');
+  expect(await resting(page)).toEqual({ names: [''], settled: 0 });
   await signIn(page, 'Ottilie Brandt');
   // The page is there before it has looked at what the device kept.
   const sum = async () => (await touches()).reduce((all, { n }) => all + n, 0);
@@ -253,9 +275,76 @@ test('signed out in the middle of a session: counting goes on, all of it goes wh
   await page.sees('All safe on the server');
   const after = await touches();
   expect(after.map(({ by }) => by)).toContain('Ottilie Brandt');
+  await page.becomes(`${keptPages}.then((text) => text.includes('/run'))`, true);
   await app.stop();
   await browser.driver.get(`${app.url}/sessions/${planned}/run`);
   await page.sees('out of reach');
+  await page.sees('Pause');
   await app.start();
   await page.sees('All safe on the server');
+});
+
+test('who signs out leaves nobody on the device: no page opens without the server, no mark says a name', async () => {
+  const { planned } = await demoIds(app);
+  const run = `${app.url}/sessions/${planned}/run`;
+  await browser.driver.get(run);
+  await page.becomes(`${keptPages}.then((text) => text.includes('/run'))`, true);
+  expect((await resting(page)).settled).toBeGreaterThan(0);
+  await browser.driver.get(`${app.url}/settings`);
+  await browser.driver.executeScript(`localStorage.setItem('vowstep-draft-plan-x', '{}')`);
+  await page.press('Sign out');
+  await page.sees('1 draft not saved yet');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Stay signed in');
+  await page.press('Sign out');
+  await page.sees('1 draft not saved yet');
+  await browser.driver.executeScript(
+    `[...document.querySelectorAll('[role=dialog] button')].find((one) => one.innerText.trim() === 'Sign out').click()`,
+  );
+  await page.sees('Forgotten?');
+  await page.becomes(keptPages, '');
+  expect(await resting(page)).toEqual({ names: [], settled: 0 });
+  expect(
+    await browser.driver.executeScript(`return localStorage.getItem('vowstep-draft-plan-x')`),
+  ).toBeNull();
+  // The way back leads to the door.
+  await browser.driver.navigate().back();
+  await page.sees('Forgotten?');
+  await app.stop();
+  await browser.driver.get(run);
+  await page.sees('The server is out of reach');
+  await app.start();
+});
+
+test('what cannot be taken back asks for the passcode once more, and then goes on', async () => {
+  await (browser.driver as unknown as Driver).setDownloadPath(folder);
+  await browser.driver.get(`${app.url}/files`);
+  await signIn(page, 'Ottilie Brandt');
+  await page.sees('Take away');
+  await app.query('update sign_in set created_at_ms = created_at_ms - 3600000');
+  await page.press('The whole book: Take');
+  await page.sees('Your passcode, once more');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.type('Passcode', 'not this one');
+  await page.press('Go on');
+  await page.sees('That is not your passcode.');
+  await page.type('Passcode', passcode);
+  await page.press('Go on');
+  await browser.driver.wait(
+    () => readdirSync(folder).some((name) => /^vowstep-book-.*\.json$/.test(name)),
+    patienceMs,
+    'The book never arrives.',
+  );
+});
+
+test('a passcode is changed only with the one of now', async () => {
+  await browser.driver.get(`${app.url}/settings`);
+  await page.press('Change passcode');
+  await page.type('Your passcode of now', 'not this one');
+  await page.type('New passcode', 'seven slow green trains');
+  await page.press('Change the passcode');
+  await page.sees('That is not your passcode.');
+  await page.type('Your passcode of now', passcode);
+  await page.press('Change the passcode');
+  await page.sees('Your passcode is changed.');
 });

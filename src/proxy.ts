@@ -108,7 +108,12 @@ export function proxy(request: NextRequest): NextResponse {
   // Where somebody who has to sign in first comes back to.
   headers.set('x-vowstep-path', pathname + request.nextUrl.search);
   headers.set('content-security-policy', policy(nonce));
-  return secured(NextResponse.next({ request: { headers } }), policy(nonce), pagesAsk);
+  const response = secured(NextResponse.next({ request: { headers } }), policy(nonce), pagesAsk);
+  // Whoever signed out leaves no page behind to go back to. What is stored goes by hand (court/clear-device.ts): the browser
+  // would take counts along that are nowhere else.
+  if (pathname === '/sign-in' && request.nextUrl.searchParams.has('out'))
+    response.headers.set('clear-site-data', '"cache"');
+  return response;
 }
 
 function decodable(path: string): boolean {

@@ -48,6 +48,28 @@ test('what is held back no longer waits, and is there until it is forgotten', as
   expect(await deviceStore().heldBack()).toEqual([]);
 });
 
+test('signing out leaves only what is nowhere else, under no name', async () => {
+  const [waits, safe, held] = [event(), event(), event()];
+  const store = deviceStore();
+  await Promise.all([store.put(waits, where), store.put(safe, where), store.put(held, where)]);
+  await store.settle([safe]);
+  await store.holdBack([{ event: held, why: 'gone', message: 'is not in the plan', where, atMs: 5 }]);
+  await store.forgetSafe();
+  const nameless = { ...where, session: '', player: '' };
+  const ours = [waits.id, held.id, safe.id];
+  const rests = [
+    ...(await store.waiting()),
+    ...(await store.heldBack()),
+    ...(await store.settled(['b'], 's')),
+  ].filter((one) => ours.includes(one.event.id));
+  expect(rests).toEqual([
+    expect.objectContaining({ event: waits, where: nameless }),
+    expect.objectContaining({ event: held, where: nameless }),
+  ]);
+  expect(JSON.stringify(rests)).not.toMatch(/Mika|Thursday/);
+  await store.forget(ours);
+});
+
 describe('the store changes its form', () => {
   const opened = (version: number, upgrade: (db: IDBDatabase) => void) =>
     new Promise<IDBDatabase>((resolve, reject) => {

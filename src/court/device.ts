@@ -1,7 +1,8 @@
 import { openDB, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import type { TouchEvent } from '@/core/counting/event';
 import type { RefusedEvent } from '@/schemas/touches';
-import type { EventStore, HeldBack, KeptEvent, Where } from './held-back';
+import { nameless, type EventStore, type HeldBack, type KeptEvent, type Where } from './held-back';
+import { dropKeptPages } from './kept-pages';
 import { newName } from './names';
 import type { SendResult } from './outbox';
 
@@ -85,6 +86,21 @@ export function deviceStore(): EventStore {
         const tx = db.transaction(names, 'readwrite');
         await Promise.all([
           ...ids.flatMap((id) => names.map((name) => tx.objectStore(name).delete(id))),
+          tx.done,
+        ]);
+      }),
+    forgetSafe: () =>
+      using(async (db) => {
+        const tx = db.transaction([waitingName, settledName, heldBackName], 'readwrite');
+        const strip = async (name: typeof waitingName | typeof heldBackName) => {
+          const store = tx.objectStore(name);
+          const named = ((await store.getAll()) as (Kept | Held)[]).filter(({ where }) => where);
+          await Promise.all(named.map((one) => store.put({ ...one, where: nameless(one.where!) })));
+        };
+        await Promise.all([
+          tx.objectStore(settledName).clear(),
+          strip(waitingName),
+          strip(heldBackName),
           tx.done,
         ]);
       }),
@@ -191,8 +207,11 @@ export function sendTo(address: string): (events: readonly TouchEvent[]) => Prom
           return { kind: 'refused', message, refused: body.refused };
         case 500:
           return { kind: 'failed', message };
-        // Whoever was signed out meanwhile counts on, and all of it goes once they are in again.
+        // Whoever was signed out meanwhile counts on, and all of it goes once they are in again; what was kept to be opened
+        // again without the server is nobody's any more.
         case 401:
+          void dropKeptPages().catch(() => undefined);
+          return { kind: 'unreachable', message };
         case 403:
         case 429:
         case 503:

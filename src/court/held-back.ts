@@ -1,13 +1,19 @@
 import type { TouchEvent } from '@/core/counting/event';
 import type { RefusedEvent } from '@/schemas/touches';
 
-/** Where an event was made, in words: what is left of it when its block or player is gone from the plan. */
+/**
+ * Where an event was made, in words: what is left of it when its block or player is gone from the plan. Names are empty
+ * once somebody signed out here.
+ */
 export interface Where {
   readonly sessionId: string;
   readonly session: string;
   readonly block: string;
   readonly player: string;
 }
+
+/** Where it was made, without names of people and what they may stand in. */
+export const nameless = (where: Where): Where => ({ ...where, session: '', player: '' });
 
 /** An event the server does not take. It rests on the device until somebody says what becomes of it. */
 export interface HeldBack {
@@ -39,6 +45,8 @@ export interface EventStore {
   heldBack(): Promise<readonly HeldBack[]>;
   /** What was held back is settled some other way. */
   forget(ids: readonly string[]): Promise<void>;
+  /** What the server has goes; what it does not have stays, without the names it was made under. */
+  forgetSafe(): Promise<void>;
 }
 
 /** A store that keeps nothing, where the browser has none. */
@@ -50,4 +58,5 @@ export const noStore: EventStore = {
   holdBack: async () => undefined,
   heldBack: async () => [],
   forget: async () => undefined,
+  forgetSafe: async () => undefined,
 };

@@ -39,6 +39,11 @@ export const stillsOf = (playerId: string): Promise<Still[]> =>
     (await db.getAllFromIndex('stills', 'player', playerId)).sort((a, b) => b.atMs - a.atMs),
   );
 
+/** How many stills there are on this device, of anybody. */
+export const countStills = (): Promise<number> => using((db) => db.count('stills'));
+
+export const dropAllStills = (): Promise<void> => using((db) => db.clear('stills'));
+
 export const dropStill = (id: string): Promise<void> => using((db) => db.delete('stills', id));
 
 /** Brings one back that was dropped. */

@@ -71,6 +71,14 @@ export async function touchSignIn(db: Executor, tokenHash: string, nowMs: number
   await db.update(signIn).set({ lastUsedAtMs: nowMs }).where(eq(signIn.tokenHash, tokenHash));
 }
 
+/** Ends the sign-in of one browser, whosever it is. */
+export async function endSignIn(db: Executor, tokenHash: string, nowMs: number): Promise<void> {
+  await db
+    .update(signIn)
+    .set({ endedAtMs: nowMs })
+    .where(and(eq(signIn.tokenHash, tokenHash), isNull(signIn.endedAtMs)));
+}
+
 /** Ends sign-ins of a coach: one, or all (but one). */
 export async function endSignIns(
   db: Executor,
@@ -117,6 +125,18 @@ export async function countTries(
     await db.run(sql`
       insert into sign_in_try (key, failures, last_at_ms) values (${key}, 1, ${nowMs})
       on conflict (key) do update set failures = failures + 1, last_at_ms = ${nowMs}`);
+}
+
+/** Takes back one try under each of these keys. */
+export async function giveBackTry(db: Executor, keys: readonly string[]): Promise<void> {
+  await db.run(
+    sql`update sign_in_try set failures = max(0, failures - 1) where key in (select value from json_each(${JSON.stringify(keys)}))`,
+  );
+}
+
+/** Forgets all tries there were: the computer's own owner says so. */
+export async function forgetAllTries(db: Executor): Promise<void> {
+  await db.delete(signInTry);
 }
 
 export async function forgetTries(db: Executor, keys: readonly string[]): Promise<void> {

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Executor } from './database';
 
-type Fact = 'epoch' | 'probe' | 'records';
+type Fact = 'epoch' | 'probe' | 'records' | 'door-key';
 
 /** A fact about this database; null where it is not known. */
 export async function factOf(db: Executor, key: Fact): Promise<string | null> {

@@ -20,4 +20,8 @@ export const newCoachSchema = object({
     .default('coach'),
 });
 
-export const passcodeSchema = object({ passcode });
+/** A new passcode, and the one of now of whoever gives it: left out while nobody signs in. */
+export const passcodeSchema = object({
+  passcode,
+  own: string().default('').max(longest, `Your passcode is too long: at most ${longest} letters.`),
+});

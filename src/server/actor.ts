@@ -21,5 +21,11 @@ export const sessionsCoach: Actor = { kind: 'coach', name: '', role: 'owner', id
 /** Who a use case acts for. */
 export const actorOf = ({ actor }: Acts): Actor => actor ?? sessionsCoach;
 
+/** Whose a page is that is kept on a device: a coach’s, by their number, or nobody’s in particular while nobody signs in. */
+export const whoseOf = (context: Acts): string => {
+  const actor = actorOf(context);
+  return actor.kind === 'coach' ? (actor.id ?? 'anybody') : 'link';
+};
+
 /** The name a write carries; null for the session's own coach. */
 export const signatureOf = (context: Acts): string | null => actorOf(context).name || null;

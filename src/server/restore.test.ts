@@ -34,7 +34,7 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   await oneBlockSession(context);
   const gone = value(await savePlayer(context, child));
   value(await addCoach(context, { name: 'Ottilie', passcode: long }));
-  const { token } = value(await signInCoach(context, { name: 'Ottilie', passcode: long }, ''));
+  const { token } = value(await signInCoach(context, { name: 'Ottilie', passcode: long }, { address: '' }));
   value(await addCoach(context, { name: 'Sefa', passcode: `${long} two` }));
   const { name } = value(await copyNow(context));
 
@@ -56,9 +56,9 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   expect(names).toContain('Ilva');
   expect(names).not.toContain('Yrsa');
   // Who was let go stays out; who was signed in still is.
-  expect(problem(await signInCoach(context, { name: 'Sefa', passcode: `${long} two` }, ''))).toContain(
-    'wrong',
-  );
+  expect(
+    problem(await signInCoach(context, { name: 'Sefa', passcode: `${long} two` }, { address: '' })),
+  ).toContain('wrong');
   expect((await whoComes(context, token)).who).toMatchObject({ name: 'Ottilie', role: 'owner' });
   expect(await context.db.all(sql`select what from audit where what = 'copy.restore'`)).toHaveLength(1);
   // Others who have the file open go on with the very same book, also once the driver lets go of what it had.

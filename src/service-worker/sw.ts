@@ -36,16 +36,46 @@ const wellOrAway: SerwistPlugin = {
     if (response.status >= 500) throw new Error(`The server answered ${response.status}.`);
     return response;
   },
-  // Whoever is signed out is sent to the door: that is no page of this address, and the kept one stays.
-  cacheWillUpdate: async ({ response }) =>
-    response.status === 200 && !response.redirected ? response : null,
 };
 
-/** The server's page; the kept one when it does not answer in time. A kept page is a week old at most. */
+/** Whose a kept page is, written on it when it is kept; and who was here last, in a place of its own. */
+const [whoseHeader, whoName] = ['x-vowstep-whose', 'vowstep-who'] as const;
+const isLink = (path: string): boolean => !path.startsWith('/sessions/');
+
+/** What the server says of a page that is nobody's, or not of who asks, any more. */
+const closed: ReadonlySet<number> = new Set([401, 403, 404, 410]);
+
+async function whoIsHere(): Promise<string | null> {
+  const known = await (await caches.open(whoName)).match('/who');
+  return known ? known.text() : null;
+}
+
+/** A page that is somebody else's, or too old, is as good as none. What the server says is closed is kept no longer. */
+const theirs: SerwistPlugin = {
+  // Pages are kept when they ask to be, with whose they are; not in passing.
+  cacheWillUpdate: async () => null,
+  cachedResponseWillBeUsed: async ({ request, cachedResponse }) => {
+    if (!cachedResponse || isOld(cachedResponse)) return null;
+    const { pathname } = new URL(request.url);
+    if (isLink(pathname)) return cachedResponse;
+    return cachedResponse.headers.get(whoseHeader) === (await whoIsHere()) ? cachedResponse : null;
+  },
+  fetchDidSucceed: async ({ request, response }) => {
+    if (response.type === 'opaqueredirect' || response.redirected || closed.has(response.status))
+      await (await caches.open(pagesName)).delete(new URL(request.url).pathname);
+    return response;
+  },
+};
+
+/** A kept page is a week old at most. */
+const isOld = (response: Response): boolean =>
+  Date.now() - Date.parse(response.headers.get('date') ?? '') > 7 * day * 1000;
+
+/** The server's page; the kept one when it does not answer in time. */
 const pages = new NetworkFirst({
   cacheName: pagesName,
   networkTimeoutSeconds: 5,
-  plugins: [wellOrAway, new ExpirationPlugin({ maxAgeSeconds: 7 * day, maxEntries: 20 })],
+  plugins: [wellOrAway, theirs],
 });
 /**
  * All workers begin with one and the same file, and find in their own address which they are. A kept answer would bring the
@@ -88,20 +118,45 @@ self.addEventListener('message', (event) => {
   const {
     kind,
     page,
+    whose = '',
     parts: wanted,
-  } = (event.data ?? {}) as { kind?: string; page?: string; parts?: unknown };
+  } = (event.data ?? {}) as { kind?: string; page?: string; whose?: string; parts?: unknown };
   if (kind !== 'keep' || !page || !runScreen.test(page) || !Array.isArray(wanted)) return;
-  event.waitUntil(keep(event, page, wanted as string[]));
+  event.waitUntil(keep(event, page, whose, wanted as string[]));
 });
 
-async function keep(event: ExtendableEvent, page: string, wanted: readonly string[]): Promise<void> {
-  const known = await caches.open(pagesName);
+async function keep(
+  event: ExtendableEvent,
+  page: string,
+  whose: string,
+  wanted: readonly string[],
+): Promise<void> {
   const all = wanted.filter(isPart);
   await Promise.all(all.map((part) => keepPart(event, part)));
   // The page as it is now: what was kept of it may be of an older plan.
   const fresh = await pageNow(page);
-  if (fresh) await known.put(page, fresh);
+  // Somebody else may have signed in meanwhile, in another tab.
+  if (!fresh || fresh.headers.get(whoseHeader) !== whose) return;
+  await (await caches.open(pagesName)).put(page, fresh);
+  if (!isLink(page)) await (await caches.open(whoName)).put('/who', new Response(whose));
+  await letGoOld();
 }
+
+/** So many pages are kept, the last ones. */
+const mostPages = 20;
+
+async function letGoOld(): Promise<void> {
+  const known = await caches.open(pagesName);
+  const all = await known.keys();
+  for (const [index, request] of all.entries()) {
+    const response = await known.match(request);
+    if (!response || isOld(response) || index < all.length - mostPages) await known.delete(request);
+  }
+}
+
+/** Whose a page says it is; empty for a link's, which belongs to whoever has it. */
+const whoseOf = (text: string): string =>
+  /<meta name="vowstep-whose" content="([^"]*)"/.exec(text)?.[1] ?? '';
 
 /** The server's page, whole; null where it does not come in time. */
 async function pageNow(page: string): Promise<Response | null> {
@@ -110,7 +165,11 @@ async function pageNow(page: string): Promise<Response | null> {
       headers: { accept: 'text/html' },
       signal: AbortSignal.timeout(aheadMs),
     });
-    return response.ok && !response.redirected ? new Response(await response.blob(), response) : null;
+    if (!response.ok || response.redirected) return null;
+    const text = await response.text();
+    const headers = new Headers(response.headers);
+    headers.set(whoseHeader, whoseOf(text));
+    return new Response(text, { headers });
   } catch {
     return null;
   }

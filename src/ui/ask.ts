@@ -1,13 +1,25 @@
 import type { Outcome } from '@/core/outcome';
 import { refused } from '@/core/outcome';
 
+let confirm: (() => Promise<boolean>) | null = null;
+
+/** Says who asks for the passcode where the server wants it once more. @returns ends that */
+export function confirmBy(ask: () => Promise<boolean>): () => void {
+  confirm = ask;
+  return () => {
+    if (confirm === ask) confirm = null;
+  };
+}
+
 /**
  * Asks the server for something; when it cannot be reached or takes too much, that is an outcome too,
- * so that a form keeps what was typed and says what to do.
+ * so that a form keeps what was typed and says what to do. What wants the passcode once more is asked for again when it was typed.
  */
 export async function ask<T>(request: () => Promise<Outcome<T>>): Promise<Outcome<T>> {
   try {
-    return await request();
+    const outcome = await request();
+    const wanted = !outcome.ok && outcome.problems[0]?.field === 'anew';
+    return wanted && confirm && (await confirm()) ? await request() : outcome;
   } catch {
     return refused('server', await whyNot());
   }

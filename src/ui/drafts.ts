@@ -32,6 +32,25 @@ export function readDraft<T>(key: string): Kept<T> | null {
   }
 }
 
+/** Names of all drafts that rest here. */
+const draftNames = (): string[] => Object.keys(localStorage).filter((name) => name.startsWith(nameOf('')));
+
+export function countDrafts(): number {
+  try {
+    return draftNames().length;
+  } catch {
+    return 0;
+  }
+}
+
+export function dropAllDrafts(): void {
+  try {
+    for (const name of draftNames()) localStorage.removeItem(name);
+  } catch {
+    // There is nothing to drop.
+  }
+}
+
 export function dropDraft(key: string): void {
   try {
     localStorage.removeItem(nameOf(key));

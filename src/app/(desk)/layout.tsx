@@ -1,9 +1,12 @@
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { ConfirmPasscode } from '@/features/doors/confirm-passcode';
+import { InStep } from '@/features/doors/in-step';
 import { Leftovers } from '@/features/run/leftovers';
 import { Header } from '@/features/shell/header';
 import { pageContext } from '@/server/doors/door';
 import { houseView } from '@/server/views/house';
+import { removedForGood } from '@/server/views/removed';
 import { CoachZone } from '@/ui/coach-zone';
 import { HouseProvider } from '@/ui/house';
 
@@ -11,7 +14,7 @@ import { HouseProvider } from '@/ui/house';
 export default async function DeskLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('vowstep-theme')?.value === 'night' ? 'night' : 'day';
   const context = await pageContext();
-  const house = await houseView(context);
+  const [house, removed] = await Promise.all([houseView(context), removedForGood(context)]);
   return (
     <HouseProvider house={house}>
       <div className="mx-auto max-w-[1280px] px-6 pb-6">
@@ -19,6 +22,8 @@ export default async function DeskLayout({ children }: { children: ReactNode }) 
         <Header theme={theme} />
         <Leftovers />
         <main>{children}</main>
+        <ConfirmPasscode />
+        <InStep removed={removed} />
       </div>
     </HouseProvider>
   );

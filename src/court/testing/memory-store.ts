@@ -1,4 +1,4 @@
-import type { EventStore, HeldBack, KeptEvent } from '../held-back';
+import { nameless, type EventStore, type HeldBack, type KeptEvent } from '../held-back';
 
 /** For tests and benches: a device's store in memory, which outlives the pages that use it. */
 export function memoryStore() {
@@ -37,6 +37,11 @@ export function memoryStore() {
     heldBack: async () => [...heldBack.values()],
     forget: async (ids) => {
       for (const map of [waiting, settled, heldBack]) for (const id of ids) map.delete(id);
+    },
+    forgetSafe: async () => {
+      settled.clear();
+      for (const map of [waiting, heldBack] as Map<string, KeptEvent>[])
+        for (const [id, one] of map) map.set(id, { ...one, where: one.where && nameless(one.where) });
     },
   };
   return { store, waiting, settled, heldBack, state };

@@ -9,6 +9,7 @@ import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
 import { useHydrated } from '@/ui/hydrated';
+import { ClearHere } from './clear-here';
 import { wayBack } from './ways-back';
 
 interface Form {
@@ -40,8 +41,9 @@ export function SignIn({ to }: { readonly to: string }) {
         <circle cx="17.5" cy="7.5" r="4.5" fill="var(--now)" stroke="currentColor" strokeWidth="2" />
       </svg>
       <h1 className="mt-3 text-3xl">Sign in</h1>
-      <p className="mt-1 mb-5 text-soft">Vow Step keeps children’s data: it opens to coaches of this club.</p>
-      <form onSubmit={send} noValidate className="space-y-4">
+      <p className="mt-1 text-soft">Vow Step keeps children’s data: it opens to coaches of this club.</p>
+      <ClearHere />
+      <form onSubmit={send} noValidate className="mt-5 space-y-4">
         {errors.root?.message && <ErrorNote>{errors.root.message}</ErrorNote>}
         <Field label="Name" error={errors.name?.message}>
           <input {...register('name')} autoComplete="username" autoCapitalize="words" />

@@ -1,6 +1,8 @@
 'use client';
 
 import { Download } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { TakeLink } from '../doors/take-link';
 import type { FilesView } from '@/server/views/files';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { buttonClass } from '@/ui/button';
@@ -30,6 +32,28 @@ const whole = {
   says: 'players, sessions, plans, every mark; no passcodes, links or what was done',
 } as const;
 
+function Take({
+  href,
+  asks,
+  children,
+}: {
+  readonly href: string;
+  readonly asks: boolean;
+  readonly children: ReactNode;
+}) {
+  if (asks)
+    return (
+      <TakeLink href={href} look="quiet">
+        {children}
+      </TakeLink>
+    );
+  return (
+    <a href={href} download className={buttonClass('quiet')}>
+      {children}
+    </a>
+  );
+}
+
 /** What goes out of the book as a file, and what comes in. */
 export function Files({ view }: { readonly view: FilesView }) {
   const zone = view.zone || undefined;
@@ -52,21 +76,22 @@ export function Files({ view }: { readonly view: FilesView }) {
         <Sheet className="p-4" aria-label="Take away">
           <h2 className="text-lg">Take away</h2>
           <ul>
-            {[...(view.owner ? [whole] : []), ...tables, ...parts].map(({ href, title, says }) => (
+            {[...(view.owner ? [whole, ...tables] : []), ...parts].map(({ href, title, says }) => (
               <li key={href} className="flex items-center gap-3 border-t border-line py-1.5">
                 <p className="flex-1">
                   <span className="font-semibold">{title}</span>
                   <span className="block text-sm text-soft">{says}</span>
                 </p>
-                <a href={href} download className={buttonClass('quiet')}>
+                <Take href={href} asks={!parts.some((part) => part.href === href)}>
                   <Download aria-hidden size={18} />
                   <span className="sr-only">{title}: </span>Take
-                </a>
+                </Take>
               </li>
             ))}
           </ul>
           <p className="mt-2 text-sm text-soft">
-            A session is taken on its plan, everything about a child on their page, the calendar in Settings.
+            {view.owner ? '' : 'The whole book and its tables are an owner’s to take. '}A session is taken on
+            its plan, everything about a child on their page, the calendar in Settings.
           </p>
         </Sheet>
       </div>

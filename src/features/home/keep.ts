@@ -22,6 +22,7 @@ export async function keepForOffline(worker: string | null, loadRest: LoadEar | 
     active?.postMessage({
       kind: 'keep',
       page: location.pathname,
+      whose: '',
       parts: [...new Set([...parts, ...(worker ? [worker] : [])])],
     });
   } catch {

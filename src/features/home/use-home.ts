@@ -1,10 +1,11 @@
 'use client';
 
-import { useMemo, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { tally, type Tally } from '@/core/counting/tally';
 import type { Measure } from '@/core/counting/measure';
 import { dayNumber, isoDay } from '@/core/days';
 import { liveEvents } from '@/core/counting/live';
+import { clearDevice } from '@/court/clear-device';
 import { deviceName, deviceStore, sendTo } from '@/court/device';
 import { noStore } from '@/court/held-back';
 import { RunLog, type LogState } from '@/court/run-log';
@@ -48,6 +49,10 @@ export function useHome(view: HomeView, address: string | null): HomeLog {
   });
   const state = useSyncExternalStore(log.subscribe, log.state, log.state);
   const version = useSyncExternalStore(log.subscribe, log.version, log.version);
+  useEffect(() => {
+    // A link that was withdrawn leaves nothing here but what is nowhere else.
+    if (state.closed !== null) void clearDevice();
+  }, [state.closed]);
   return { log, state, version, device: log.device };
 }
 

@@ -3,6 +3,7 @@
 import { FileDown, ScrollText, UserX } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
+import { clearDevice } from '@/court/clear-device';
 import { sweepStills } from '@/court/stills';
 import { eraseForGoodAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
@@ -56,6 +57,7 @@ function Erase({ id, name }: { readonly id: string; readonly name: string }) {
     if (!outcome.ok) return;
     setGone(outcome.value);
     // Stills of the child are on devices, not in the book: here they go now, elsewhere when a player is opened next.
+    void clearDevice();
     void sweepStills((one) => Promise.resolve(one !== id)).catch(() => undefined);
   };
   if (gone)

@@ -71,7 +71,7 @@ function Group({
   return (
     <>
       <h3 className="text-lg">
-        {where ? `${where.player}, ${where.block}` : 'A block that is not known here'}
+        {where ? `${where.player || 'A player'}, ${where.block}` : 'A block that is not known here'}
       </h3>
       <p>
         <b>{groupInWords(group)}.</b> <span className="text-soft">{reason(message)}</span>

@@ -5,6 +5,7 @@ import { begunOf } from '@/session/begun';
 import { mostAheadMs } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
 import { SteadyClock } from '@/core/run/steady-clock';
+import { clearDevice } from '@/court/clear-device';
 import { deviceName, deviceStore, sendTo } from '@/court/device';
 import { askAt, followSession, type News } from '@/court/follow-session';
 import { isFromHome } from '@/court/from-home';
@@ -163,6 +164,15 @@ export function useCourt<V extends CourtView>(given: V, renew: () => Promise<voi
     };
   }, [log]);
   usePresentPlan(given, news, renew);
+  const closed = useSyncExternalStore(
+    log.subscribe,
+    () => log.state().closed,
+    () => null,
+  );
+  useEffect(() => {
+    // A link that was withdrawn leaves nothing here but what is nowhere else.
+    if (closed !== null) void clearDevice();
+  }, [closed]);
   return { log, clock, view, twins, news, daysAhead, offered, dismissOffered: () => setOffered(null) };
 }
 

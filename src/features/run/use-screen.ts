@@ -1,6 +1,8 @@
 'use client';
 
 import { useEffect, useSyncExternalStore } from 'react';
+import { keepInStep } from '@/court/clear-device';
+import { pageFact } from '@/court/kept-pages';
 
 export function toggleFullscreen(): void {
   if (document.fullscreenElement) void document.exitFullscreen();
@@ -44,6 +46,8 @@ export function useOffline(loadRest?: () => Promise<unknown>): void {
     if (!('serviceWorker' in navigator)) return;
     const keep = async () => {
       try {
+        // What was kept of children who are in the book no more goes first.
+        await keepInStep();
         await navigator.serviceWorker.register('/sw.js');
         const { active } = await navigator.serviceWorker.ready;
         // What is fetched later has to be here before it can be kept.
@@ -57,6 +61,7 @@ export function useOffline(loadRest?: () => Promise<unknown>): void {
         active?.postMessage({
           kind: 'keep',
           page: location.pathname,
+          whose: pageFact('whose') ?? '',
           parts: [...new Set(parts.map(({ pathname }) => pathname))],
         });
       } catch {

@@ -89,6 +89,7 @@ const words: Readonly<Record<string, string>> = {
   'coach.passcode': 'changed a passcode',
   'coach.remove': 'removed a coach',
   'sign-in': 'signed in',
+  'sign-in.confirm': 'typed their passcode once more',
   'sign-in.failed': 'gave a wrong passcode',
   'sign-out': 'signed out',
 };

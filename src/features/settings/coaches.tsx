@@ -123,7 +123,8 @@ export function Coaches({
         >
           <CoachFields
             of={open.of.name}
-            save={(form) => changePasscodeAction(open.of.id, { passcode: form.passcode })}
+            self={open.of.id === me?.id}
+            save={({ passcode, own }) => changePasscodeAction(open.of.id, { passcode, own })}
             onDone={() => say(`${open.of.name} has a new passcode.`)}
           />
         </Dialog>

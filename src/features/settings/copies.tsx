@@ -6,12 +6,13 @@ import { counted, inThousands } from '@/core/words';
 import { aboutCopyAction, restoreCopyAction } from '@/server/actions/doors';
 import type { CopyFacts, OwnersView } from '@/server/views/settings';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, buttonClass } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { momentAt } from '@/ui/dates';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { TakeLink } from '../doors/take-link';
 import { holdsInWords } from './holds-in-words';
 
 type About = Extract<Awaited<ReturnType<typeof aboutCopyAction>>, { ok: true }>['value'];
@@ -164,9 +165,9 @@ function Copy({ copy, now, zone, busy, onRestore }: CopyProps) {
         </p>
       </div>
       <div className="flex gap-2">
-        <a className={buttonClass()} href={`/api/copies/${name}`} download>
+        <TakeLink href={`/api/copies/${name}`}>
           Take away<span className="sr-only"> {name}</span>
-        </a>
+        </TakeLink>
         <Button look="quiet" disabled={busy} onClick={onRestore}>
           Put back…<span className="sr-only"> {name}</span>
         </Button>

@@ -9,16 +9,26 @@ import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
+import { clearDevice } from '@/court/clear-device';
+import { leaveDevice, whatRests, type Rests } from '../doors/leave-device';
 import { CoachFields } from './coach-form';
+import { LeaveDialog } from './leave-dialog';
 
 /** Who sits here, and how to go. */
 export function SignedInAs({ me }: { readonly me: NonNullable<SettingsView['me']> }) {
   const notice = useNotice();
   const [changing, setChanging] = useState(false);
-  const leave = async (everywhere: boolean) => {
+  const [leaving, setLeaving] = useState<(Rests & { readonly everywhere: boolean }) | null>(null);
+  const go = async (everywhere: boolean, stills: boolean) => {
     const outcome = await ask(() => signOutAction(everywhere));
-    if (outcome.ok) location.assign('/sign-in');
-    else notice({ text: problemsText(outcome), tone: 'stop' });
+    if (!outcome.ok) return notice({ text: problemsText(outcome), tone: 'stop' });
+    await leaveDevice({ stills });
+    location.assign('/sign-in?out=1');
+  };
+  const leave = async (everywhere: boolean) => {
+    const rests = await whatRests();
+    if (rests.marks + rests.drafts + rests.stills > 0) setLeaving({ ...rests, everywhere });
+    else await go(everywhere, false);
   };
   return (
     <Sheet className="p-4" aria-label="Signed in">
@@ -45,13 +55,23 @@ export function SignedInAs({ me }: { readonly me: NonNullable<SettingsView['me']
       >
         <CoachFields
           of={me.name}
-          save={(form) => changePasscodeAction(me.id, { passcode: form.passcode })}
+          self
+          save={({ passcode, own }) => changePasscodeAction(me.id, { passcode, own })}
           onDone={() => {
             setChanging(false);
+            // Others may have been here with the old one.
+            void clearDevice();
             notice({ text: 'Your passcode is changed.' });
           }}
         />
       </Dialog>
+      {leaving && (
+        <LeaveDialog
+          rests={leaving}
+          onStay={() => setLeaving(null)}
+          onGo={(stills) => void go(leaving.everywhere, stills)}
+        />
+      )}
     </Sheet>
   );
 }

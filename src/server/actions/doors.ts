@@ -7,9 +7,11 @@ import { aboutCopy, restoreCopy, type AboutCopy } from '../copies';
 import { makeCalendarLink, withdrawLink } from '../doors/links';
 import { auditLines, type AuditLine } from '../readers/audit';
 import { addCoach, changePasscode, giveRole, removeCoach } from '../doors/coaches';
-import { coachCookie } from '../doors/cookie';
+import { noteConfirmed } from '../doors/anew';
+import type { Guesser } from '../doors/brake';
+import { coachCookie, knownCookie } from '../doors/cookie';
 import { act, linkContext, tokenOfRequest } from '../doors/door';
-import { signInCoach, signOut, type SignedIn } from '../doors/sign-in';
+import { hashOfToken, ownPasscode, signInCoach, signOut, type SignedIn } from '../doors/sign-in';
 import { undoTakeOver } from '../files/bring-in';
 import { asId } from './ids';
 
@@ -18,11 +20,32 @@ import { asId } from './ids';
  */
 
 export async function signInAction(input: unknown): Promise<Outcome<null>> {
-  const asked = await headers();
-  const outcome = await signInCoach(await linkContext(), input, asked.get('x-vowstep-address') ?? '');
+  const browser = { ...(await guesser()), before: await tokenOfRequest() };
+  const outcome = await signInCoach(await linkContext(), input, browser);
   if (!outcome.ok) return outcome;
-  await giveCookie(outcome.value);
+  await giveCookies(outcome.value);
   return done(null);
+}
+
+/** Where somebody tries a passcode, and what that browser is known by. */
+async function guesser(): Promise<Guesser> {
+  const [asked, all] = [await headers(), await cookies()];
+  return { address: asked.get('x-vowstep-address') ?? '', known: all.get(knownCookie)?.value };
+}
+
+/** Types the passcode once more, before what cannot be taken back. */
+export async function confirmAction(passcode: unknown): Promise<Outcome<null>> {
+  return act('see', 'sign-in.confirm', [], async (context) => {
+    const own = await ownPasscode(context, typeof passcode === 'string' ? passcode : '', await guesser());
+    const token = await tokenOfRequest();
+    if (own.ok && token !== undefined) noteConfirmed(hashOfToken(token), context.nowMs);
+    return own;
+  });
+}
+
+/** Asks whether what takes everything along may be done now: the passcode is asked for before, where it is due. */
+export async function mayTakeAction(): Promise<Outcome<null>> {
+  return act('rule-anew', 'book.may-take', [], () => Promise.resolve(done(null)));
 }
 
 export async function signOutAction(everywhere: boolean): Promise<Outcome<null>> {
@@ -35,12 +58,12 @@ export async function signOutAction(everywhere: boolean): Promise<Outcome<null>>
 
 /** The first coach there is is the owner, and whoever made it is signed in: nobody locks themselves out. */
 export async function addCoachAction(input: unknown): Promise<Outcome<{ id: string }>> {
-  return act('rule', 'coach.add', [], async (context) => {
+  return act('rule-anew', 'coach.add', [], async (context) => {
     const first = context.actor?.kind === 'coach' && context.actor.id === null;
     const outcome = await addCoach(context, input);
     if (outcome.ok && first) {
-      const signedIn = await signInCoach(context, input, '');
-      if (signedIn.ok) await giveCookie(signedIn.value);
+      const signedIn = await signInCoach(context, input, await guesser());
+      if (signedIn.ok) await giveCookies(signedIn.value);
     }
     return again(outcome);
   });
@@ -48,18 +71,18 @@ export async function addCoachAction(input: unknown): Promise<Outcome<{ id: stri
 
 export async function changePasscodeAction(coachId: string, input: unknown): Promise<Outcome<null>> {
   return act('see', 'coach.passcode', [asId(coachId)], async (context) =>
-    changePasscode(context, asId(coachId), input, await tokenOfRequest()),
+    changePasscode(context, asId(coachId), input, { ...(await guesser()), keep: await tokenOfRequest() }),
   );
 }
 
 export async function giveRoleAction(coachId: string, role: string): Promise<Outcome<null>> {
-  return act('rule', 'coach.role', [asId(coachId)], async (context) => {
+  return act('rule-anew', 'coach.role', [asId(coachId)], async (context) => {
     return again(await giveRole(context, asId(coachId), role));
   });
 }
 
 export async function removeCoachAction(coachId: string): Promise<Outcome<null>> {
-  return act('rule', 'coach.remove', [asId(coachId)], async (context) => {
+  return act('rule-anew', 'coach.remove', [asId(coachId)], async (context) => {
     return again(await removeCoach(context, asId(coachId)));
   });
 }
@@ -82,7 +105,7 @@ export async function restoreCopyAction(
   name: string,
 ): Promise<Outcome<{ name: string; kept: string | null; marks: number }>> {
   // It writes down itself that it was done: the book it would be written in is gone by then.
-  return act('rule', 'copy.restore', [], (context) => restoreCopy(context, asId(name)));
+  return act('rule-anew', 'copy.restore', [], (context) => restoreCopy(context, asId(name)));
 }
 
 export async function undoTakeOverAction(id: string): Promise<Outcome<null>> {
@@ -103,9 +126,10 @@ function again<T>(outcome: Outcome<T>): Outcome<T> {
   return outcome;
 }
 
-async function giveCookie({ token, lastsMs }: SignedIn): Promise<void> {
+async function giveCookies({ token, known, lastsMs }: SignedIn): Promise<void> {
   const secure = (await headers()).get('x-forwarded-proto')?.split(',')[0]?.trim() === 'https';
-  (await cookies()).set(coachCookie, token, {
-    ...{ httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge: Math.floor(lastsMs / 1000) },
-  });
+  const all = await cookies();
+  const options = { httpOnly: true, sameSite: 'lax', path: '/', secure } as const;
+  all.set(coachCookie, token, { ...options, maxAge: Math.floor(lastsMs / 1000) });
+  all.set(knownCookie, known, { ...options, maxAge: 400 * 86_400 });
 }

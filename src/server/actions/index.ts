@@ -88,7 +88,9 @@ export async function joinSessionAction(
 
 /** The page it is asked on is gone after it: it says what is left to do first, and is left by its own button. */
 export async function eraseForGoodAction(id: string, input: unknown): Promise<Outcome<Erased>> {
-  return act('rule', 'player.erase', [asId(id)], async (context) => eraseForGood(context, asId(id), input));
+  return act('rule-anew', 'player.erase', [asId(id)], async (context) =>
+    eraseForGood(context, asId(id), input),
+  );
 }
 
 export async function copyNowAction(): Promise<Outcome<{ name: string; sessions: number }>> {

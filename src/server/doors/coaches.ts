@@ -6,7 +6,8 @@ import { newCoachSchema, passcodeSchema } from '@/schemas/coach';
 import { actorOf } from '../actor';
 import type { Context } from '../context';
 import { goodPasscode, hashPasscode } from './passcode';
-import { hashOfToken } from './sign-in';
+import type { Guesser } from './brake';
+import { hashOfToken, ownPasscode } from './sign-in';
 
 /** A club's coaches; more is a mistake. Ours. */
 const mostCoaches = 60;
@@ -38,14 +39,15 @@ export async function addCoach(context: Context, input: unknown): Promise<Outcom
 }
 
 /**
- * Gives a coach another passcode: their own, or as the owner anybody's. Their other browsers are signed out.
- * @param keep the token of the browser they sit at, which stays
+ * Gives a coach another passcode: their own, or as the owner anybody's. Whoever does it types their own of now once more.
+ * Their other browsers are signed out.
+ * @param browser what they sit at; its `keep` is the token that stays signed in
  */
 export async function changePasscode(
   context: Context,
   coachId: string,
   input: unknown,
-  keep?: string,
+  { keep, ...browser }: Guesser & { readonly keep?: string },
 ): Promise<Outcome<null>> {
   const checked = check(passcodeSchema, input);
   if (!checked.ok) return checked;
@@ -54,6 +56,8 @@ export async function changePasscode(
   const actor = actorOf(context);
   if (actor.kind !== 'coach' || (actor.role !== 'owner' && actor.id !== coachId))
     return refused('coach', 'Only the owner changes the passcode of somebody else.');
+  const own = await ownPasscode(context, checked.value.own, browser);
+  if (!own.ok) return own;
   const good = await goodPasscode(checked.value.passcode, [coach.name]);
   if (!good.ok) return good;
   const passcode = await hashPasscode(checked.value.passcode);

@@ -9,10 +9,11 @@ import { contextIn, type Context } from '../context';
 import { refusal } from '../http/body';
 import { Budget } from '../http/budget';
 import { firstDayOfRequest, zoneOfRequest } from '../http/zone-cookie';
+import { isAnew } from './anew';
 import { coachCookie } from './cookie';
 import { doing } from './doing';
 import { may, type Deed } from './may';
-import { whoComes } from './sign-in';
+import { hashOfToken, whoComes } from './sign-in';
 
 /*
  * Every way in from outside goes through one of these: a page, a route, an action, or a link. Each says what it is for
@@ -22,29 +23,33 @@ import { whoComes } from './sign-in';
 export const tokenOfRequest = async (): Promise<string | undefined> =>
   (await cookies()).get(coachCookie)?.value;
 
-type Closed = 'sign-in' | 'not-yours';
+type Closed = 'sign-in' | 'not-yours' | 'anew';
 
 /** Who asks, and with what; the same for all parts of one page. */
-const asking = cache(async (): Promise<{ context: Context; actor: Actor | null }> => {
+const asking = cache(async (): Promise<{ context: Context; actor: Actor | null; anew: boolean }> => {
   const firstDay = await firstDayOfRequest();
   const context = { ...(await contextIn(await zoneOfRequest())), ...(firstDay && { firstDay }) };
-  const { kept, who } = await whoComes(context, await tokenOfRequest());
+  const token = await tokenOfRequest();
+  const { kept, who } = await whoComes(context, token);
   // Nobody has a passcode: whoever reaches the server sits at it (it does not start anywhere else).
-  if (!kept) return { context, actor: sessionsCoach };
-  return { context, actor: who && { kind: 'coach', id: who.id, name: who.name, role: who.role } };
+  if (!kept) return { context, actor: sessionsCoach, anew: true };
+  if (!who) return { context, actor: null, anew: false };
+  const anew = isAnew(hashOfToken(token!), who.signedInAtMs, context.nowMs);
+  return { context, actor: { kind: 'coach', id: who.id, name: who.name, role: who.role }, anew };
 });
 
 /** The context of a request for a deed, or why there is none. */
 async function contextFor(deed: Deed): Promise<Context | Closed> {
-  const { context, actor } = await asking();
+  const { context, actor, anew } = await asking();
   if (!actor) return 'sign-in';
-  return may(actor, deed) ? { ...context, actor } : 'not-yours';
+  if (!may(actor, deed)) return 'not-yours';
+  return deed === 'rule-anew' && !anew ? 'anew' : { ...context, actor };
 }
 
 /** For a page: who has to sign in first is sent to where that is done, and comes back. */
 export async function pageContext(deed: Deed = 'see'): Promise<Context> {
   const context = await contextFor(deed);
-  if (context === 'not-yours') notFound();
+  if (context === 'not-yours' || context === 'anew') notFound();
   if (context !== 'sign-in') return context;
   const to = (await headers()).get('x-vowstep-path') ?? '/';
   redirect(`/sign-in?to=${encodeURIComponent(to)}`);
@@ -53,6 +58,7 @@ export async function pageContext(deed: Deed = 'see'): Promise<Context> {
 const sentences: Record<Closed, string> = {
   'sign-in':
     'You are signed out. Sign in again in another window, then do this once more: nothing on this page is lost.',
+  anew: 'This asks for your passcode once more: open Settings or Files, and do it from there.',
   'not-yours': 'Only an owner does this. Ask one, or have them make you one in Settings.',
 };
 

@@ -65,6 +65,7 @@ const owners = new Set([
   'eraseForGoodAction',
   'copyNowAction',
   'addCoachAction',
+  'mayTakeAction',
   'giveRoleAction',
   'removeCoachAction',
   'makeCalendarLinkAction',
@@ -75,7 +76,21 @@ const owners = new Set([
   'undoTakeOverAction',
   'api/book/route.ts GET',
   'api/book/route.ts POST',
+  'api/tables/[name]/route.ts GET',
   'api/tables/[name]/route.ts POST',
+]);
+
+/** What an owner does only a moment after typing the passcode. */
+const anew = new Set([
+  'api/copies/[name]/route.ts GET',
+  'api/book/route.ts GET',
+  'api/tables/[name]/route.ts GET',
+  'eraseForGoodAction',
+  'addCoachAction',
+  'mayTakeAction',
+  'giveRoleAction',
+  'removeCoachAction',
+  'restoreCopyAction',
 ]);
 
 const passcode = 'quiet lantern over gravel';
@@ -105,7 +120,7 @@ beforeAll(async () => {
   value(await addCoach(context, { name: 'Ottilie', passcode }));
   value(await addCoach(context, { name: 'Sefa', passcode }));
   for (const name of ['Ottilie', 'Sefa'])
-    tokens[name] = value(await signInCoach(context, { name, passcode }, '')).token;
+    tokens[name] = value(await signInCoach(context, { name, passcode }, { address: '' })).token;
 });
 afterAll(async () => (await database()).$client.close());
 
@@ -118,17 +133,19 @@ const props = {
   children: null,
 };
 
-/** How a door answers: `in`, `sign-in`, `not-yours`. */
+/** How a door answers: `in`, `sign-in`, `not-yours`, `anew`. */
 async function knock(work: () => unknown): Promise<string> {
   try {
     const answer = await work();
     if (answer instanceof Response) {
+      if (answer.status === 403)
+        return ((await answer.json()) as { problems: { field: string }[] }).problems[0]!.field;
       await answer.body?.cancel();
-      return answer.status === 401 ? 'sign-in' : answer.status === 403 ? 'not-yours' : 'in';
+      return answer.status === 401 ? 'sign-in' : 'in';
     }
     const { ok, problems } = (answer ?? {}) as { ok?: boolean; problems?: readonly { field: string }[] };
     const field = ok === false ? problems?.[0]?.field : undefined;
-    return field === 'sign-in' || field === 'not-yours' ? field : 'in';
+    return field === 'sign-in' || field === 'not-yours' || field === 'anew' ? field : 'in';
   } catch (error) {
     const { message } = error as Error;
     if (message === 'to /sign-in?to=%2Fthere') return 'sign-in';
@@ -228,6 +245,31 @@ describe('an owner', () => {
     for (const file of routes) for (const [name, handler] of await handlers(file)) doors.set(name, handler);
     for (const name of owners) expect([name, await knock(doors.get(name)!)]).toEqual([name, 'in']);
   });
+
+  test('what cannot be taken back asks for the passcode once more, and what is typed holds for a while', async () => {
+    const { db } = await contextIn();
+    await db.run(sql`update sign_in set created_at_ms = created_at_ms - 3600000`);
+    const doors = new Map<string, () => unknown>(
+      allActions.map(([name, action]) => [name, () => action('x', 0, {})]),
+    );
+    for (const file of routes) for (const [name, handler] of await handlers(file)) doors.set(name, handler);
+    for (const name of owners)
+      expect([name, await knock(doors.get(name)!)]).toEqual([name, anew.has(name) ? 'anew' : 'in']);
+    expect((await doorActions.confirmAction('wrong')).ok).toBe(false);
+    expect(await knock(doors.get('mayTakeAction')!)).toBe('anew');
+    value(await doorActions.confirmAction(passcode));
+    for (const name of anew) expect([name, await knock(doors.get(name)!)]).toEqual([name, 'in']);
+    // On another browser of the same coach it was not typed.
+    cookie.value = value(
+      await signInCoach(
+        { ...(await contextIn()), nowMs: Date.now() - 3_600_000 },
+        { name: 'Ottilie', passcode },
+        { address: '' },
+      ),
+    ).token;
+    expect(await knock(doors.get('mayTakeAction')!)).toBe('anew');
+    await db.run(sql`update sign_in set created_at_ms = created_at_ms + 3600000`);
+  });
 });
 
 test('what is done says who did it, in the same transaction; what is refused is not said', async () => {
@@ -268,7 +310,7 @@ test('a cookie opens nothing after its coach signed out, or was removed', async 
   value(await doorActions.signOutAction(false));
   expect(await knock(() => actions.startsAction())).toBe('sign-in');
   const context = await contextIn();
-  cookie.value = value(await signInCoach(context, { name: 'Sefa', passcode }, '')).token;
+  cookie.value = value(await signInCoach(context, { name: 'Sefa', passcode }, { address: '' })).token;
   expect(await knock(() => actions.startsAction())).toBe('in');
   const held = cookie.value;
   as('Ottilie');

@@ -5,9 +5,10 @@ import type { Actor } from '../actor';
  * - `see`: anything in the book
  * - `write`: change it, count, decide
  * - `take-away`: files with drills, sessions or one child in them
- * - `rule`: coaches and their passcodes, links, whole copies, restores, whole-book files, removing a child for good, the audit
+ * - `rule-anew`: what cannot be taken back, or takes everything along: an owner who typed their passcode a moment ago
+ * - `rule`: coaches and their passcodes, links, copies, files that come in, the audit
  */
-export const deeds = ['see', 'write', 'take-away', 'rule'] as const;
+export const deeds = ['see', 'write', 'take-away', 'rule', 'rule-anew'] as const;
 export type Deed = (typeof deeds)[number];
 
 /** Everything a helper's link opens goes through its own door, which asks the link: here they may nothing. */

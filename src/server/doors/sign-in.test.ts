@@ -3,6 +3,7 @@ import { sessionsCoach } from '../actor';
 import { addCoach, changePasscode, giveRole, removeCoach } from './coaches';
 import { hashOfToken, idleMs, longestMs, signInCoach, signOut, whoComes } from './sign-in';
 import { sql } from 'drizzle-orm';
+import { forgetAllTries } from '@/data/coaches';
 
 // What a passcode costs to try is tested beside it; here there are hundreds of tries.
 jest.mock('./passcode', () => ({
@@ -21,8 +22,8 @@ async function club() {
   return {
     ...{ box, at, owner },
     later: (ms: number) => (nowMs += ms),
-    enter: (name: string, word: string, address = '192.0.2.1') =>
-      signInCoach(at(), { name, passcode: word }, address),
+    enter: (name: string, word: string, address = '192.0.2.1', known?: string) =>
+      signInCoach(at(), { name, passcode: word }, { address, known }),
   };
 }
 
@@ -40,7 +41,7 @@ test('who has the passcode comes in, whatever the capitals of their name; nobody
   ] as const)
     expect(problem(await enter(name, word))).toBe('passcode: Name or passcode is wrong.');
   for (const wrong of [{}, { name: 'Ottilie' }, { name: 'Ottilie', passcode: 'x'.repeat(10_000) }, null, 7])
-    expect((await signInCoach(at(), wrong, '')).ok).toBe(false);
+    expect((await signInCoach(at(), wrong, { address: '' })).ok).toBe(false);
   box.close();
 });
 
@@ -49,8 +50,9 @@ test('wrong tries wait longer and longer, by account and by address; the right o
   value(await addCoach(at(), { name: 'Sefa', passcode }));
   for (let n = 0; n < 2; n++) expect(problem(await enter('Ottilie', 'wrong'))).not.toContain('wait');
   expect(problem(await enter('Ottilie', 'wrong'))).toContain('has to wait 5 seconds');
-  // Even the right one waits: who guesses learns nothing. Another account does not.
-  expect(problem(await enter('Ottilie', passcode, '198.51.100.7'))).toContain('wait 5 seconds');
+  // Even the right one waits: who guesses learns nothing. Another account does not, and no other address.
+  expect(problem(await enter('Ottilie', passcode))).toContain('wait 5 seconds');
+  expect((await enter('Ottilie', passcode, '198.51.100.7')).ok).toBe(true);
   expect((await enter('Sefa', passcode)).ok).toBe(true);
   later(5000);
   expect(problem(await enter('Ottilie', 'wrong'))).toContain('has to wait 10 seconds');
@@ -70,6 +72,45 @@ test('wrong tries wait longer and longer, by account and by address; the right o
   expect(waits).toBeGreaterThan(15);
   later(86_400_001);
   expect((await enter('Ottilie', passcode, '203.0.113.9')).ok).toBe(true);
+  box.close();
+});
+
+test('many tries at once are no more than one after the other', async () => {
+  const { enter, box } = await club();
+  const all = await Promise.all(Array.from({ length: 60 }, () => enter('Ottilie', 'wrong')));
+  const looked = all.filter((one) => problem(one).startsWith('passcode: Name or passcode is wrong.'));
+  expect(looked).toHaveLength(3);
+  box.close();
+});
+
+test('strangers keep no coach out of a browser that was signed in before, and cannot go on from many addresses', async () => {
+  const { enter, later, box } = await club();
+  const { known } = value(await enter('Ottilie', passcode));
+  for (let n = 0; n < 80; n++) await enter('Ottilie', 'wrong', `198.51.100.${n}`);
+  for (let n = 0; n < 25; n++) await enter(`Name ${n}`, 'wrong');
+  expect(problem(await enter('Ottilie', passcode, '203.0.113.7'))).toContain('Too many wrong tries');
+  expect(problem(await enter('Ottilie', passcode))).toContain('Too many wrong tries');
+  expect((await enter('Ottilie', passcode, '192.0.2.1', known)).ok).toBe(true);
+  // What only looks like it is a stranger's; and the browser itself is slowed down for its own wrong tries.
+  expect(problem(await enter('Ottilie', passcode, '192.0.2.1', `${known}x`))).toContain('Too many');
+  expect(problem(await enter('Ottilie', passcode, '192.0.2.1', known.replace(/.$/, '~')))).toContain(
+    'Too many',
+  );
+  for (let n = 0; n < 3; n++) await enter('Ottilie', 'wrong', '192.0.2.1', known);
+  expect(problem(await enter('Ottilie', passcode, '192.0.2.1', known))).toContain('Too many');
+  await box.context.db.transaction(forgetAllTries);
+  expect((await enter('Ottilie', passcode, '203.0.113.7')).ok).toBe(true);
+  later(1);
+  box.close();
+});
+
+test('a new sign-in ends what the browser was signed in with before', async () => {
+  const { enter, at, box } = await club();
+  const first = value(await enter('Ottilie', passcode)).token;
+  const other = value(await enter('Ottilie', passcode)).token;
+  value(await signInCoach(at(), { name: 'Ottilie', passcode }, { address: '', before: first }));
+  const who = async (token: string) => (await whoComes(at(), token)).who?.name ?? null;
+  expect([await who(first), await who(other)]).toEqual([null, 'Ottilie']);
   box.close();
 });
 
@@ -105,7 +146,14 @@ test('a sign-in ends unused, ends at last, and ends everywhere', async () => {
     value(await enter('Ottilie', passcode)).token,
     value(await enter('Ottilie', passcode)).token,
   ];
-  value(await changePasscode({ ...at(), actor }, owner, { passcode: 'seven slow green trains' }, own));
+  value(
+    await changePasscode(
+      { ...at(), actor },
+      owner,
+      { passcode: 'seven slow green trains', own: passcode },
+      { address: '', keep: own },
+    ),
+  );
   expect([await who(own), await who(other)]).toEqual(['Ottilie', null]);
   expect((await enter('Ottilie', passcode)).ok).toBe(false);
   box.close();
@@ -118,11 +166,25 @@ test('one owner stays; a coach changes no passcode but their own', async () => {
   expect(problem(await removeCoach(at(), owner))).toContain('only owner');
   expect(problem(await giveRole(at(), owner, 'coach'))).toContain('only owner');
   expect(problem(await giveRole(at(), sefa, 'king'))).toContain('owner or coach');
+  const here = { address: '' };
   const asSefa = { ...at(), actor: { kind: 'coach', id: sefa, name: 'Sefa', role: 'coach' } as const };
-  expect(problem(await changePasscode(asSefa, owner, { passcode: 'seven slow green trains' }))).toContain(
-    'Only the owner',
+  expect(
+    problem(
+      await changePasscode(asSefa, owner, { passcode: 'seven slow green trains', own: passcode }, here),
+    ),
+  ).toContain('Only the owner');
+  const next = { passcode: 'seven slow green trains' };
+  for (const own of ['', 'wrong'])
+    expect(problem(await changePasscode(asSefa, sefa, { ...next, own }, here))).toContain('own: ');
+  value(await changePasscode(asSefa, sefa, { ...next, own: passcode }, here));
+  // An owner types their own, not the one of whom it is for.
+  const asOwner = { ...at(), actor: { kind: 'coach', id: owner, name: 'Ottilie', role: 'owner' } as const };
+  expect(problem(await changePasscode(asOwner, sefa, { ...next, own: next.passcode }, here))).toContain(
+    'own: ',
   );
-  value(await changePasscode(asSefa, sefa, { passcode: 'seven slow green trains' }));
+  value(await changePasscode(asOwner, sefa, { ...next, own: passcode }, here));
+  // At the computer itself nobody has one to type.
+  value(await changePasscode({ ...at(), actor: sessionsCoach }, sefa, next, here));
   value(await giveRole(at(), sefa, 'owner'));
   value(await removeCoach({ ...at(), actor: sessionsCoach }, owner));
   // A name that went may come again.

@@ -4,20 +4,19 @@ import { insertAudit } from '@/data/audit';
 import {
   atTheDoor,
   coachNamed,
-  countTries,
+  endSignIn,
   endSignIns,
-  forgetTries,
   insertSignIn,
-  nameKeyOf,
+  listCoaches,
   touchSignIn,
-  triesOf,
   type AtTheDoor,
 } from '@/data/coaches';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { signInSchema } from '@/schemas/coach';
+import { actorOf } from '../actor';
 import type { Context } from '../context';
-import { Busy, isPasscode, nobodys } from './passcode';
+import { knownBy, triedInWords, tryPasscode, type Guesser } from './brake';
 
 /** A sign-in that is not used ends after this, and every one ends after that, milliseconds. A squad meets weekly. Ours. */
 export const idleMs = 8 * 86_400_000;
@@ -28,89 +27,44 @@ const noteMs = 3_600_000;
 export const hashOfToken = (token: string): string => createHash('sha256').update(token).digest('hex');
 const tokenPattern = /^[\w-]{43}$/;
 
-/** Tries that cost nothing, then a wait that doubles with each, up to the longest, milliseconds. Ours. */
-const freeTries = 3;
-const [firstWaitMs, longestWaitMs] = [5000, 15 * 60_000];
-/** Wrong tries are forgotten after this, milliseconds. Ours. */
-const forgetMs = 86_400_000;
-/** An address may be a whole club's: it has more tries than an account. Ours. */
-const freeTriesOfAddress = 20;
-
-const waitAfter = (failures: number, free: number): number =>
-  failures < free ? 0 : Math.min(longestWaitMs, firstWaitMs * 2 ** (failures - free));
-
-/** How long somebody has to wait until the next try, milliseconds; 0 for not at all. */
-async function toWait(
-  { db, nowMs }: Pick<Context, 'db' | 'nowMs'>,
-  account: string,
-  address: string,
-): Promise<number> {
-  const tries = await triesOf(db, [account, address]);
-  return Math.max(
-    0,
-    ...tries.map(
-      ({ key, failures, lastAtMs }) =>
-        lastAtMs + waitAfter(failures, key === address ? freeTriesOfAddress : freeTries) - nowMs,
-    ),
-  );
-}
-
-const inWords = (ms: number): string => {
-  const seconds = Math.ceil(ms / 1000);
-  if (seconds < 90) return seconds === 1 ? '1 second' : `${seconds} seconds`;
-  return `${Math.ceil(seconds / 60)} minutes`;
-};
-
 export interface SignedIn {
   readonly token: string;
+  /** What the browser is known by from now on (brake.ts). */
+  readonly known: string;
   readonly lastsMs: number;
 }
 
+/** The browser somebody signs in with. */
+export interface Browser extends Guesser {
+  /** What it was signed in with until now: that ends. */
+  readonly before?: string;
+}
+
 /**
- * Lets a coach in by name and passcode. Wrong ones make the next try wait, for the account and for the address; a name
- * nobody has is answered like a wrong passcode, and as slowly.
- * @param address where the request came from
+ * Lets a coach in by name and passcode. Wrong ones make the next try wait (brake.ts); a name nobody has is answered like a
+ * wrong passcode, and as slowly.
  */
 export async function signInCoach(
   context: Context,
   input: unknown,
-  address: string,
+  browser: Browser,
 ): Promise<Outcome<SignedIn>> {
   const checked = check(signInSchema, input);
   if (!checked.ok) return checked;
   const { name, passcode } = checked.value;
   const { db, nowMs } = context;
-  const keys = [`account ${hashOfToken(nameKeyOf(name))}`, `address ${hashOfToken(address)}`] as const;
-  const wait = await toWait(context, ...keys);
-  if (wait > 0)
-    return refused(
-      'passcode',
-      `Too many wrong tries: wait ${inWords(wait)}, then try again. Nothing else is locked.`,
-    );
   const coach = await coachNamed(db, name);
-  let right: boolean;
-  try {
-    right = await isPasscode(passcode, coach?.passcode ?? nobodys);
-  } catch (error) {
-    if (!(error instanceof Busy)) throw error;
-    return refused('passcode', 'Too many are signing in just now: try again in a moment.');
-  }
-  if (!coach || !right) {
-    await write(db, async (tx) => {
-      await countTries(tx, keys, nowMs, forgetMs);
-      // What was typed as a name may be a passcode: it is not written down.
-      await insertAudit(tx, said(context, coach?.name ?? '', 'sign-in.failed', coach?.id));
-    });
-    const next = await toWait(context, ...keys);
-    return refused(
-      'passcode',
-      `Name or passcode is wrong.${next > 0 ? ` The next try has to wait ${inWords(next)}.` : ''}`,
-    );
+  const tried = await tryPasscode(context, { name, coach }, browser, passcode);
+  const trouble = triedInWords(tried, 'Name or passcode is wrong.');
+  if (trouble !== null || !coach) {
+    // What was typed as a name may be a passcode: it is not written down.
+    if (tried.kind === 'wrong')
+      await write(db, (tx) => insertAudit(tx, said(context, coach?.name ?? '', 'sign-in.failed', coach?.id)));
+    return refused('passcode', trouble ?? 'Name or passcode is wrong.');
   }
   const token = randomBytes(32).toString('base64url');
-  await write(db, async (tx) => {
-    // The address keeps its count: one who knows one passcode could otherwise try others for ever.
-    await forgetTries(tx, [keys[0]]);
+  const known = await write(db, async (tx) => {
+    if (browser.before !== undefined) await endSignIn(tx, hashOfToken(browser.before), nowMs);
     await insertSignIn(tx, {
       tokenHash: hashOfToken(token),
       coachId: coach.id,
@@ -119,8 +73,26 @@ export async function signInCoach(
       endedAtMs: null,
     });
     await insertAudit(tx, said(context, coach.name, 'sign-in', coach.id));
+    return knownBy(tx, coach);
   });
-  return done({ token, lastsMs: longestMs });
+  return done({ token, known, lastsMs: longestMs });
+}
+
+/** The coach who acts types their own passcode once more. While nobody signs in there is none to type. */
+export async function ownPasscode(
+  context: Context,
+  passcode: string,
+  browser: Guesser,
+): Promise<Outcome<null>> {
+  const actor = actorOf(context);
+  if (actor.kind !== 'coach' || actor.id === null) return done(null);
+  const coach = (await listCoaches(context.db)).find(({ id }) => id === actor.id);
+  const tried = await tryPasscode(context, { name: actor.name, coach }, browser, passcode);
+  const trouble = triedInWords(tried, 'That is not your passcode.');
+  if (trouble === null) return done(null);
+  if (tried.kind === 'wrong')
+    await write(context.db, (tx) => insertAudit(tx, said(context, actor.name, 'sign-in.failed', actor.id!)));
+  return refused('own', trouble);
 }
 
 const said = ({ newId, nowMs }: Context, who: string, what: string, id?: string) => ({

@@ -14,7 +14,7 @@ import { fileResponse } from '@/server/http/take';
 export async function GET(request: Request): Promise<Response> {
   const asked = new URL(request.url).searchParams;
   const part = asked.get('part') ?? 'book';
-  return throughRoute(part === 'book' ? 'rule' : 'take-away', async (context) => {
+  return throughRoute(part === 'book' ? 'rule-anew' : 'take-away', async (context) => {
     if (!isPart(part))
       return refusal({ problems: [{ field: 'part', message: 'There is no such part of the book.' }] });
     const id = (asked.get('id') ?? '').slice(0, 80);

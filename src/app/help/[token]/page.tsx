@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { ClearHere } from '@/features/doors/clear-here';
 import { HelperPage } from '@/features/run/helper-run';
 import { linkContext } from '@/server/doors/door';
 import { linkTrouble } from '@/server/log/helper-links';
@@ -16,6 +17,7 @@ export default async function HelpPage({ params }: { params: Promise<{ token: st
       <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
         <h1 className="text-3xl">This link does not count any more</h1>
         <p>{linkTrouble(page)}</p>
+        <ClearHere />
       </main>
     );
   return <HelperPage key={token} opened={pack(page)} from={`/api/help/${token}/court`} />;

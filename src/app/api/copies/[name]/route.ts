@@ -7,7 +7,7 @@ import { copyFile } from '@/server/copies';
 /** A copy of the book, to take away. */
 export async function GET(_: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const { name } = await params;
-  return throughRoute('rule', async (context) => {
+  return throughRoute('rule-anew', async (context) => {
     const copy = copyFile(context, name);
     if (!copy) return Response.json({ error: 'There is no copy of that name.' }, { status: 404 });
     await sayTaken(context, 'copy.take', name);

@@ -16,7 +16,7 @@ const none = () =>
 /** A table of the book as CSV. */
 export async function GET(_: Request, { params }: Props): Promise<Response> {
   const { name } = await params;
-  return throughRoute('take-away', async (context) => {
+  return throughRoute('rule-anew', async (context) => {
     if (!isTable(name)) return none();
     await sayTaken(context, 'table.take', `${name}.csv`);
     const pieces = tableText(context, name);

@@ -1,7 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { InStep } from '@/features/doors/in-step';
 import { RunPage } from '@/features/run/run';
+import { whoseOf } from '@/server/actor';
 import { pageContext } from '@/server/doors/door';
+import { removedForGood } from '@/server/views/removed';
 import { keptCourtPage } from '@/app/sessions/kept-court-page';
 
 export const metadata: Metadata = { title: 'Run' };
@@ -10,7 +13,13 @@ export const metadata: Metadata = { title: 'Run' };
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const context = await pageContext();
   const { id } = await params;
-  const page = await keptCourtPage(context, id);
+  const [page, removed] = await Promise.all([keptCourtPage(context, id), removedForGood(context)]);
   if (!page) notFound();
-  return <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />;
+  return (
+    <>
+      <meta name="vowstep-whose" content={whoseOf(context)} />
+      <InStep removed={removed} />
+      <RunPage key={id} opened={page} from={`/api/sessions/${id}/court`} />
+    </>
+  );
 }
