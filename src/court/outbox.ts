@@ -36,6 +36,12 @@ const mostFailures = 3;
 const sickAfter = 6;
 
 /**
+ * Does it wait for somebody to say what becomes of it? A record of what a block is, is no count: where another one holds,
+ * nothing is lost with it. Of a child who was removed for good nothing rests anywhere.
+ */
+const isKept = ({ event, why }: HeldBack): boolean => event.kind !== 'begun' && why !== 'removed';
+
+/**
  * What is on its way from this device to the server. Each event is kept on the device first, then sent until the server
  * says it is stored; one it does not take, or fails over, never stands in the way of the others.
  */
@@ -263,12 +269,11 @@ export class Outbox {
     for (const one of aside) {
       this.#queue.delete(one.event.id);
       this.#loose.delete(one.event.id);
-      // A record of what a block is, is no count: where another one holds, nothing is lost with it.
-      if (one.event.kind !== 'begun') this.#heldBack.set(one.event.id, one);
+      if (isKept(one)) this.#heldBack.set(one.event.id, one);
     }
     this.#ports.onHeldBack(aside.map((one) => one.event));
-    const kept = aside.filter((one) => one.event.kind !== 'begun');
-    const gone = aside.filter((one) => one.event.kind === 'begun').map((one) => one.event.id);
+    const kept = aside.filter(isKept);
+    const gone = aside.filter((one) => !isKept(one)).map((one) => one.event.id);
     const { store } = this.#ports;
     await Promise.all([store.holdBack(kept), store.forget(gone)]).catch(() => undefined);
     this.#ports.onChange();

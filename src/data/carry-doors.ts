@@ -5,15 +5,15 @@ import { write } from './write';
 import { sql } from 'drizzle-orm';
 
 /*
- * A copy of last month knows last month's coaches, passcodes and links. Put back, it must open to nobody who was let go
- * since, and what was done since stays written down.
+ * A copy of last month knows last month's coaches and passcodes. Put back, it must open to nobody who was let go since, and
+ * what was done since stays written down.
  */
 
 /** Tables that go along whole; children first. */
 const whole = ['sign_in', 'coach', 'audit'] as const;
 
 /**
- * Takes over who may come in, what was done, and which links were revoked, from the book that stands there now. One that
+ * Takes over who may come in and what was done from the book that stands there now. One that
  * cannot be read, or is of before there were coaches, has nothing to say; one with no coach lets the copy's be.
  */
 export async function carryDoors(present: string, restored: Database): Promise<void> {
@@ -35,14 +35,10 @@ export async function carryDoors(present: string, restored: Database): Promise<v
           )}) values (${sql.join(values, sql`, `)})`,
         );
       }
-    for (const { token_hash: hash, revoked_at_ms: at } of rows.links)
-      await tx.run(
-        sql`update helper_link set revoked_at_ms = ${at as InValue} where token_hash = ${hash as InValue} and revoked_at_ms is null`,
-      );
   });
 }
 
-type Doors = Record<(typeof whole)[number] | 'links', readonly Row[]>;
+type Doors = Record<(typeof whole)[number], readonly Row[]>;
 
 async function readDoors(file: string): Promise<Doors | null> {
   const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
@@ -52,7 +48,6 @@ async function readDoors(file: string): Promise<Doors | null> {
       coach: await all('select * from coach'),
       sign_in: await all('select * from sign_in'),
       audit: await all('select * from audit'),
-      links: await all('select token_hash, revoked_at_ms from helper_link where revoked_at_ms is not null'),
     };
   } catch {
     return null;

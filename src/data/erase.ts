@@ -1,4 +1,6 @@
 import { sql } from 'drizzle-orm';
+import type { EventKind } from '@/core/counting/event';
+import { wordless } from '@/core/counting/text-of';
 import type { Executor } from './database';
 
 /** What stands where a name stood. */
@@ -41,9 +43,8 @@ export async function erasePlayer(
           (select session_id from session_player where player_id = ${id})`,
     // What a file brought in is kept as it was before, to be taken back: names, notes and all.
     sql`delete from take_over where instr(what, ${id}) > 0`,
-    // A helper's name may say whose parent they are; a note on court may say anything.
+    // A helper's name may say whose parent they are.
     sql`update touch_event set by = null where player_id = ${id}`,
-    sql`update touch_event set text = '' where player_id = ${id} and kind = 'note'`,
     // Where nothing was counted with them they were not: plans to come, and sessions they missed.
     sql`delete from block_player where player_id = ${id} and not exists
           (select 1 from touch_event e where e.block_id = block_player.block_id and e.player_id = ${id})`,
@@ -52,6 +53,21 @@ export async function erasePlayer(
            where b.session_id = session_player.session_id and e.player_id = ${id})`,
   ])
     await db.run(statement);
+  await dropWords(db, id);
+}
+
+/** What a person wrote goes from every kind of event: a note on court may say anything. */
+async function dropWords(db: Executor, id: string): Promise<void> {
+  const texts = await db.all<{ kind: EventKind; text: string }>(
+    sql`select distinct kind, text from touch_event where player_id = ${id} and text <> ''`,
+  );
+  for (const { kind, text } of texts) {
+    const left = wordless(kind, text);
+    if (left !== text)
+      await db.run(
+        sql`update touch_event set text = ${left} where player_id = ${id} and kind = ${kind} and text = ${text}`,
+      );
+  }
 }
 
 /** Notes and session titles with a name in them: they are nobody's own, so a person looks at them. */

@@ -42,6 +42,8 @@ export interface BlockWork {
   readonly changes: readonly string[];
   /** Own steps by player; null for who does what the block says. */
   readonly players: ReadonlyMap<string, string | null>;
+  /** Those of them who were removed for good. */
+  readonly erased: ReadonlySet<string>;
 }
 
 /** What is planned in blocks, and who is in them. Blocks of other sessions, and those nobody planned, are left out. */
@@ -51,21 +53,30 @@ export async function blockWorks(
   sessionId?: string,
 ): Promise<Map<string, BlockWork>> {
   const own = sessionId === undefined ? sql`true` : sql`b.session_id = ${sessionId}`;
-  const rows = await jsonRows<[string, string, string, string, string | null, string | null]>(
+  const rows = await jsonRows<[string, string, string, string, string | null, string | null, number]>(
     db,
-    sql`id, drill_id, step_id, changes, player_id, own_step`,
-    sql`select b.id, b.drill_id, b.step_id, b.changes, p.player_id, p.step_id as own_step
-        from block b left join block_player p on p.block_id = b.id
+    sql`id, drill_id, step_id, changes, player_id, own_step, erased`,
+    sql`select b.id, b.drill_id, b.step_id, b.changes, p.player_id, p.step_id as own_step,
+          e.erased_at_ms is not null as erased
+        from block b left join block_player p on p.block_id = b.id left join player e on e.id = p.player_id
         where b.id in (${idList(blockIds)}) and ${own}`,
   );
-  const works = new Map<string, BlockWork & { readonly players: Map<string, string | null> }>();
-  for (const [id, drillId, stepId, changes, playerId, ownStep] of rows) {
+  type Work = BlockWork & { readonly players: Map<string, string | null>; readonly erased: Set<string> };
+  const works = new Map<string, Work>();
+  for (const [id, drillId, stepId, changes, playerId, ownStep, erased] of rows) {
     let work = works.get(id);
     if (!work) {
-      work = { drillId, stepId, changes: JSON.parse(changes) as string[], players: new Map() };
+      work = {
+        drillId,
+        stepId,
+        changes: JSON.parse(changes) as string[],
+        players: new Map(),
+        erased: new Set(),
+      };
       works.set(id, work);
     }
     if (playerId !== null) work.players.set(playerId, ownStep);
+    if (playerId !== null && erased) work.erased.add(playerId);
   }
   return works;
 }

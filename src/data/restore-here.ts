@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { createClient, type Transaction } from '@libsql/client';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { asideOf, backup, refusedBy } from './backup';
+import { carryWithdrawals } from './carry-withdrawals';
 import type { Database } from './database';
 import { driverWaitMs } from './patience';
 import { clear, partOf, prepare } from './prepare';
@@ -28,7 +29,7 @@ const staying = [
 
 /**
  * Puts what a copy holds in the place of what a book holds. The copy is looked through and brought up to date first, and
- * stays as it is; the book as it was is kept beside it. Coaches, and links that were withdrawn, stay as they are now.
+ * stays as it is; the book as it was is kept beside it. Coaches, what was withdrawn and who was removed for good stay as they are now.
  * Devices will look again at what is here.
  */
 export async function restoreHere(db: Database, copy: string, now: Date): Promise<Outcome<Restored>> {
@@ -36,7 +37,7 @@ export async function restoreHere(db: Database, copy: string, now: Date): Promis
   if (!book) return refused('database', 'The book is on a libSQL server: put a copy back there.');
   const part = partOf(book);
   try {
-    const sound = await prepare(copy, part);
+    const sound = await prepare(copy, part, (ready) => carryWithdrawals(book, ready, now.getTime()));
     if (!sound.ok) return sound;
     return await alone(db, async () => {
       const kept = await backup(book, asideOf(book, now));
@@ -76,9 +77,6 @@ async function fill(client: Pick<Transaction, 'execute'>): Promise<void> {
     `select name from main.sqlite_master where type = 'table' and name not like 'sqlite_%' order by name`,
   );
   const tables = rows.map((row) => String(row.name)).filter((name) => !staying.includes(name));
-  await client.execute(
-    'create temp table withdrawn as select token_hash as hash, revoked_at_ms as at from main.helper_link where revoked_at_ms is not null',
-  );
   for (const name of tables) {
     const columns = (
       await client.execute({ sql: 'select name from pragma_table_info(?)', args: [name] })
@@ -88,10 +86,6 @@ async function fill(client: Pick<Transaction, 'execute'>): Promise<void> {
     await client.execute(`delete from main."${name}"`);
     await client.execute(`insert into main."${name}" (${columns}) select ${columns} from given."${name}"`);
   }
-  await client.execute(
-    'update main.helper_link set revoked_at_ms = (select at from withdrawn where hash = token_hash) where revoked_at_ms is null and token_hash in (select hash from withdrawn)',
-  );
-  await client.execute('drop table temp.withdrawn');
   await client.execute({
     sql: `insert into main.database_fact (key, value) values ('epoch', ?) on conflict (key) do update set value = excluded.value`,
     args: [randomUUID()],

@@ -12,6 +12,7 @@ import path from 'node:path';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { asideOf, companions, gather, opened, refusedBy, removeCompanions, type Copied } from './backup';
 import { carryDoors } from './carry-doors';
+import { carryWithdrawals } from './carry-withdrawals';
 import { clear, partOf, prepare } from './prepare';
 import { troubleOf } from './trouble';
 
@@ -26,7 +27,7 @@ const readyOf = (book: string) => `${book}.restored`;
 /**
  * Puts a copy in the place of a book. The copy is looked through first and stays as it is, and is brought up to date on
  * the way; the book that was there is kept under another name; nothing of its journal is left beside the new one. Who may
- * come in, and which links were revoked, goes along from the book that was there. Devices will look again at what is here.
+ * come in, what was withdrawn and who was removed for good goes along from the book that was there. Devices will look again at what is here.
  */
 export async function restore(copy: string, to: string, now: Date): Promise<Outcome<Restored>> {
   if (!existsSync(copy) || !statSync(copy).isFile())
@@ -40,7 +41,9 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
     const free = await standsAlone(to);
     if (!free.ok) return free;
     const sound = await prepare(copy, part, async (db) => {
-      if (existsSync(to)) await carryDoors(to, db);
+      if (!existsSync(to)) return;
+      await carryDoors(to, db);
+      await carryWithdrawals(to, db, now.getTime());
     });
     if (!sound.ok) return sound;
     // A file of its own: what was opened to bring it up to date lingers in the driver, and would share its locks and its

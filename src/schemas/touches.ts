@@ -13,9 +13,10 @@ export interface RefusedEvent {
   readonly id: string;
   /**
    * `gone`: its block or player is not in the plan (any more); `plan`: it was made under another plan of its block;
-   * `contents`: its id is known with other contents; `unsound`: it is no event; `closed`: not from this link.
+   * `contents`: its id is known with other contents; `unsound`: it is no event; `closed`: not from this link;
+   * `removed`: its player was removed for good.
    */
-  readonly why: 'gone' | 'plan' | 'contents' | 'unsound' | 'closed';
+  readonly why: 'gone' | 'plan' | 'contents' | 'unsound' | 'closed' | 'removed';
   /** Why, to stand after "Event 3 of 8". */
   readonly message: string;
 }

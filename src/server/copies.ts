@@ -3,6 +3,7 @@ import path from 'node:path';
 import { insertAudit } from '@/data/audit';
 import { aboutFile, backup, stampOf } from '@/data/backup';
 import { copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
+import { putIntoOneFile } from '@/data/client';
 import { restoreHere } from '@/data/restore-here';
 import { erasedIds } from '@/data/squad';
 import { write } from '@/data/write';
@@ -50,7 +51,7 @@ export interface AboutCopy {
   readonly now: Holds;
   /** True where it is of an earlier version: it is brought up to date on the way. */
   readonly older: boolean;
-  /** Children removed for good since, who would be back. */
+  /** Children it still names who were removed for good since: they stay removed. */
   readonly erased: number;
 }
 
@@ -78,6 +79,8 @@ export async function restoreCopy(
   if (!book || !copy) return noCopy;
   const restored = await restoreHere(context.db, copy.file, new Date(context.nowMs));
   if (!restored.ok) return restored;
+  // What was overwritten is overwritten on the disk too.
+  await putIntoOneFile(context.db);
   const { kept, marks } = restored.value;
   await write(context.db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));
   return done({ name, marks, kept: kept && path.basename(kept) });

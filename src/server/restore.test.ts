@@ -1,4 +1,13 @@
-import { copyFileSync, existsSync, mkdtempSync, renameSync, rmSync, statSync, utimesSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  utimesSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { setFlagsFromString } from 'node:v8';
@@ -6,9 +15,10 @@ import { runInNewContext } from 'node:vm';
 import { createClient } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { database } from '@/data/open-book';
+import { erasedIds } from '@/data/squad';
 import { finishRestore } from '@/data/restore';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { openDatabase } from '@/data/client';
+import { openDatabase, putIntoOneFile } from '@/data/client';
 import { contextIn } from './context';
 import { aboutCopy, copyNow, restoreCopy } from './copies';
 import { addCoach, removeCoach } from './doors/coaches';
@@ -16,6 +26,7 @@ import { signInCoach, whoComes } from './doors/sign-in';
 import { removePlayer, savePlayer } from './squad/squad';
 import { eraseForGood } from './squad/erase';
 import { firstMigrations } from './testing/first-migrations';
+import { makeVowLink, vowLinkState, withdrawVowLinks } from './vows/links';
 import { oneBlockSession, problem, value } from './testing/scratch';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-restore-'));
@@ -36,6 +47,15 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   value(await addCoach(context, { name: 'Ottilie', passcode: long }));
   const { token } = value(await signInCoach(context, { name: 'Ottilie', passcode: long }, { address: '' }));
   value(await addCoach(context, { name: 'Sefa', passcode: `${long} two` }));
+  // Links and a file for home that are open when the copy is made, and withdrawn after it.
+  const other = value(await savePlayer(context, { ...child, name: 'Runa' }));
+  const gones = value(await makeVowLink(context, gone.id)).token;
+  const others = value(await makeVowLink(context, other.id)).token;
+  await context.db.run(
+    sql`insert into vow_file (id, player_id, key, created_at_ms) values ('f', ${other.id}, 'k', 0)`,
+  );
+  const open = async (token: string) => (await vowLinkState(await contextIn(), token)).kind;
+  expect([await open(gones), await open(others)]).toEqual(['open', 'open']);
   const { name } = value(await copyNow(context));
 
   // After the copy: a coach is let go, a child removed for good, another one comes.
@@ -44,6 +64,7 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   value(await removePlayer(context, gone.id, true));
   value(await eraseForGood(context, gone.id, { name: 'Ilva', sure: true }));
   value(await savePlayer(context, { ...child, name: 'Yrsa' }));
+  value(await withdrawVowLinks(context, other.id));
 
   const about = value(await aboutCopy(context, name));
   expect(about).toMatchObject({ older: false, erased: 1 });
@@ -53,8 +74,17 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   expect(existsSync(path.join(folder, before.kept!))).toBe(true);
   context = await contextIn();
   const names = (await context.db.all<{ name: string }>(sql`select name from player`)).map((row) => row.name);
-  expect(names).toContain('Ilva');
+  expect(names).toContain('Runa');
   expect(names).not.toContain('Yrsa');
+  // Who was removed for good stays removed, and what was withdrawn opens nothing.
+  expect(names).not.toContain('Ilva');
+  expect(await erasedIds(context.db)).toEqual([gone.id]);
+  expect([await open(gones), await open(others)]).toEqual(['unknown', 'revoked']);
+  expect(await context.db.all(sql`select count(*) as n from vow_file where revoked_at_ms is null`)).toEqual([
+    { n: 0 },
+  ]);
+  await putIntoOneFile(context.db);
+  expect(readFileSync(file).includes('Ilva')).toBe(false);
   // Who was let go stays out; who was signed in still is.
   expect(
     problem(await signInCoach(context, { name: 'Sefa', passcode: `${long} two` }, { address: '' })),
@@ -62,21 +92,21 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   expect((await whoComes(context, token)).who).toMatchObject({ name: 'Ottilie', role: 'owner' });
   expect(await context.db.all(sql`select what from audit where what = 'copy.restore'`)).toHaveLength(1);
   // Others who have the file open go on with the very same book, also once the driver lets go of what it had.
-  const other = createClient({ url: `file:${file}` });
+  const client = createClient({ url: `file:${file}` });
   for (const say of ['before', 'after']) {
-    await other.execute({ sql: 'update player set care_note = ?', args: [say] });
+    await client.execute({ sql: 'update player set care_note = ?', args: [say] });
     await new Promise((resolve) => setImmediate(resolve));
     const notes = async () => context.db.all<{ n: string }>(sql`select distinct care_note as n from player`);
     expect(await notes()).toEqual([{ n: say }]);
     value(await savePlayer(context, { ...child, name: `Kept ${say}` }));
     expect(
-      (await other.execute(`select count(*) as n from player where name = 'Kept ${say}'`)).rows[0]!.n,
+      (await client.execute(`select count(*) as n from player where name = 'Kept ${say}'`)).rows[0]!.n,
     ).toBe(1);
     setFlagsFromString('--expose-gc');
     (runInNewContext('gc') as () => void)();
     await new Promise((resolve) => setTimeout(resolve, 20));
   }
-  other.close();
+  client.close();
 }, 60_000);
 
 test.each([6, 7, 8, 9])(
@@ -95,7 +125,9 @@ test.each([6, 7, 8, 9])(
     expect(value(await aboutCopy(context, name))).toMatchObject({ older: true, holds: { players: 1 } });
     value(await restoreCopy(context, name));
     const { db } = await contextIn();
-    expect(await db.all(sql`select name, erased_at_ms as e from player`)).toEqual([{ name: 'Old', e: null }]);
+    expect(await db.all(sql`select name, erased_at_ms as e from player where id = 'p'`)).toEqual([
+      { name: 'Old', e: null },
+    ]);
     expect(await db.all(sql`select name from coach where removed_at_ms is null`)).toEqual([
       { name: 'Ottilie' },
     ]);
@@ -112,7 +144,9 @@ test('what is no copy is not put back, and the server goes on', async () => {
   copyFileSync(__filename, copy);
   expect(problem(await restoreCopy(context, name))).toContain('database');
   expect(problem(await aboutCopy(context, name))).toContain('database');
-  expect(await (await contextIn()).db.all(sql`select name from player`)).toEqual([{ name: 'Old' }]);
+  expect(await (await contextIn()).db.all(sql`select name from player where erased_at_ms is null`)).toEqual([
+    { name: 'Old' },
+  ]);
 }, 60_000);
 
 test('power that goes in a restore leaves one book: the one before, or the restored one', () => {

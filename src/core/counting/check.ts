@@ -8,9 +8,11 @@ import {
   longestRecord,
   longestText,
   recordKinds,
+  type EventKind,
   type TouchEvent,
 } from './event';
 import { isOrigin } from './origin';
+import { textFits } from './text-of';
 import { idTimeMs, isUlid } from './ulid-time';
 
 /** At most this many events in one batch: ours. A player touches four times a second; this is a minute's worth. */
@@ -57,6 +59,8 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
   const records = recordKinds.includes(e.kind as never);
   const longest = records ? longestRecord : longestText;
   if (!isText(e.text, longest)) return `text must be null or at most ${longest} whole letters`;
+  if (!textFits(e.kind as EventKind, e.text as string | null))
+    return `text must be empty on a ${String(e.kind)}, or what it names`;
   if (records && !e.text) return `text must say what the block is on a ${String(e.kind)}`;
   if (!isText(e.under)) return 'under must be null or a fingerprint';
   if (!isText(e.by)) return `by must be null or a name of at most ${longestText} whole letters`;

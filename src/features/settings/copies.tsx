@@ -131,12 +131,12 @@ function Comparison({ about, zone }: { readonly about: About; readonly zone?: st
         <li>The book as it is now is kept beside it first, under another name.</li>
         <li>What was changed since the copy goes too, even where the numbers are the same.</li>
         <li>Tablets that have counts the copy lacks offer them again.</li>
-        <li>Coaches, passcodes and withdrawn links stay as they are now.</li>
+        <li>Coaches, passcodes and what was withdrawn stay as they are now.</li>
         {older && <li>It is of an earlier version, and is brought up to date.</li>}
         {erased > 0 && (
-          <li className="font-semibold text-stop">
-            {counted(erased, 'child', 'children')} removed for good since would be back. Remove them again
-            after it.
+          <li>
+            {counted(erased, 'child', 'children')} removed for good since {erased === 1 ? 'stays' : 'stay'}{' '}
+            removed.
           </li>
         )}
       </ul>

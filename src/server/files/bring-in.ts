@@ -5,6 +5,7 @@ import { keyOf, thingNames, things, type Bundle, type Entry, type ThingName } fr
 import { entriesOf, knownOf, putEntries, removeEntries } from '@/data/bundle';
 import type { Executor } from '@/data/database';
 import { markStale } from '@/data/log';
+import { erasedIds } from '@/data/squad';
 import { dropAttempts, findTakeOver, otherMarks, setUndone, type TakenOver } from '@/data/take-over';
 import { write } from '@/data/write';
 import { meaningProblems } from '@/schemas/bundle';
@@ -12,6 +13,7 @@ import { latestMs, type Context } from '../context';
 import { refreshSoon } from '../log/results';
 import { markOf } from './mark-of';
 import { keysOf, putIn, type Changes } from './put-in';
+import { RemovedHere } from './removed-here';
 import { sql } from 'drizzle-orm';
 
 /** What bringing a file in would do. */
@@ -164,9 +166,7 @@ async function weigh(db: Executor, { part, madeOn, entries }: Bundle): Promise<O
   const counts: Look['counts'][number][] = [];
   const lines: { what: string; why: string }[] = [];
   const problems: Problem[] = [];
-  const erased = new Set(
-    (await entriesOf(db, 'players', sql`erased_at_ms is not null`)).map((player) => String(player.id)),
-  );
+  const removed = new RemovedHere(new Set(await erasedIds(db)), entries);
   const focused = new Map(
     (await entriesOf(db, 'focuses', sql`until_ms is null`)).map((one) => [
       String(one.playerId),
@@ -185,14 +185,15 @@ async function weigh(db: Executor, { part, madeOn, entries }: Bundle): Promise<O
     const own: Entry[] = [];
     const other: { was: Entry; is: Entry }[] = [];
     let [same, leftOut] = [0, 0];
-    for (const [index, entry] of all.entries()) {
+    for (const [index, raw] of all.entries()) {
+      const entry = removed.cleaned(name, raw);
       const missing = await missingIn(db, name, entry, entries, there);
       if (missing && problems.length < mostProblems)
         problems.push({
           field: `${name}[${index}].${missing}`,
           message: `${name}, number ${index + 1}: what ${missing} names is neither in the file nor in the book.`,
         });
-      if (erased.has(String(name === 'players' ? entry.id : entry.playerId)) && !aboutCounts.has(name)) {
+      if (removed.leavesOut(name, entry, known.has(keyOf(name, entry)))) {
         leftOut += 1;
         if (name === 'players') say('A child', 'was removed for good here, and stays removed.');
         continue;
@@ -223,9 +224,6 @@ async function weigh(db: Executor, { part, madeOn, entries }: Bundle): Promise<O
   if (problems.length > 0) return { ok: false, problems };
   return done({ look: { part, madeOn, counts, lines }, added, differ });
 }
-
-/** What a removed child's counts stand in: kept here under no name, so they may come. */
-const aboutCounts: ReadonlySet<ThingName> = new Set(['attendances', 'parts', 'marks']);
 
 /** The field of an entry that names something that is nowhere; null where all is there. */
 async function missingIn(

@@ -153,6 +153,44 @@ test('a child removed for good here stays removed', async () => {
   box.close();
 });
 
+test('a whole book of before a removal comes in after it: what was removed stays out, and all else is there', async () => {
+  const box = await demoScratch(2);
+  const { db } = box.context;
+  await refreshAttempts(db);
+  const [child] = await db.all<{ id: string; name: string }>(
+    sql`select p.id, p.name from player p where exists (select 1 from touch_event where player_id = p.id and kind = 'note')
+        and exists (select 1 from vow where player_id = p.id) limit 1`,
+  );
+  const { id, name } = child!;
+  await db.run(
+    sql`insert or ignore into ledger (focus_id, goal, counts) select id, 100, '[]' from focus where player_id = ${id} limit 1`,
+  );
+  const file = await text(box.context, 'child', id);
+  expect((JSON.parse(file) as { ledgers: object[] }).ledgers.length).toBeGreaterThan(0);
+  const before = await text(box.context);
+  expect(before).toContain(name);
+  value(await eraseForGood(box.context, id, { name }));
+  const after = await text(box.context);
+  for (const replace of [false, true]) {
+    const took = value(await bring(box.context, JSON.parse(before), replace));
+    expect(took.lines).toContainEqual({
+      what: 'A child',
+      why: 'was removed for good here, and stays removed.',
+    });
+    expect(took.counts.find(({ thing }) => thing === 'vows')!.leftOut).toBeGreaterThan(0);
+    expect(await text(box.context)).toBe(after);
+  }
+  // The child's own file too, with all that hangs on it.
+  expect(value(await bring(box.context, JSON.parse(file), true)).id).toBeNull();
+  expect(await text(box.context)).toBe(after);
+  // An empty book learns nothing of it either: what was counted comes under no name, and comes again.
+  const empty = await scratch();
+  value(await bring(empty.context, JSON.parse(after)));
+  expect(await text(empty.context)).toBe(after);
+  empty.close();
+  box.close();
+}, 120_000);
+
 describe('what is no book of ours is refused with the reason, and nothing is written', () => {
   const whole = () => JSON.parse(book) as Record<string, never>;
   const first = <T>(name: string, change: (entry: Record<string, unknown>) => T) => {

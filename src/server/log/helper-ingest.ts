@@ -5,6 +5,7 @@ import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type RefusedEvent } from '@/schemas/touches';
 import { signatureOf, type Actor } from '../actor';
 import { latestMs, type Context } from '../context';
+import { besideAnswers } from '../readers/book';
 import { linkState, linkTrouble, type OpenLink } from './helper-links';
 import { noteUse } from './links';
 import { storeBatch, type Ingested } from './ingest';
@@ -57,6 +58,7 @@ async function notTheirs(
     ...known.filter((one) => one.device.startsWith(link.sign)).map((one) => one.id),
     ...events.map((event) => event.id),
   ]);
+  const answers = events.some(({ kind }) => kind === 'beside') ? await besideAnswers(db) : null;
   return events.flatMap<RefusedEvent>((event, index) => {
     const refuse = (message: string) => [{ index, id: event.id, why: 'closed' as const, message }];
     if (event.playerId === null || !link.playerIds.includes(event.playerId))
@@ -64,6 +66,8 @@ async function notTheirs(
     if (link.blockId !== null && event.blockId !== link.blockId)
       return refuse('is about another station than this link counts at');
     if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: this link counts, and nothing else`);
+    if (event.kind === 'beside' && !answers?.has(event.text ?? ''))
+      return refuse('answers what no step asks');
     if (event.ref !== null && !own.has(event.ref))
       return refuse('corrects a mark that was not made by this link');
     return [];

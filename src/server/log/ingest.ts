@@ -5,6 +5,7 @@ import { done, type Outcome } from '@/core/outcome';
 import type { Executor } from '@/data/database';
 import { appendEvents, recordEvents, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
 import { moveSessionTo, startSessionsOf } from '@/data/session';
+import { erasedIds } from '@/data/squad';
 import { write } from '@/data/write';
 import { checkBatch, refusedEvents, type Batch, type RefusedEvent } from '@/schemas/touches';
 import { signatureOf } from '../actor';
@@ -78,11 +79,17 @@ async function refusals(
     ),
   ]);
   const begun = recordsByBlock(records, events);
+  const strange = events.some(
+    ({ blockId, playerId }) => playerId !== null && !works.get(blockId)?.players.has(playerId),
+  );
+  const erased = new Set(strange ? await erasedIds(tx) : []);
   const stored = new Map(known.map((event) => [event.id, contentsOf(event)]));
 
   return events.flatMap<RefusedEvent>((event, index) => {
     const work = works.get(event.blockId);
     const refuse = (why: RefusedEvent['why'], message: string) => [{ index, id: event.id, why, message }];
+    if (event.playerId !== null && (work?.erased.has(event.playerId) || erased.has(event.playerId)))
+      return refuse('removed', 'is about a child who was removed for good');
     if (!work || (event.playerId !== null && !work.players.has(event.playerId)))
       return refuse('gone', 'names a block or player that is not in the plan (any more)');
     const same = stored.get(event.id);

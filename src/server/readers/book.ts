@@ -1,3 +1,4 @@
+import { besideText } from '@/core/counting/beside';
 import { makeBook, type Book, type BookContents } from '@/drills';
 import type { SchoolChoice } from '@/drills/schools';
 import type { Drill } from '@/drills/types';
@@ -17,4 +18,12 @@ export async function bookContents(db: Executor): Promise<BookContents> {
 /** The drills as a coach sees them. */
 export async function bookFor(db: Executor, coach = ''): Promise<Book> {
   return makeBook(await bookContents(db), coach);
+}
+
+/** Every answer there is to what may be noted beside a mark: what comes by a link says one of them, and nothing else. */
+export async function besideAnswers(db: Executor): Promise<ReadonlySet<string>> {
+  const steps = (await bookFor(db)).drills.flatMap((drill) => drill.steps);
+  return new Set(
+    steps.flatMap(({ beside }) => beside?.answers.map((answer) => besideText(beside.question, answer)) ?? []),
+  );
 }

@@ -23,7 +23,7 @@ import { refusedEvents, type RefusedEvent } from '@/schemas/touches';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { storeBatch, type Ingested } from '../log/ingest';
-import { bookFor } from '../readers/book';
+import { besideAnswers, bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
 import { readDay, readVow, titleOf, type DayPart, type KeptVow } from '../readers/vows';
 
@@ -79,6 +79,7 @@ async function notTheirs(
     ...known.filter(({ device }) => device.startsWith(sign)).map(({ id }) => id),
     ...events.map(({ id }) => id),
   ]);
+  const answers = events.some(({ kind }) => kind === 'beside') ? await besideAnswers(db) : null;
   return events.flatMap<RefusedEvent>((event, index) => {
     const refuse = (message: string) => [{ index, id: event.id, why: 'closed' as const, message }];
     const day = dayOf.get(event.blockId);
@@ -99,6 +100,8 @@ async function notTheirs(
       (part?.choices.some((one) => one.stepId === stepId) ?? false);
     if (event.kind === 'step' && !inRange(event.text))
       return refuse('chooses a step outside the coach’s range');
+    if (event.kind === 'beside' && !answers?.has(event.text ?? ''))
+      return refuse('answers what no step asks');
     if (event.ref !== null && !own.has(event.ref)) return refuse('corrects a mark that was not made at home');
     return [];
   });
