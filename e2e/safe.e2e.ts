@@ -261,3 +261,47 @@ describe('a database in trouble', () => {
     expect(await browser.driver.findElements(By.css('table'))).toHaveLength(1);
   });
 });
+
+test('whatever goes wrong, nothing that people wrote is printed', async () => {
+  const secret = 'Zanzibar';
+  const breaks = ['note', 'player', 'touch_event', 'session', 'own_drill', 'place'];
+  for (const table of breaks)
+    for (const when of ['insert', 'update'])
+      await app.query(
+        `create trigger break_${table}_${when} before ${when} on ${table} begin select no_such_function(1); end`,
+      );
+  await app.query('alter table shadow_sequence rename to shadow_away');
+  const page = await fetch(`${app.url}/find?q=${secret}`);
+  expect(page.status).toBe(500);
+  const note = event({ kind: 'note', text: `${secret} fell`, by: secret });
+  expect((await post('/api/touches', JSON.stringify({ events: [note] }))).status).toBe(500);
+  const book = await fetch(`${app.url}/api/book?part=places`);
+  const file = JSON.stringify({ ...((await book.json()) as object), places: [{ name: secret }] });
+  await (await post('/api/book', file)).text();
+  for (const body of [`{"name": ${secret}}`, JSON.stringify({ name: secret })])
+    for (const route of ['/api/touches', '/api/drills', '/api/track', '/api/book', '/api/tables/squad'])
+      await (await post(route, body)).text();
+  // Every action there is, with words where it wants none and a form that a child stands in.
+  const child = {
+    name: secret,
+    birthYear: 2016,
+    sport: 'tennis',
+    hand: 'right',
+    text: secret,
+    title: secret,
+  };
+  for (const id of actionIds)
+    for (const given of [[child], [secret, child], [run.session, child], [run.player, child]])
+      await (
+        await post('/squad', JSON.stringify(given), {
+          ...{ 'content-type': 'text/plain;charset=UTF-8', 'next-action': id, origin: app.url },
+        })
+      ).text();
+  for (const table of breaks)
+    for (const when of ['insert', 'update']) await app.query(`drop trigger break_${table}_${when}`);
+  await app.query('alter table shadow_away rename to shadow_sequence');
+  // Faults were printed, with where they came from; names were not.
+  expect(app.printed()).toMatch(/\(request [\w-]+\):/);
+  expect(app.printed()).toMatch(/\n\s+at /);
+  expect(app.printed()).not.toContain(secret);
+});

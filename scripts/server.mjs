@@ -104,7 +104,7 @@ function answer(request, response) {
     log[level]({ id, method: request.method, path: masked(request.url), status: statusCode, ms }, 'request');
   });
   pass(request, response).catch((error) => {
-    console.error(`${request.method} (request ${id}):`, error?.stack ?? error);
+    console.error(`${request.method} (request ${id}):`, error);
     if (!response.headersSent)
       refuse(response, { status: 500, field: 'server', message: 'Something went wrong.' });
   });

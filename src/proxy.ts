@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { Budget } from './server/http/budget';
+import { bearable, Budget } from './server/http/budget';
 import { bodyLimits } from './server/http/body-limits';
+import { loopBusy } from './server/http/load';
 import { hostAllowed, isPutIn, ownOrigin } from './server/http/hosts';
 
 /** Files that are the same for everybody: no page stands under these addresses, so no action can be sent to them. */
@@ -65,11 +66,9 @@ function actionRefusal({ headers }: NextRequest): NextResponse | null {
 const refusal = (status: number, sentence: string, headers: HeadersInit = {}) =>
   secured(new NextResponse(`${sentence}\n`, { status, headers }), policy());
 
-/**
- * An address may ask so much at once, and so much a second on and on: far more than a hall of tablets does (each asks for
- * news once a second, and a page is some forty parts). Ours.
- */
-const perAddress = new Budget(3000, 100);
+/** What addresses ask, by how busy this process is. A file costs next to nothing; a page is some forty of them. */
+const perAddress = new Budget(() => bearable(loopBusy()));
+const fileCost = 0.1;
 
 /** Stands before every path there is: who is asked for, who asks, and what the answer may do. */
 export function proxy(request: NextRequest): NextResponse {
@@ -77,7 +76,8 @@ export function proxy(request: NextRequest): NextResponse {
     return refusal(421, 'This address is not one Vow Step answers to; name it in VOWSTEP_ALLOWED_HOSTS.');
   // Our own server says it (scripts/server.mjs), whatever the request does.
   const address = request.headers.get('x-vowstep-address');
-  if (address !== null && !perAddress.take(address))
+  const cost = files.test(request.nextUrl.pathname) ? fileCost : 1;
+  if (address !== null && !perAddress.take(address, performance.now(), cost))
     return refusal(
       429,
       'Too much was asked from this address: wait a few seconds. Counts stay on the device.',

@@ -11,6 +11,8 @@ export interface App {
   readonly file: string;
   /** The server's process. */
   readonly pid: () => number;
+  /** What the server has printed since it was started. */
+  readonly printed: () => string;
   /** Rows of the application's own database, read from outside. */
   readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
   /** Waits until the rows are what is wanted: a page may show what was pressed before it is written. */
@@ -55,6 +57,7 @@ export async function openApp({ demo = false } = {}): Promise<App> {
     url: host ? `http://${host}:${port}` : server.url,
     file,
     pid: () => server.child.pid!,
+    printed: () => server.output(),
     query,
     comesToHold: async (sql, wanted, args) => {
       const end = Date.now() + patienceMs;

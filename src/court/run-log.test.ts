@@ -382,6 +382,26 @@ describe('another history on the server', () => {
     expect(again.state().heldBack).toMatchObject([{ why: 'gone', where: at }]);
     expect(heldBack.size).toBe(1);
   });
+
+  test('marks of a child who was removed for good are let go of, and the others go on', async () => {
+    const { open, server, answers: state, heldBack, waiting: kept, settled } = world();
+    const log = open();
+    const answer = state.answer;
+    state.answer = (events) => {
+      const theirs = events.flatMap(({ id, playerId }, index) =>
+        playerId === 'p'
+          ? [{ id, index, why: 'removed' as const, message: 'is about a child who left' }]
+          : [],
+      );
+      return theirs.length > 0 ? { kind: 'refused', message: 'No.', refused: theirs } : answer(events);
+    };
+    await Promise.all([log.log(touch), log.log({ ...touch, playerId: 'q' })]);
+    await log.flush();
+    expect([heldBack.size, kept.size, log.state().heldBack]).toEqual([0, 0, []]);
+    expect([...settled.values()].map(({ event }) => event.playerId)).toEqual(['q']);
+    expect([...server.values()].map((event) => event.playerId)).toEqual(['q']);
+    expect(log.events('b', 'p')).toEqual([]);
+  });
 });
 
 describe('a bad event', () => {

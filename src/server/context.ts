@@ -19,6 +19,8 @@ export interface Context {
   /** The day the coach's weeks begin with; Monday where it is left out. */
   readonly firstDay?: FirstDay;
   readonly newId: () => string;
+  /** Where the request came from, where a link was asked. */
+  readonly address?: string;
   /** Who acts; the session's own coach where it is left out. */
   readonly actor?: Actor;
 }

@@ -57,7 +57,8 @@ export async function openOrEnd(): Promise<void> {
       });
   } catch (error) {
     const known = troubleOf(error);
-    console.error(known ? known.message : error);
+    // Nothing of anybody's is in what goes wrong here: the sentence is printed, and where it came from.
+    console.error(known ? known.message : (error as Error).message, ...(known ? [] : [error]));
     if (known?.kind !== 'locked') process.exit(1);
   }
   // Started by one of our scripts: when that one is gone, however it went, this server goes too.

@@ -14,6 +14,7 @@ import { coachCookie } from './cookie';
 import { doing } from './doing';
 import { may, type Deed } from './may';
 import { hashOfToken, whoComes } from './sign-in';
+import { mayTry } from './strangers';
 
 /*
  * Every way in from outside goes through one of these: a page, a route, an action, or a link. Each says what it is for
@@ -115,17 +116,28 @@ export async function look<T>(work: (context: Context) => Promise<T>): Promise<T
 }
 
 /** A helper's phone asks for news once a second and sends a batch for every handful of touches. Ours. */
-const perLink = new Budget(120, 10);
+const perLink = new Budget({ burst: 120, perSecond: 10 });
 
 /** For a link: its token is the key, and what it opens is asked by whoever is given this. Nobody acts yet. */
-export const linkContext = async (): Promise<Context> => contextIn(await zoneOfRequest());
+export const linkContext = async (): Promise<Context> => ({
+  ...(await contextIn(await zoneOfRequest())),
+  address: (await headers()).get('x-vowstep-address') ?? undefined,
+});
+
+/** What somebody is told who tried too many links that open nothing. */
+export const tooManyGuesses =
+  'Too many links that open nothing were tried from here: wait a minute. Counts stay on the device.';
 
 /** For a route under a link: one link may ask so much, whoever has it. */
 export async function throughLink(
   token: string,
   work: (context: Context) => Response | Promise<Response>,
 ): Promise<Response> {
-  if (perLink.take(token.slice(0, 64))) return orTrouble(async () => work(await linkContext()));
-  const message = 'This link is asked too much: wait a few seconds. Counts stay on the device.';
+  const key = token.slice(0, 64);
+  const guessing = !mayTry(key, (await headers()).get('x-vowstep-address') ?? undefined);
+  if (!guessing && perLink.take(key)) return orTrouble(async () => work(await linkContext()));
+  const message = guessing
+    ? tooManyGuesses
+    : 'This link is asked too much: wait a few seconds. Counts stay on the device.';
   return refusal({ problems: [{ field: 'link', message }], status: 429 }, { 'retry-after': '5' });
 }

@@ -1,6 +1,7 @@
 import { randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { Line } from '../http/line';
+import { oneInProcess } from '../one';
 
 /**
  * What a passcode costs to try: scrypt with N = 2^15, r = 8, p = 3, one of the parameter sets of the OWASP Password
@@ -11,7 +12,7 @@ const [saltBytes, keyBytes] = [16, 32];
 const spare = 2;
 
 /** One is worked out at a time: many who try at once cost no more memory than one does. */
-const line = new Line(20);
+const line = oneInProcess('passcode-line', () => new Line(20));
 
 async function derive(passcode: string, salt: Buffer, { N, r, p }: typeof cost): Promise<Buffer> {
   const leave = await line.enter(new AbortController().signal);

@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { besideText } from '@/core/counting/beside';
 import { plainBook } from '@/drills';
 import { beginBlock, underOf, writeBegun } from '@/session/begun';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
@@ -445,7 +446,18 @@ describe('a helper’s link', () => {
       expect(await refusedAs(one(kind, { ref: coachs!.id, value: 3 }))).toEqual([
         expect.stringContaining('not made by this link'),
       ]);
+    // No free text stands where none belongs: not on a mark, and not as an answer nobody asked for.
+    expect(await refusedAs(one('touch', { text: 'Ilva has asthma' }))).toEqual([
+      expect.stringContaining('text must be empty on a touch'),
+    ]);
+    const [marked] = touches(1);
+    const beside = (text: string) => help(token, [marked!, one('beside', { ref: marked!.id, text })]);
+    expect((await beside('Ilva: has asthma')).refused?.map((r) => r.message)).toEqual([
+      'answers what no step asks',
+    ]);
     expect((await stored()).length).toBe(before);
+    const asked = plainBook.drills.flatMap((drill) => drill.steps).find((step) => step.beside)!.beside!;
+    value(await beside(besideText(asked.question, asked.answers[0]!)));
     // Its own marks it may take back and put right, in the same batch and later.
     const [own, other] = touches(2);
     value(await help(token, [own!, other!, one('undo', { ref: own!.id })]));

@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { findLink, insertLink, touchLink, type LinkRow } from '@/data/links';
 import type { Executor } from '@/data/database';
+import { noteTried } from '../doors/strangers';
 import type { Context } from '../context';
 
 /*
@@ -38,11 +39,12 @@ export async function makeLink(tx: Executor, link: NewLink, nowMs: number): Prom
 
 /** The link a token opens in a scope, or why it opens nothing. */
 export async function linkOf(
-  { db, nowMs }: Pick<Context, 'db' | 'nowMs'>,
+  { db, nowMs, address }: Pick<Context, 'db' | 'nowMs' | 'address'>,
   scope: Scope,
   token: string,
 ): Promise<LinkRow | 'unknown' | 'revoked' | 'expired'> {
   const row = tokenPattern.test(token) ? await findLink(db, hashOf(token)) : undefined;
+  noteTried(token.slice(0, 64), address, row !== undefined);
   // A token of another scope is as good as none.
   if (!row || row.scope !== scope) return 'unknown';
   if (row.revokedAtMs !== null) return 'revoked';

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { sql } from 'drizzle-orm';
 import { backup } from '@/data/backup';
 import { putIntoOneFile } from '@/data/client';
 import { nameless } from '@/data/erase';
@@ -87,4 +88,59 @@ test('texts that are nobody’s own and may name the child are shown to a person
   const { context, id, sessionId } = await child();
   value(await addNote(context, { sessionId, text: 'Ask Zanzibar’s mother' }));
   expect(value(await eraseForGood(context, id, { name: secret })).texts).toEqual(['Ask Zanzibar’s mother']);
+});
+
+test('marks of the child that come late are refused by their own name, in old sessions and in plans to come', async () => {
+  const { context, id, other, sessionId, next } = await child();
+  const blocks = async (of: string) => value(await loadPlan(context, of)).blocks.map((block) => block.id);
+  const [[old], [coming]] = await Promise.all([blocks(sessionId), blocks(next)]);
+  value(await eraseForGood(context, id, { name: secret }));
+  for (const block of [old!, coming!]) {
+    const [late, fine] = [
+      eventsOf('x', block, id, () => context.newId())[0]!,
+      eventsOf('x', block, other, () => context.newId())[0]!,
+    ];
+    const outcome = await ingestTouches(context, { events: [late, fine] });
+    expect([outcome.ok, outcome.refused?.map((one) => [one.id, one.why])]).toEqual([
+      false,
+      [[late.id, 'removed']],
+    ]);
+    expect((await ingestTouches(context, { events: [fine] })).ok).toBe(true);
+  }
+});
+
+const everyEvent = ({ db }: { db: Awaited<ReturnType<typeof scratch>>['context']['db'] }) =>
+  db.all<{ player_id: string; kind: string; text: string | null }>(
+    sql`select player_id, kind, text from touch_event`,
+  );
+
+test('what a person wrote goes from every kind of event, and what is needed to count stays', async () => {
+  const { context, id } = await child();
+  const text = async (kind: string) =>
+    (await everyEvent(context))
+      .filter((event) => event.player_id === id && event.kind === kind)
+      .map((one) => one.text);
+  const put = (kind: string, words: string) =>
+    context.db.run(
+      sql`insert into touch_event (id, block_id, player_id, kind, attempt, text, at_ms, mono_ms, device)
+          select ${context.newId()}, block_id, player_id, ${kind}, 1, ${words}, 0, 0, 'd' from touch_event where player_id = ${id} limit 1`,
+    );
+  for (const [kind, words] of [
+    ['note', 'Zanzibar fell'],
+    ['broke', 'Zanzibar’s elbow'],
+    ['beside', 'Ready: Zanzibar'],
+    ['touch', 'Zanzibar again'],
+    ['change', 'Zanzibar again'],
+    ['touch', '2/4'],
+    ['step', 'row-20'],
+    ['change', 'eyes up'],
+  ] as const)
+    await put(kind, words);
+  value(await eraseForGood(context, id, { name: secret }));
+  await putIntoOneFile(context.db);
+  expect(readFileSync(box.file).includes('Zanzibar')).toBe(false);
+  expect(await text('beside')).toEqual(['Not kept: –']);
+  expect(await text('step')).toEqual(['row-20']);
+  expect(await text('change')).toEqual(expect.arrayContaining(['', 'eyes up']));
+  expect((await text('touch')).filter(Boolean)).toEqual(['2/4']);
 });

@@ -1,7 +1,8 @@
 import type { Metadata } from 'next';
 import { ClearHere } from '@/features/doors/clear-here';
 import { HelperPage } from '@/features/run/helper-run';
-import { linkContext } from '@/server/doors/door';
+import { linkContext, tooManyGuesses } from '@/server/doors/door';
+import { mayTry } from '@/server/doors/strangers';
 import { linkTrouble } from '@/server/log/helper-links';
 import { helperPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
@@ -11,7 +12,15 @@ export const metadata: Metadata = { title: 'Count', robots: { index: false } };
 /** A helper counts one child, and sees nothing else: of the book, only the drills that are run in this session. */
 export default async function HelpPage({ params }: { params: Promise<{ token: string }> }) {
   const { token } = await params;
-  const page = await helperPage(await linkContext(), token);
+  const context = await linkContext();
+  if (!mayTry(token, context.address))
+    return (
+      <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
+        <h1 className="text-3xl">Wait a minute</h1>
+        <p>{tooManyGuesses}</p>
+      </main>
+    );
+  const page = await helperPage(context, token);
   if ('kind' in page)
     return (
       <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
