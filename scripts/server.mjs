@@ -11,6 +11,9 @@ import { watchLoop } from './lib/watchdog.js';
  * The production server: the framework behind a plain one of ours, which says where a request came from, writes one
  * line a request, and speaks TLS where it is given a certificate. Started by lib/server.js.
  */
+// What is written here is for this user alone.
+process.umask(0o077);
+
 const { PORT = '3200', HOST = '127.0.0.1', VOWSTEP_TLS_CERT, VOWSTEP_TLS_KEY } = process.env;
 const log = pino({ level: process.env.VOWSTEP_LOG_LEVEL ?? 'warn', base: null }, pino.destination(2));
 
@@ -38,6 +41,9 @@ function addressOf(request) {
     .at(-1)
     .trim();
 }
+
+/** Known to this process alone: by it the framework's own requests are told from anybody else's. */
+const [innerHeader, innerSecret] = ['x-vowstep-inner', randomBytes(24).toString('base64url')];
 
 /** What a court asks for news at, and when one last did. */
 const follows = /^\/api\/(sessions|help)\/[^/]+\/touches\?/;
@@ -75,6 +81,9 @@ async function pass(request, response) {
     response.setHeader('allow', methods.join(', '));
     return refuse(response, { status: 405, field: 'method', message: `There is no ${method} here.` });
   }
+  // Measured when it came; it is handed on as a stream.
+  if (headers[innerHeader] === innerSecret && request.socket.server === inner)
+    return handle(request, response);
   const length = headers['content-length'] === undefined ? null : Number(headers['content-length']);
   if (length === 0 || (length === null && headers['transfer-encoding'] === undefined))
     return handle(request, response);
@@ -90,10 +99,16 @@ function answer(request, response) {
   const began = performance.now();
   if (follows.test(request.url)) followedAt = began;
   const id = randomBytes(6).toString('base64url');
-  // What a browser says of these is not believed.
-  request.headers['x-vowstep-address'] = address;
-  request.headers['x-vowstep-origin'] = originOf(request);
-  request.headers['x-request-id'] = id;
+  // What a browser says of these is not believed; what the framework hands on to itself says what it said when it came.
+  if (request.socket.server !== inner) {
+    Object.assign(request.headers, {
+      ...{ 'x-vowstep-address': address, 'x-vowstep-origin': originOf(request), 'x-request-id': id },
+      [innerHeader]: innerSecret,
+    });
+    delete request.headers['x-action-forwarded'];
+  } else if (request.headers[innerHeader] !== innerSecret) {
+    return refuse(response, { status: 403, field: 'address', message: 'This is no door.' });
+  }
   delete request.headers['x-vowstep-path'];
   response.setHeader('x-request-id', id);
   if (VOWSTEP_TLS_CERT) response.setHeader('strict-transport-security', 'max-age=31536000');
@@ -153,12 +168,22 @@ for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'])
     const close = () => {
       server.close(() => void app.close().finally(() => process.exit(0)));
       server.closeIdleConnections();
+      inner.close();
+      inner.closeIdleConnections();
     };
     if (performance.now() - followedAt < 2 * tellMs) setTimeout(close, tellMs);
     else close();
   });
 
 watchLoop();
+
+/*
+ * The framework hands an action that belongs to another page on to itself, over the line. By the address it was asked at it
+ * would have to trust its own certificate and find its own name; here it needs neither. Nobody else gets in.
+ */
+const inner = createServer(patience, answer);
+await new Promise((resolve) => inner.listen(0, '127.0.0.1', resolve));
+process.env.__NEXT_PRIVATE_ORIGIN = `http://127.0.0.1:${inner.address().port}`;
 
 // A port that another program has is said at once; who asks before the framework is ready waits for it.
 server.listen(Number(PORT), HOST, () => prepare());

@@ -1,5 +1,4 @@
-import { existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import path from 'node:path';
+import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import { createClient, type Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
@@ -8,6 +7,7 @@ import { migrationsFolder, openDatabase } from './client';
 import { holdsOf, type Holds } from './copies';
 import { applied, newestKnown, notNewer } from './migrations';
 import { driverWaitMs } from './patience';
+import { privateFile } from './private-file';
 import { DatabaseTrouble, troubleOf } from './trouble';
 
 /** What a copy of the book holds. */
@@ -47,9 +47,10 @@ export function asideOf(book: string, now: Date): string {
 export async function backup(from: string, to: string): Promise<Outcome<Copied>> {
   if (!existsSync(from)) return refused('database', `There is no book at ${from} yet: nothing to copy.`);
   if (existsSync(to)) return refused('file', `${to} is there already: name another file.`);
-  mkdirSync(path.dirname(to), { recursive: true });
   const part = `${to}.part`;
   rmSync(part, { force: true });
+  // Made empty first: what is copied into it is for this user alone from the beginning.
+  privateFile(part);
   try {
     const db = await openDatabase(`file:${from}`);
     await db.$client.execute({ sql: 'VACUUM INTO ?', args: [part] });

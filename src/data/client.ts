@@ -1,13 +1,13 @@
 import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Database } from './database';
 import { giveEpoch } from './epoch';
 import { fileOf, openedFile } from './identity';
-import { notNewer } from './migrations';
+import { notNewer, ours } from './migrations';
 import { driverWaitMs, patient } from './patience';
+import { closeToOthers, privateFile } from './private-file';
 import { gathering } from './gather';
 import { readingBeside } from './reads';
 import { oneServer } from './remote';
@@ -20,9 +20,12 @@ export async function openDatabase(url: string, authToken?: string): Promise<Dat
   return file ? openFile(url, file) : openServer(url, authToken);
 }
 
-/** A file: locks are waited for beside other work, and writing has connections of its own. */
+/**
+ * A file: locks are waited for beside other work, and writing has connections of its own.
+ * @throws DatabaseTrouble for a folder, and for what is another program's: it stays as it is
+ */
 async function openFile(url: string, file: string): Promise<Database> {
-  mkdirSync(path.dirname(file), { recursive: true });
+  privateFile(file);
   const open = (onClose?: () => void) => patient(createClient({ url, timeout: driverWaitMs }), onClose);
   const writing = open();
   const watch = createClient({ url, timeout: driverWaitMs });
@@ -33,6 +36,8 @@ async function openFile(url: string, file: string): Promise<Database> {
     // A connection that met a lock tells nothing reliable any more, and a new one counts from elsewhere.
     anew: async () => watch.reconnect(),
   });
+  await ours(drizzle(client));
+  closeToOthers(file, `${file}-wal`, `${file}-shm`);
   await client.execute('PRAGMA journal_mode = WAL');
   return Object.assign(drizzle(client, { schema }), {
     ...{ $written: written, $stands: stands, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
@@ -64,6 +69,7 @@ export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');
  */
 export async function migrateDatabase(db: Database): Promise<void> {
   await oneServer(db, async () => {
+    await ours(db);
     await notNewer(db, migrationsFolder());
     await migrate(db, { migrationsFolder: migrationsFolder() });
     await repairText(db);

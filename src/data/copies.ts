@@ -1,7 +1,8 @@
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { createClient } from '@libsql/client';
 import { driverWaitMs } from './patience';
+import { closeToOthers } from './private-file';
 
 /** Where copies of a book are kept. */
 export const copiesFolder = (book: string): string => path.join(path.dirname(book), 'backups');
@@ -92,4 +93,23 @@ export async function copiesWithFacts(book: string): Promise<CopyFacts[]> {
     }),
   );
   return facts.sort((a, b) => b.madeMs - a.madeMs);
+}
+
+/** A copy that is still being made is written to all the time; one that was not for so long is none any more, milliseconds. */
+const cutShortMs = 60_000;
+
+/**
+ * Clears copies that were cut short (the power went), which hold children like any other, and leaves those that are whole
+ * to this user alone.
+ * @returns the names of those that were cleared
+ */
+export function clearCutShort(book: string, nowMs: number): string[] {
+  const folder = copiesFolder(book);
+  closeToOthers(...copiesOf(book));
+  const parts = (existsSync(folder) ? readdirSync(folder) : []).filter((name) => {
+    const stat = statSync(path.join(folder, name), { throwIfNoEntry: false });
+    return /\.part(?:-wal|-shm|-journal)?$/.test(name) && stat && nowMs - stat.mtimeMs > cutShortMs;
+  });
+  for (const name of parts) rmSync(path.join(folder, name), { force: true });
+  return parts.filter((name) => name.endsWith('.part'));
 }

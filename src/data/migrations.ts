@@ -26,6 +26,19 @@ export async function applied(db: Pick<Database, 'all'>): Promise<number[]> {
   return rows.map((row) => Number(row.at));
 }
 
+/** @throws DatabaseTrouble for a database that is another program's: it has tables, and not those of a book */
+export async function ours(db: Pick<Database, 'all'>): Promise<void> {
+  const tables = await db.all<{ name: string }>(
+    sql`select name from sqlite_master where type = 'table' and substr(name, 1, 7) <> 'sqlite_'`,
+  );
+  // What a start that was cut short has left is ours too.
+  const others = tables.filter(({ name }) => !bookkeeping.has(name));
+  if (others.length > 0 && !others.some(({ name }) => name === 'player')) throw trouble('strange');
+}
+
+/** Tables of whoever brings a database up to date, there before any of ours. */
+const bookkeeping: ReadonlySet<string> = new Set(['__drizzle_migrations', 'vowstep_migrating']);
+
 /** @throws DatabaseTrouble when a database has had migrations this version does not know */
 export async function notNewer(db: Pick<Database, 'all'>, folder: string): Promise<void> {
   const known = newestKnown(folder);

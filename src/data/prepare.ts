@@ -3,6 +3,7 @@ import { done, type Outcome } from '@/core/outcome';
 import { lookThrough, opened, removeCompanions, type Copied } from './backup';
 import { migrateDatabase, openDatabase } from './client';
 import type { Database } from './database';
+import { closeToOthers } from './private-file';
 
 /** Where a copy is made ready beside the book it is for. */
 export const partOf = (book: string): string => `${book}.restoring`;
@@ -27,6 +28,7 @@ export async function prepare(
   clear(part);
   // Worked on as a copy of the copy, with what a running server may have left beside it.
   copyFileSync(copy, part);
+  closeToOthers(part);
   if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
   const sound = await opened(part, lookThrough);
   if (!sound.ok) return sound;

@@ -1,19 +1,11 @@
-import {
-  closeSync,
-  copyFileSync,
-  existsSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  renameSync,
-  statSync,
-} from 'node:fs';
+import { closeSync, copyFileSync, existsSync, fsyncSync, openSync, renameSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { asideOf, companions, gather, opened, refusedBy, removeCompanions, type Copied } from './backup';
 import { carryDoors } from './carry-doors';
 import { carryWithdrawals } from './carry-withdrawals';
 import { clear, partOf, prepare } from './prepare';
+import { privateFolder } from './private-file';
 import { troubleOf } from './trouble';
 
 export interface Restored extends Copied {
@@ -34,7 +26,7 @@ export async function restore(copy: string, to: string, now: Date): Promise<Outc
     return refused('file', `There is no file ${copy}: name the copy to put back.`);
   if (path.resolve(copy) === path.resolve(to))
     return refused('file', 'This is the book itself, not a copy of it: name the copy to put back.');
-  mkdirSync(path.dirname(to), { recursive: true });
+  privateFolder(to);
   const [part, ready] = [partOf(to), readyOf(to)];
   clear(part, ready, `${ready}.part`);
   try {

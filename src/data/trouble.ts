@@ -8,6 +8,8 @@ export type TroubleKind =
   | 'gone'
   | 'replaced'
   | 'newer'
+  | 'folder'
+  | 'strange'
   | 'away'
   | 'no-entry';
 
@@ -35,6 +37,9 @@ const sentences: Readonly<Record<TroubleKind, string>> = {
   gone: 'The database file was deleted while Vow Step was running: stop, and put a backup back with npm run restore FILE.',
   replaced:
     'The database file was replaced while Vow Step was running: stop and start again, so that nothing goes into the old one.',
+  folder: 'The database is a folder: name a file in VOWSTEP_DATABASE_URL, such as file:data/vowstep.db.',
+  strange:
+    'This database belongs to another program, and was left as it is: name another file in VOWSTEP_DATABASE_URL.',
   newer:
     'This database was kept by a newer Vow Step: start that version, or put back a backup of this one with npm run restore FILE.',
   away: 'The database server cannot be reached: Vow Step goes on by itself when it is back. Devices keep their counts.',

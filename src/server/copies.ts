@@ -2,7 +2,7 @@ import { statSync } from 'node:fs';
 import path from 'node:path';
 import { insertAudit } from '@/data/audit';
 import { aboutFile, backup, stampOf } from '@/data/backup';
-import { copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
+import { clearCutShort, copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
 import { putIntoOneFile } from '@/data/client';
 import { restoreHere } from '@/data/restore-here';
 import { erasedIds } from '@/data/squad';
@@ -92,12 +92,21 @@ const noCopy = refused('file', 'There is no copy of that name (any more): reload
 export function copyDaily({ db }: Pick<Context, 'db'>): void {
   const book = db.$file?.path;
   if (!book) return;
-  const work = () =>
+  const tidy = () => {
+    for (const name of clearCutShort(book, Date.now()))
+      console.warn(
+        `A copy that was cut short was cleared: ${name}. Make another one in Settings where it was wanted.`,
+      );
+  };
+  tidy();
+  const work = () => {
+    tidy();
     void dailyCopy(book, now(serverZone()).today)
       .then((outcome) => {
         if (!outcome.ok) console.error(`No copy of the book was made today: ${outcome.problems[0]!.message}`);
       })
       .catch((error: unknown) => console.error('No copy of the book was made today:', error));
+  };
   setTimeout(work, firstMs).unref();
   setInterval(work, everyMs).unref();
 }

@@ -1,5 +1,18 @@
 import { sql } from 'drizzle-orm';
-import { copyFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  copyFileSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
+import path from 'node:path';
+import { backup } from '@/data/backup';
+import { clearCutShort, copiesFolder } from '@/data/copies';
 import { createClient } from '@libsql/client';
 import { eventsOf, ids, oneBlockSession, scratch, value } from './testing/scratch';
 import { migrateDatabase, openDatabase } from '@/data/client';
@@ -176,6 +189,49 @@ describe('what makes a database unusable is said in one sentence', () => {
     const other = `${box.file}.other`;
     writeFileSync(other, 'This is no database, only a text. '.repeat(300));
     expect(await failing(() => openDatabase(`file:${other}`))).toMatchObject({ kind: 'damaged' });
+  });
+
+  test('a folder, and another program’s, which stays as it is to the last byte', async () => {
+    expect(await failing(() => openDatabase(`file:${path.dirname(box.file)}`))).toMatchObject({
+      kind: 'folder',
+    });
+    const other = `${box.file}.program`;
+    const client = createClient({ url: `file:${other}` });
+    await client.execute('create table bookmark (id integer primary key, address text)');
+    client.close();
+    const before = [readFileSync(other), statSync(other).mode] as const;
+    expect(await failing(async () => migrateDatabase(await openDatabase(`file:${other}`)))).toMatchObject({
+      kind: 'strange',
+      message: expect.stringContaining('another program'),
+    });
+    expect(readFileSync(other).equals(before[0])).toBe(true);
+    expect(statSync(other).mode).toBe(before[1]);
+    expect(
+      readdirSync(path.dirname(other)).filter((name) => name.startsWith(`${path.basename(other)}-`)),
+    ).toEqual([]);
+  });
+
+  test('one that is made is this user’s alone, with its folder, what stands beside it, and its copies', async () => {
+    const book = path.join(path.dirname(box.file), 'fresh', 'book.db');
+    const db = await openDatabase(`file:${book}`);
+    await migrateDatabase(db);
+    const mode = (file: string) => (statSync(file).mode & 0o777).toString(8);
+    const copy = path.join(copiesFolder(book), 'one.db');
+    value(await backup(book, copy));
+    expect([path.dirname(book), path.dirname(copy)].map(mode)).toEqual(['700', '700']);
+    expect([book, `${book}-wal`, `${book}-shm`, copy].map(mode)).toEqual(['600', '600', '600', '600']);
+    // One of before is closed when it is opened next, and so are its copies; a copy cut short goes, a young one does not.
+    chmodSync(book, 0o644);
+    chmodSync(copy, 0o644);
+    (await openDatabase(`file:${book}`)).$client.close();
+    for (const name of ['old.db.part', 'old.db.part-wal', 'young.db.part'])
+      writeFileSync(path.join(copiesFolder(book), name), 'x');
+    for (const name of ['old.db.part', 'old.db.part-wal'])
+      utimesSync(path.join(copiesFolder(book), name), 1, 1);
+    expect(clearCutShort(book, Date.now())).toEqual(['old.db.part']);
+    expect(readdirSync(copiesFolder(book)).sort()).toEqual(['one.db', 'young.db.part']);
+    expect([book, copy].map(mode)).toEqual(['600', '600']);
+    db.$client.close();
   });
 
   test('a full one', async () => {
