@@ -27,6 +27,23 @@ test.each(['=1+1', '+49 30', '-Ada', '@home', '\tx', "'quoted", "'=1", "''"])(
   },
 );
 
+// Where cells are parted by semicolons, a comma parts nothing, and quotes in the middle of a cell are letters.
+test.each(['Ada;=1+1', 'x;-2', 'a|=b', 'two\n=1', '\t=1', ';;=1', ";'=1", "a;'b", "'", ';', "x';=1"])(
+  '%j is worked out nowhere, whatever parts its cells, and comes back',
+  (text) => {
+    for (const part of neutral(text).split(/[;|\t\r\n]/)) expect(part).not.toMatch(/^[=+\-@]/);
+    expect(plain(neutral(text))).toBe(text);
+  },
+);
+
+test('whatever is made neutral comes back', () =>
+  fc.assert(
+    fc.property(fc.string({ unit: fc.constantFrom(...`';=-|\t\r\n@a,"`), maxLength: 12 }), (text) => {
+      expect(plain(neutral(text))).toBe(text);
+      for (const part of neutral(text).split(/[;|\t\r\n]/)) expect(part).not.toMatch(/^[=+\-@]/);
+    }),
+  ));
+
 test('a negative number stays a number', () => expect(csvText(['n'], [[-3.5]])).toBe('n\r\n-3.5\r\n'));
 
 test('whatever is written comes back, but for blanks at its ends', () => {

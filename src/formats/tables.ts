@@ -5,14 +5,33 @@ import { done, refused, type Outcome } from '@/core/outcome';
 export type Cell = string | number | boolean | null;
 
 /** A table program takes a cell that begins so for something to work out (OWASP, CSV Injection). */
-const formula = /^[=+\-@\t\r]/;
-const guarded = /^'[=+\-@\t\r']/;
+const begins = new Set(['=', '+', '-', '@', '\t', '\r']);
+/** What parts cells in a table program of another country, whatever this file parts them by, quotes or no quotes. */
+const parts = new Set([';', '\t', '|', '\n', '\r']);
+const guard = "'";
+const isGuarded = (letter: string | undefined): boolean =>
+  letter !== undefined && (letter === guard || begins.has(letter));
 
-/** Text that no table program works out: a stroke stands before it, and before a stroke that would be taken for one. */
-export const neutral = (text: string): string =>
-  formula.test(text) || text.startsWith("'") ? `'${text}` : text;
+/** Text that no table program works out: a stroke stands before what it would, and before a stroke that would be taken for one. */
+export function neutral(text: string): string {
+  let safe = '';
+  for (let at = 0; at < text.length; at++) {
+    const first = at === 0 || parts.has(text[at - 1]!);
+    safe += first && isGuarded(text[at]) ? guard + text[at] : text[at];
+  }
+  return safe;
+}
+
 /** The text as it was before {@link neutral}. */
-export const plain = (text: string): string => (guarded.test(text) ? text.slice(1) : text);
+export function plain(text: string): string {
+  let own = '';
+  for (let at = 0; at < text.length; at++) {
+    const first = own === '' || parts.has(own.at(-1)!);
+    if (first && text[at] === guard && isGuarded(text[at + 1])) at += 1;
+    own += text[at];
+  }
+  return own;
+}
 
 /**
  * Rows as CSV by RFC 4180: commas, CRLF, quotes doubled. Text is neutralised, numbers are not: they are no formulas.

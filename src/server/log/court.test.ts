@@ -287,6 +287,21 @@ describe('a plan that changes under a device that counts', () => {
       ).toMatchObject([{ why: 'contents', id: event!.id }]);
   });
 
+  test('an id that comes twice in one batch with other contents is told; the same twice is one', async () => {
+    const [mark] = touches(1);
+    const twin = { ...mark!, attempt: 2 };
+    const outcome = await ingestTouches(box.context, { events: [mark!, twin] });
+    expect(outcome.refused).toEqual([
+      expect.objectContaining({
+        index: 1,
+        id: mark!.id,
+        why: 'contents',
+        message: expect.stringContaining('comes twice'),
+      }),
+    ]);
+    expect(value(await ingestTouches(box.context, { events: [mark!, mark!] }))).toEqual({ stored: 1 });
+  });
+
   test('a value with more digits than the database keeps is the same when it is sent again', async () => {
     const event = one('touch', { value: 1 / 3 });
     await send([event]);

@@ -84,6 +84,7 @@ async function refusals(
   );
   const erased = new Set(strange ? await erasedIds(tx) : []);
   const stored = new Map(known.map((event) => [event.id, contentsOf(event)]));
+  const inBatch = new Map<string, string>();
 
   return events.flatMap<RefusedEvent>((event, index) => {
     const work = works.get(event.blockId);
@@ -95,6 +96,10 @@ async function refusals(
     const same = stored.get(event.id);
     if (same !== undefined && same !== contentsOf(event))
       return refuse('contents', 'is stored already with other contents');
+    const before = inBatch.get(event.id);
+    if (before !== undefined && before !== contentsOf(event))
+      return refuse('contents', 'comes twice in this batch, with other contents');
+    inBatch.set(event.id, contentsOf(event));
     if (event.kind === 'begun') {
       const one = readBegun(event.text);
       if (!one) return refuse('unsound', 'does not say what the block is');
