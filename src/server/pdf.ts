@@ -1,6 +1,8 @@
 import path from 'node:path';
-import pdfmake from 'pdfmake';
+import { Worker } from 'node:worker_threads';
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { oneInProcess } from './one';
+import { pdfThread } from './pdf-thread';
 
 /* Documents as PDF, by a kept library. Its typeface is the application's own, cut to what is used. */
 
@@ -43,19 +45,55 @@ function faced(value: unknown, key = ''): unknown {
   return Object.fromEntries(Object.entries(value).map(([name, one]) => [name, faced(one, name)]));
 }
 
-let ready = false;
-function prepare(): void {
-  if (ready) return;
-  pdfmake.setFonts({ Body: face('latin'), More: face('latin-ext') });
-  // Nothing is fetched, and no file is read but the faces.
-  pdfmake.setUrlAccessPolicy(() => false);
-  pdfmake.setLocalAccessPolicy((file: string) => file.startsWith(folder));
-  ready = true;
+/** So long the thread stays without work, milliseconds. Ours. */
+const restMs = 60_000;
+
+/** The thread that makes documents, while there is one. */
+const thread = oneInProcess('pdf-thread', () => ({
+  worker: null as Worker | null,
+  waiting: new Map<number, (said: Said) => void>(),
+  next: 0,
+  resting: undefined as ReturnType<typeof setTimeout> | undefined,
+}));
+interface Said {
+  readonly id: number;
+  readonly bytes?: Uint8Array;
+  readonly fault?: string;
 }
 
-/** A document as the bytes of a PDF file. */
+function running(): Worker {
+  clearTimeout(thread.resting);
+  if (thread.worker) return thread.worker;
+  const fonts = { Body: face('latin'), More: face('latin-ext') };
+  const worker = new Worker(pdfThread, { eval: true, execArgv: [], workerData: { folder, fonts } });
+  thread.worker = worker;
+  worker.on('message', (said: Said) => {
+    thread.waiting.get(said.id)?.(said);
+    thread.waiting.delete(said.id);
+    if (thread.waiting.size > 0) return;
+    worker.unref();
+    thread.resting = setTimeout(() => void worker.terminate(), restMs).unref();
+  });
+  const end = (why: string) => {
+    if (thread.worker === worker) thread.worker = null;
+    for (const [id, tell] of thread.waiting) tell({ id, fault: why });
+    thread.waiting.clear();
+  };
+  worker.on('error', (error) => end(String(error)));
+  worker.on('exit', () => end('The thread that makes documents ended.'));
+  return worker;
+}
+
+/** A document as the bytes of a PDF file: made in another thread, one after the other. */
 export async function pdfBytes(document: TDocumentDefinitions): Promise<Uint8Array> {
-  prepare();
   const { content, ...rest } = document;
-  return pdfmake.createPdf({ ...rest, content: faced(content, 'content') as typeof content }).getBuffer();
+  const worker = running();
+  const id = thread.next++;
+  worker.ref();
+  const said = await new Promise<Said>((resolve) => {
+    thread.waiting.set(id, resolve);
+    worker.postMessage({ id, document: { ...rest, content: faced(content, 'content') } });
+  });
+  if (said.bytes) return said.bytes;
+  throw new Error(said.fault);
 }

@@ -6,6 +6,7 @@ import { numbersOf } from '@/ui/circuit-names';
 import { circuitRows, type CircuitRows } from './circuit-rows';
 import { clockTime } from '@/core/words';
 import type { PaperBlock } from '@/session/paper';
+import { footLine, ruled } from '@/formats/pdf-data';
 import type { PaperParts } from './paper-parts';
 
 /* The sheet of a session as a document: A4, black on white, in points. */
@@ -22,11 +23,7 @@ export function paperDocument(parts: PaperParts): TDocumentDefinitions {
     pageMargins: [margin, margin, margin, margin + 8],
     info: { title, subject: about },
     defaultStyle: { font: 'Body', fontSize: 8.5, lineHeight: 1.05 },
-    footer: (page, pages) => ({
-      text: `${title}, page ${page} of ${pages}`,
-      fontSize: 7.5,
-      margin: [margin, 4, margin, 0],
-    }),
+    footer: footLine(`${title}, page {page} of {pages}`, { fontSize: 7.5, margin: [margin, 4, margin, 0] }),
     content: [
       { text: title, bold: true, fontSize: 17 },
       { text: about, margin: [0, 0, 0, 4] },
@@ -48,7 +45,7 @@ const written = (texts: readonly string[] = []): Content[] =>
 function boxed(content: Content[]): Content {
   return {
     table: { widths: ['*'], body: [[{ stack: content }]] },
-    layout: { hLineWidth: () => 0.8, vLineWidth: () => 0.8, paddingTop: () => 2, paddingBottom: () => 2 },
+    layout: ruled({ h: 0.8, v: 0.8, pad: [4, 2, 4, 2] }),
     margin: [0, 3, 0, 0],
   };
 }
@@ -182,14 +179,7 @@ function counts({ lines }: PaperBlock, { names }: PaperParts): Content {
         ]),
       ],
     },
-    layout: {
-      hLineWidth: (at) => (at === 1 ? 0.8 : 0.3),
-      vLineWidth: () => 0,
-      paddingLeft: () => 0,
-      paddingRight: () => 4,
-      paddingTop: () => 1,
-      paddingBottom: () => 1,
-    },
+    layout: ruled({ h: 0.3, h1: 0.8, v: 0, pad: [0, 1, 4, 1] }),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { shortDay } from '@/core/day-words';
 import type { Card, CardPart } from '@/session/vow/card';
+import { ruled } from '@/formats/pdf-data';
 import { mostBoxes, type CardSize } from './card-sheet';
 import { qrOf } from './qr';
 
@@ -43,14 +44,7 @@ const fourOf = (side: Content[]): Content => ({
       [{ stack: side }, { stack: side }],
     ],
   },
-  layout: {
-    hLineWidth: (i: number) => (i === 1 ? 0.4 : 0),
-    vLineWidth: (i: number) => (i === 1 ? 0.4 : 0),
-    paddingLeft: () => edge,
-    paddingRight: () => edge,
-    paddingTop: () => edge,
-    paddingBottom: () => edge - 1,
-  },
+  layout: ruled({ h: 0, h1: 0.4, v: 0, v1: 0.4, pad: [edge, edge, edge, edge - 1] }),
 });
 
 function front(
@@ -148,14 +142,7 @@ function boxes(days: Card['days'], scale: number): Content {
           heights: 9 * mm * scale,
           body: rows,
         },
-        layout: {
-          hLineWidth: () => 0.6,
-          vLineWidth: () => 0.6,
-          paddingLeft: () => 1.5,
-          paddingRight: () => 0.5,
-          paddingTop: () => 0.5,
-          paddingBottom: () => 0,
-        },
+        layout: ruled({ h: 0.6, v: 0.6, pad: [1.5, 0.5, 0.5, 0] }),
       };
 }
 
