@@ -1,4 +1,4 @@
-import { Worker } from 'node:worker_threads';
+import { spawn } from 'node:child_process';
 import {
   LibsqlError,
   type Client,
@@ -10,15 +10,18 @@ import {
 import { driverWaitMs } from './patience';
 
 /*
- * A connection to a file in a thread of its own. The file driver does what it is asked at once and lets nothing else go on
- * meanwhile: what goes through a whole book (a copy, a restore, an export) would hold up everybody who counts.
+ * A connection to a file in a process of its own. The file driver does what it is asked at once and lets nothing else go on
+ * meanwhile: what goes through a whole book (a copy, a restore, an export) would hold up everybody who counts. A thread
+ * would do, but for the driver: threads that had it open do not always come to an end.
+ *
+ * Between processes a book is kept by its locks, and a process loses all of its locks on a file when it opens and closes that
+ * file by any other way than the driver. So nothing else here ever opens a book that is in use.
  */
 
-/** What the other thread runs, as plain text: a bundler would look for a file of it. */
+/** What the other process runs, as plain text: a bundler would look for a file of it. */
 const code = `
-const { parentPort, workerData } = require('node:worker_threads');
 const { createClient } = require('@libsql/client');
-const client = createClient(workerData);
+const client = createClient(JSON.parse(process.argv[1]));
 let tx = null;
 const flat = ({ columns, columnTypes, rows, rowsAffected, lastInsertRowid }) =>
   ({ columns, columnTypes, rows: rows.map((row) => Array.from(row)), rowsAffected, lastInsertRowid });
@@ -30,14 +33,17 @@ const calls = {
   begin: async (mode) => void (tx = await client.transaction(mode)),
   commit: async () => { const one = tx; tx = null; await one.commit(); one.close(); },
   rollback: async () => { const one = tx; tx = null; await one.rollback(); one.close(); },
-  end: async () => { tx?.close(); client.close(); parentPort.close(); },
+  end: async () => { tx?.close(); client.close(); },
 };
-parentPort.on('message', async ({ id, what, args }) => {
+// Whoever asked is gone.
+process.on('disconnect', () => process.exit(0));
+const tell = (said) => process.connected && process.send(said, () => undefined);
+process.on('message', async ({ id, what, args }) => {
   try {
-    parentPort.postMessage({ id, value: await calls[what](...args) });
+    tell({ id, value: await calls[what](...args) });
   } catch (error) {
     const { name, message, code, extendedCode, rawCode } = error;
-    parentPort.postMessage({ id, fault: { name, message, code, extendedCode, rawCode } });
+    tell({ id, fault: { name, message, code, extendedCode, rawCode } });
   }
 });
 `;
@@ -75,48 +81,64 @@ const resultOf = (flat: Flat): ResultSet => ({
 const faultOf = ({ message, code, extendedCode, rawCode }: Fault): Error =>
   code === undefined ? new Error(message) : new LibsqlError(message, code, extendedCode, rawCode);
 
+/** Its file is let go of once `end` resolves. */
+export interface ClientApart extends Client {
+  readonly end: () => Promise<void>;
+}
+
 /**
- * Opens a file in a thread of its own. One thing at a time: a transaction is the whole connection's until it ends.
+ * Opens a file in a process of its own. One thing at a time: a transaction is the whole connection's until it ends.
  * @param waitMs how long it waits for a lock
  */
-export function clientApart(file: string, waitMs: number = driverWaitMs): Client {
+export function clientApart(file: string, waitMs: number = driverWaitMs): ClientApart {
   // One connection: a file that is attached is attached to one, and a transaction is on the one there is.
-  const worker = new Worker(code, {
-    eval: true,
-    execArgv: [],
-    workerData: { url: `file:${file}`, timeout: waitMs, concurrency: 1 },
+  const config = JSON.stringify({ url: `file:${file}`, timeout: waitMs, concurrency: 1 });
+  const child = spawn(process.execPath, ['-e', code, config], {
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    serialization: 'advanced',
   });
-  worker.unref();
   const waiting = new Map<number, (said: Said) => void>();
   let [next, ended]: [number, Error | null] = [0, null];
-  worker.on('message', (said: Said) => {
+  const idle = () => {
+    child.unref();
+    child.channel?.unref();
+  };
+  idle();
+  child.on('message', (message) => {
+    const said = message as Said;
     waiting.get(said.id)?.(said);
     waiting.delete(said.id);
-    if (waiting.size === 0) worker.unref();
+    if (waiting.size === 0) idle();
   });
   const end = (error: Error) => {
     ended = error;
     for (const [id, tell] of waiting) tell({ id, fault: { name: error.name, message: error.message } });
     waiting.clear();
   };
-  worker.on('error', end);
-  worker.on('exit', () => end(new Error('The connection was closed.')));
+  child.on('error', end);
+  const gone = new Promise<void>((resolve) => child.on('exit', () => resolve()));
+  void gone.then(() => end(new Error('The connection was closed.')));
   const call = <T>(what: string, ...args: unknown[]): Promise<T> =>
     new Promise((resolve, reject) => {
       if (ended) return reject(ended);
       const id = next++;
-      worker.ref();
+      child.ref();
+      child.channel?.ref();
       waiting.set(id, ({ value, fault }) => (fault ? reject(faultOf(fault)) : resolve(value as T)));
-      worker.postMessage({ id, what, args });
+      child.send({ id, what, args }, (error) => error && end(error));
     });
   const execute = async (...args: unknown[]) => resultOf(await call<Flat>('execute', ...args));
   const batch = async (...args: unknown[]) => (await call<Flat[]>('batch', ...args)).map(resultOf);
   const executeMultiple = (text: string) => call<void>('executeMultiple', text);
-  const state = { closed: false };
-  const close = () => {
-    if (!state.closed) void call('end').catch(() => undefined);
-    state.closed = true;
-  };
+  let closing: Promise<void> | null = null;
+  const close = () =>
+    (closing ??= call('end')
+      .catch(() => undefined)
+      .then(() => {
+        child.ref();
+        child.kill();
+        return gone;
+      }));
   const transaction = async (mode?: string): Promise<Transaction> => {
     await call('begin', mode ?? 'write');
     let open = true;
@@ -133,12 +155,13 @@ export function clientApart(file: string, waitMs: number = driverWaitMs): Client
     } as Transaction;
   };
   return {
-    ...{ execute, batch, executeMultiple, transaction, close, protocol: 'file' },
+    ...{ execute, batch, executeMultiple, transaction, end: close, protocol: 'file' },
+    close: () => void close(),
     migrate: async (...args: unknown[]) => (await call<Flat[]>('migrate', ...args)).map(resultOf),
     sync: () => Promise.resolve(undefined),
     reconnect: () => undefined,
     get closed() {
-      return state.closed;
+      return closing !== null;
     },
-  } as unknown as Client;
+  } as unknown as ClientApart;
 }

@@ -1,12 +1,12 @@
 import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
-import { createClient, type Client } from '@libsql/client';
+import type { Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { migrationsFolder, openDatabase } from './client';
+import { clientApart } from './apart';
+import { migrationsFolder } from './client';
 import { holdsOf, type Holds } from './copies';
 import { applied, newestKnown, notNewer } from './migrations';
-import { driverWaitMs } from './patience';
 import { privateFile } from './private-file';
 import { DatabaseTrouble, troubleOf } from './trouble';
 
@@ -52,9 +52,7 @@ export async function backup(from: string, to: string): Promise<Outcome<Copied>>
   // Made empty first: what is copied into it is for this user alone from the beginning.
   privateFile(part);
   try {
-    const db = await openDatabase(`file:${from}`);
-    await db.$client.execute({ sql: 'VACUUM INTO ?', args: [part] });
-    db.$client.close();
+    await opened(from, (book) => book.execute({ sql: 'VACUUM INTO ?', args: [part] }));
     const sound = await opened(part, lookThrough);
     if (!sound.ok) return sound;
     removeCompanions(part);
@@ -74,13 +72,13 @@ export const refusedBy = (error: unknown): Outcome<never> => {
   return refused('file', trouble instanceof DatabaseTrouble ? trouble.message : String(trouble));
 };
 
-/** Opens a file by itself, whatever it is, and closes it again. */
+/** Opens a file by itself, in a process of its own, whatever it is, and closes it again. */
 export async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
+  const client = clientApart(file);
   try {
     return await work(client);
   } finally {
-    client.close();
+    await client.end();
   }
 }
 

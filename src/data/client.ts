@@ -2,6 +2,7 @@ import { createClient } from '@libsql/client';
 import { drizzle } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import path from 'node:path';
+import { clientApart, type ClientApart } from './apart';
 import type { Database } from './database';
 import { giveEpoch } from './epoch';
 import { fileOf, openedFile } from './identity';
@@ -43,6 +44,10 @@ async function openFile(url: string, file: string): Promise<Database> {
     ...{ $written: written, $stands: stands, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
   });
 }
+
+/** A file in a process of its own, for what goes through all of it (see {@link clientApart}): a copy, an export. */
+export const databaseApart = (file: string): Database & { readonly $client: ClientApart } =>
+  drizzle(clientApart(file), { schema }) as unknown as Database & { readonly $client: ClientApart };
 
 /** Another server's write is seen this much later at most, milliseconds. Ours: a page takes longer to read. */
 export const serverHoldsMs = 100;

@@ -1,7 +1,6 @@
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { createClient } from '@libsql/client';
-import { driverWaitMs } from './patience';
+import { clientApart } from './apart';
 import { closeToOthers } from './private-file';
 
 /** Where copies of a book are kept. */
@@ -36,7 +35,7 @@ export async function copiesHolding(book: string, ids: readonly string[]): Promi
 
 /** How many of these players a copy still says who they were; all of them where it cannot be read. */
 export async function namedIn(file: string, ids: readonly string[]): Promise<number> {
-  const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
+  const client = clientApart(file);
   try {
     const { columns } = await client.execute('select * from player limit 0');
     const erased = columns.includes('erased_at_ms') ? 'erased_at_ms is null' : 'true';
@@ -48,7 +47,7 @@ export async function namedIn(file: string, ids: readonly string[]): Promise<num
   } catch {
     return ids.length;
   } finally {
-    client.close();
+    await client.end();
   }
 }
 
@@ -73,14 +72,14 @@ const counts = `select (select count(*) from session where removed_at_ms is null
 
 /** What is in a book or a copy of one; null for a file that cannot be read. */
 export async function holdsOf(file: string): Promise<CopyFacts['holds']> {
-  const client = createClient({ url: `file:${file}`, timeout: driverWaitMs });
+  const client = clientApart(file);
   try {
     const [row] = (await client.execute(counts)).rows;
     return { sessions: Number(row![0]), players: Number(row![1]), marks: Number(row![2]) };
   } catch {
     return null;
   } finally {
-    client.close();
+    await client.end();
   }
 }
 

@@ -1,7 +1,10 @@
-import { copyFileSync, existsSync, rmSync } from 'node:fs';
+import { existsSync, rmSync } from 'node:fs';
+import { copyFile } from 'node:fs/promises';
 import { done, type Outcome } from '@/core/outcome';
 import { lookThrough, opened, removeCompanions, type Copied } from './backup';
-import { migrateDatabase, openDatabase } from './client';
+import { databaseApart, migrateDatabase, migrationsFolder } from './client';
+import { giveEpoch } from './epoch';
+import { applied, newestKnown } from './migrations';
 import type { Database } from './database';
 import { closeToOthers } from './private-file';
 
@@ -27,21 +30,24 @@ export async function prepare(
 ): Promise<Outcome<Omit<Copied, 'file'>>> {
   clear(part);
   // Worked on as a copy of the copy, with what a running server may have left beside it.
-  copyFileSync(copy, part);
+  await copyFile(copy, part);
   closeToOthers(part);
-  if (existsSync(`${copy}-wal`)) copyFileSync(`${copy}-wal`, `${part}-wal`);
+  if (existsSync(`${copy}-wal`)) await copyFile(`${copy}-wal`, `${part}-wal`);
   const sound = await opened(part, lookThrough);
   if (!sound.ok) return sound;
-  const db = await openDatabase(`file:${part}`);
+  const db = databaseApart(part);
   try {
     // An older copy may have no such table yet: it has no epoch either.
     await db.$client.execute(`delete from database_fact where key = 'epoch'`).catch(() => undefined);
-    await migrateDatabase(db);
+    // One of this version was brought up to date when its book was opened.
+    const had = await applied(db);
+    if (Math.max(...had) < newestKnown(migrationsFolder())) await migrateDatabase(db);
+    else await giveEpoch(db);
     await more(db);
     const { rows } = await db.$client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
     if (rows[0]?.[0] !== 0) throw new Error('What was restored could not be put into one file.');
   } finally {
-    db.$client.close();
+    await db.$client.end();
   }
   return done(sound.value);
 }

@@ -27,9 +27,10 @@ export function closeToOthers(...files: readonly string[]): void {
 export function privateFile(file: string): void {
   if (statSync(file, { throwIfNoEntry: false })?.isDirectory()) throw trouble('folder');
   privateFolder(file);
+  // Only one that is new is opened: closing a file gives up the locks that the driver has on it (apart.ts).
   try {
-    closeSync(openSync(file, 'a', fileMode));
+    closeSync(openSync(file, 'wx', fileMode));
   } catch {
-    // It cannot be written to: that is said when it is.
+    // It is there; or it cannot be made, which is said when it is opened.
   }
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { createClient, type Transaction } from '@libsql/client';
+import type { Transaction } from '@libsql/client';
 import { done, refused, type Outcome } from '@/core/outcome';
+import { clientApart } from './apart';
 import { asideOf, backup, refusedBy } from './backup';
 import { carryWithdrawals } from './carry-withdrawals';
 import type { Database } from './database';
@@ -55,7 +56,7 @@ export async function restoreHere(db: Database, copy: string, now: Date): Promis
 
 async function replaced(book: string, part: string): Promise<void> {
   // One connection of its own: a file that is attached is attached to one.
-  const client = createClient({ url: `file:${book}`, timeout: 250 * driverWaitMs, concurrency: 1 });
+  const client = clientApart(book, 250 * driverWaitMs);
   try {
     await client.execute('pragma foreign_keys = off');
     await client.execute({ sql: 'attach ? as given', args: [part] });
@@ -67,8 +68,10 @@ async function replaced(book: string, part: string): Promise<void> {
       tx.close();
     }
     await client.execute('detach given');
+    // Else the next mark that is stored would have to put all of it into the file.
+    await client.execute('PRAGMA wal_checkpoint(TRUNCATE)');
   } finally {
-    client.close();
+    await client.end();
   }
 }
 

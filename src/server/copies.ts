@@ -3,7 +3,6 @@ import path from 'node:path';
 import { insertAudit } from '@/data/audit';
 import { aboutFile, backup, stampOf } from '@/data/backup';
 import { clearCutShort, copiesFolder, copiesOf, holdsOf, namedIn, type Holds } from '@/data/copies';
-import { putIntoOneFile } from '@/data/client';
 import { restoreHere } from '@/data/restore-here';
 import { erasedIds } from '@/data/squad';
 import { write } from '@/data/write';
@@ -79,8 +78,6 @@ export async function restoreCopy(
   if (!book || !copy) return noCopy;
   const restored = await restoreHere(context.db, copy.file, new Date(context.nowMs));
   if (!restored.ok) return restored;
-  // What was overwritten is overwritten on the disk too.
-  await putIntoOneFile(context.db);
   const { kept, marks } = restored.value;
   await write(context.db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));
   return done({ name, marks, kept: kept && path.basename(kept) });
