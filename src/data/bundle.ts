@@ -50,30 +50,46 @@ const columnsOf = (name: ThingName, fields: readonly string[]) =>
   );
 const named = (name: ThingName): SQL => sql`${sql.identifier(getTableName(tableOf[name]))}`;
 
-/** Rows read in one go: one JSON text of them is some megabytes. */
-const atOnce = 20_000;
+/** Rows read in one go: some milliseconds of this thread. Ours. */
+const atOnce = 2000;
 
-/** Things of a kind, in the order of their keys (marks in the order of the log): the same book gives the same list. */
-export async function entriesOf(db: Executor, name: ThingName, where: SQL = sql`true`): Promise<Entry[]> {
+/** Things of a kind, some at a time, in the order of their keys (marks in the order of the log): the same book gives the same list. */
+export async function* entriesInPieces(
+  db: Executor,
+  name: ThingName,
+  where: SQL = sql`true`,
+): AsyncGenerator<Entry[]> {
   const fields = fieldsOf(name);
-  const order = name === 'marks' ? sql`seq` : columnsOf(name, things[name].key);
   const columns = columnsOf(
     name,
     fields.map(([field]) => field),
   );
-  const all: Entry[] = [];
-  for (let from = 0; ; from += atOnce) {
+  const log = name === 'marks';
+  const [read, order] = log ? [sql`${columns}, seq`, sql`seq`] : [columns, columnsOf(name, things[name].key)];
+  for (let [from, after] = [0, 0]; ; from += atOnce) {
+    // The log is long: where to go on is known by its number, and nothing before it is looked at again.
+    const rest = log ? sql`(${where}) and seq > ${after}` : where;
+    const skip = log ? sql`` : sql`offset ${from}`;
     const rows = await jsonRows<Value[]>(
       db,
-      columns,
-      sql`select ${columns} from ${named(name)} where ${where} order by ${order} limit ${atOnce} offset ${from}`,
+      read,
+      sql`select ${read} from ${named(name)} where ${rest} order by ${order} limit ${atOnce} ${skip}`,
     );
-    for (const row of rows)
-      all.push(
-        Object.fromEntries(fields.map(([field, { kind }], index) => [field, asValue(kind, row[index]!)])),
-      );
-    if (rows.length < atOnce) return all;
+    if (log) after = Number(rows.at(-1)?.at(-1) ?? after);
+    yield rows.map((row) =>
+      Object.fromEntries(fields.map(([field, { kind }], index) => [field, asValue(kind, row[index]!)])),
+    );
+    if (rows.length < atOnce) return;
+    // Others go on in between.
+    await new Promise((resolve) => setImmediate(resolve));
   }
+}
+
+/** All things of a kind: {@link entriesInPieces} as one list. */
+export async function entriesOf(db: Executor, name: ThingName, where?: SQL): Promise<Entry[]> {
+  const all: Entry[] = [];
+  for await (const some of entriesInPieces(db, name, where)) for (const entry of some) all.push(entry);
+  return all;
 }
 
 const asValue = (kind: string, value: Value): Value =>

@@ -14,7 +14,7 @@ import { savePlayer, removePlayer } from '../squad/squad';
 import { eraseForGood } from '../squad/erase';
 import { problem, scratch, value } from '../testing/scratch';
 import { lookAtBundle, takeOverBundle, undoTakeOver } from './bring-in';
-import { bundleFor } from './bundle';
+import { bundleFor, bundleStream } from './bundle';
 
 const text = async (context: Context, part: Part = 'book', id = ''): Promise<string> =>
   [...bundleText(value(await bundleFor(context, part, id)))].join('');
@@ -30,6 +30,18 @@ beforeAll(async () => {
   book = await text(demo.context);
 }, 120_000);
 afterAll(() => demo.close());
+
+test('the stream of a book is the very same bytes, of one moment', async () => {
+  let streamed = '';
+  let pieces = 0;
+  for await (const piece of bundleStream(demo.context, 'book')) {
+    streamed += piece;
+    // What is written meanwhile is of another moment.
+    if (pieces++ === 5) await demo.context.db.run(sql`update player set care_note = care_note || 'x'`);
+  }
+  await demo.context.db.run(sql`update player set care_note = rtrim(care_note, 'x')`);
+  expect(streamed).toBe(book);
+});
 
 /** Results and plans as they stand in a book. */
 const results = async ({ db }: Context) => ({

@@ -1,6 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { csvText, type Cell } from '@/formats/tables';
+import type { Executor } from '@/data/database';
 import { jsonRows } from '@/data/json-rows';
+import { momentOf } from '@/data/moment';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookContents } from '../readers/book';
@@ -35,12 +37,15 @@ export const sessionColumns = [
 ] as const;
 
 /** Rows read at once from a long table. */
-const atOnce = 20_000;
+const atOnce = 2000;
 
 /** A table of the book as CSV, in pieces. Ids stay at home: a table is for people. */
 export async function* tableText(context: Context, name: TableName): AsyncGenerator<string> {
-  const { db } = context;
-  await resultsReady(db);
+  await resultsReady(context.db);
+  yield* momentOf(context.db, (read) => textFrom(context, read, name));
+}
+
+async function* textFrom(context: Context, db: Executor, name: TableName): AsyncGenerator<string> {
   switch (name) {
     case 'squad':
       yield csvText(
@@ -114,19 +119,18 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
     case 'touches':
       yield* inPieces(
         ['Time', 'Day', 'Session', 'Player', 'What', 'Try', 'Value', 'Words', 'By', 'Counted by', 'Device'],
-        (from) =>
-          jsonRows<
-            [number, string, string, string | null, string, number, Cell, string | null, Cell, Cell, string]
-          >(
+        (_, last?: Mark) =>
+          jsonRows<Mark>(
             db,
-            sql`at_ms, day, title, name, kind, attempt, value, words, by, origin, device`,
+            sql`at_ms, day, title, name, kind, attempt, value, words, by, origin, device, seq`,
             // What a block was begun as is for programs: the bundle has it.
             sql`select e.at_ms, s.day as day, s.title as title, p.name as name, e.kind, e.attempt, e.value,
-                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.origin, e.device
+                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.origin, e.device, e.seq
                 from touch_event e join block b on b.id = e.block_id join session s on s.id = b.session_id
-                left join player p on p.id = e.player_id order by e.seq limit ${atOnce} offset ${from}`,
+                left join player p on p.id = e.player_id
+                where e.seq > ${last?.at(-1) ?? 0} order by e.seq limit ${atOnce}`,
           ),
-        ([atMs, ...rest]) => [new Date(atMs).toISOString(), ...rest],
+        ([atMs, ...rest]) => [new Date(atMs).toISOString(), ...rest.slice(0, -1)],
       );
       return;
     case 'challenges': {
@@ -161,13 +165,31 @@ export async function* tableText(context: Context, name: TableName): AsyncGenera
   }
 }
 
-async function* inPieces<Row>(
+/** A mark as it is read: its moment, what stands in the table, and its number in the log. */
+type Mark = readonly [
+  number,
+  string,
+  string,
+  string | null,
+  string,
+  number,
+  Cell,
+  string | null,
+  Cell,
+  Cell,
+  string,
+  number,
+];
+
+async function* inPieces<Row extends readonly unknown[]>(
   columns: readonly string[],
-  read: (from: number) => Promise<Row[]>,
+  read: (from: number, last: Row | undefined) => Promise<Row[]>,
   cells: (row: Row) => Cell[],
 ): AsyncGenerator<string> {
+  let last: Row | undefined;
   for (let from = 0; ; from += atOnce) {
-    const rows = await read(from);
+    const rows = await read(from, last);
+    last = rows.at(-1);
     const text = csvText(columns, rows.map(cells));
     // Only the first piece has a head.
     if (from === 0) yield text;

@@ -6,6 +6,11 @@ export class Line {
   readonly #waiting: (() => void)[] = [];
   #busy = false;
 
+  /** How many are before whoever comes now. */
+  get length(): number {
+    return this.#waiting.length + (this.#busy ? 1 : 0);
+  }
+
   /** @param most how many may wait; who comes then is sent away */
   constructor(readonly most: number) {}
 

@@ -1,14 +1,14 @@
 import { revalidatePath } from 'next/cache';
 import { throughRoute } from '@/server/doors/door';
 import { sayTaken } from '@/server/doors/say-taken';
-import { bundleBytes, bundleFor, isPart } from '@/server/files/bundle';
+import { bundleStream, isPart, partIsThere } from '@/server/files/bundle';
 import { lookAtBundle, takeOverBundle, type TookOver } from '@/server/files/bring-in';
 import { bodyLimits } from '@/server/http/body-limits';
 import { noJson, readJsonBytes, refusal } from '@/server/http/body';
-import { Line } from '@/server/http/line';
+import { inLine } from '@/server/http/in-line';
 import { newsResponse } from '@/server/http/news';
 import { parseApart } from '@/server/http/parse-apart';
-import { fileResponse } from '@/server/http/take';
+import { fileResponse, inBytes } from '@/server/http/take';
 
 /** The book as a file, or a part of it: `?part=child&id=…`. All of it is an owner's to take away. */
 export async function GET(request: Request): Promise<Response> {
@@ -18,22 +18,21 @@ export async function GET(request: Request): Promise<Response> {
     if (!isPart(part))
       return refusal({ problems: [{ field: 'part', message: 'There is no such part of the book.' }] });
     const id = (asked.get('id') ?? '').slice(0, 80);
-    const bundle = await bundleFor(context, part, id);
-    if (!bundle.ok) return refusal({ problems: bundle.problems, status: 404 });
+    const there = await partIsThere(context, part, id);
+    if (!there.ok) return refusal({ problems: there.problems, status: 404 });
+    const turn = await inLine('export', request.signal);
+    if ('refusal' in turn) return turn.refusal;
     await sayTaken(context, 'book.take', ...(id ? [id] : []));
     return fileResponse(
       {
         name: `vowstep-${part}-${context.today}.json`,
         type: 'application/json; charset=utf-8',
-        pieces: () => bundleBytes(bundle.value),
+        pieces: () => inBytes(bundleStream(context, part, id)),
       },
-      () => undefined,
+      turn.leave,
     );
   });
 }
-
-/** A large file takes memory: one is read at a time. */
-const line = new Line(2);
 
 /**
  * Brings a file with the book in: `?look=1` only says what it would do; `?replace=1` lets the file say what differs. The
@@ -44,14 +43,10 @@ export async function POST(request: Request): Promise<Response> {
   return throughRoute(
     'rule',
     async (context) => {
-      const leave = await line.enter(request.signal);
-      if (!leave)
-        return refusal({
-          problems: [
-            { field: 'file', message: 'Other files are being read just now: try again in a moment.' },
-          ],
-          status: 503,
-        });
+      // A large file takes memory: one is read at a time.
+      const turn = await inLine('bring', request.signal);
+      if ('refusal' in turn) return turn.refusal;
+      const { leave } = turn;
       const body = await readJsonBytes(request, bodyLimits.book);
       if (!body.ok) {
         leave();

@@ -5,6 +5,8 @@ import { isTable, tableText } from '@/server/files/export-tables';
 import { isIncoming, lookAtTable, takeOverTable } from '@/server/files/import-tables';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readBytes, refusal } from '@/server/http/body';
+import { inLine } from '@/server/http/in-line';
+import { fileResponse, inBytes } from '@/server/http/take';
 
 interface Props {
   params: Promise<{ name: string }>;
@@ -14,27 +16,21 @@ const none = () =>
   refusal({ problems: [{ field: 'table', message: 'There is no table of that name.' }], status: 404 });
 
 /** A table of the book as CSV. */
-export async function GET(_: Request, { params }: Props): Promise<Response> {
+export async function GET(request: Request, { params }: Props): Promise<Response> {
   const { name } = await params;
   return throughRoute('rule-anew', async (context) => {
     if (!isTable(name)) return none();
+    const turn = await inLine('export', request.signal);
+    if ('refusal' in turn) return turn.refusal;
     await sayTaken(context, 'table.take', `${name}.csv`);
-    const pieces = tableText(context, name);
-    const encoder = new TextEncoder();
-    const body = new ReadableStream<Uint8Array>({
-      pull: async (controller) => {
-        const next = await pieces.next();
-        if (next.done) controller.close();
-        else controller.enqueue(encoder.encode(next.value));
+    return fileResponse(
+      {
+        name: `${name}-${context.today}.csv`,
+        type: 'text/csv; charset=utf-8; header=present',
+        pieces: () => inBytes(tableText(context, name)),
       },
-      cancel: async () => void (await pieces.return(undefined)),
-    });
-    return new Response(body, {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8; header=present',
-        'content-disposition': `attachment; filename="${name}-${context.today}.csv"`,
-      },
-    });
+      turn.leave,
+    );
   });
 }
 

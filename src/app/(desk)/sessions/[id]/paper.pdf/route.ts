@@ -3,18 +3,26 @@ import { paperDocument } from '@/features/paper/paper-doc';
 import { paperParts } from '@/features/paper/paper-parts';
 import { throughRoute } from '@/server/doors/door';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
+import { inLine } from '@/server/http/in-line';
 import { pdfBytes } from '@/server/pdf';
 import { bookFor } from '@/server/readers/book';
 import { sessionPlanView } from '@/server/views/session-plan';
 
 /** The sheet of a session as a PDF file. */
-export async function GET(_: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ id: string }> },
+): Promise<Response> {
   return throughRoute('take-away', async (context) => {
     const view = await sessionPlanView(context, (await params).id);
     if (!view) return new Response('This session is not on record (any more).', { status: 404 });
     const { title, day, coach } = view.session;
     const sheet = paperDocument(paperParts(view, await bookFor(context.db, coach)));
-    const bytes = await pdfBytes(allInLengths(sheet, (await lengthsOfRequest()) ?? 'metres'));
+    const turn = await inLine('pdf', request.signal);
+    if ('refusal' in turn) return turn.refusal;
+    const bytes = await pdfBytes(allInLengths(sheet, (await lengthsOfRequest()) ?? 'metres')).finally(
+      turn.leave,
+    );
     const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
     return new Response(bytes as BodyInit, {
       headers: {

@@ -3,6 +3,7 @@ import { cardDocument } from '@/features/vows/card-doc';
 import { cardSizes, type CardSize } from '@/features/vows/card-sheet';
 import { throughRoute } from '@/server/doors/door';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
+import { inLine } from '@/server/http/in-line';
 import { pdfBytes } from '@/server/pdf';
 import { cardView } from '@/server/views/vows';
 
@@ -21,7 +22,11 @@ export async function POST(
     const size = cardSizes.find((one) => one === form.get('size')) ?? ('A6' satisfies CardSize);
     const asked = form.get('link') ?? '';
     const card = allInLengths(view.card, (await lengthsOfRequest()) ?? 'metres');
-    const bytes = await pdfBytes(cardDocument(card, size, vowLink.test(asked) ? asked : null));
+    const turn = await inLine('pdf', request.signal);
+    if ('refusal' in turn) return turn.refusal;
+    const bytes = await pdfBytes(cardDocument(card, size, vowLink.test(asked) ? asked : null)).finally(
+      turn.leave,
+    );
     return new Response(bytes as BodyInit, {
       headers: {
         'content-type': 'application/pdf',
