@@ -10,6 +10,7 @@ import { dailyCopy } from '@/data/daily-copy';
 import { done, refused, type Outcome } from '@/core/outcome';
 import type { Context } from './context';
 import { doing } from './doors/doing';
+import { whenTurnComes } from './http/in-line';
 import { now, serverZone } from './zone';
 
 /** The book is looked after so often, and for the first time a little after the start, milliseconds. Ours. */
@@ -26,7 +27,7 @@ export async function copyNow({ db, nowMs }: Context): Promise<Outcome<{ name: s
   const book = db.$file?.path;
   if (!book) return noFile;
   const name = `vowstep-${stampOf(new Date(nowMs))}.db`;
-  const made = await backup(book, path.join(copiesFolder(book), name));
+  const made = await whenTurnComes('copy', () => backup(book, path.join(copiesFolder(book), name)));
   return made.ok ? done({ name, sessions: made.value.sessions }) : made;
 }
 
@@ -76,7 +77,9 @@ export async function restoreCopy(
 ): Promise<Outcome<{ readonly name: string; readonly kept: string | null; readonly marks: number }>> {
   const [book, copy] = [context.db.$file?.path, copyFile(context, name)];
   if (!book || !copy) return noCopy;
-  const restored = await restoreHere(context.db, copy.file, new Date(context.nowMs));
+  const restored = await whenTurnComes('copy', () =>
+    restoreHere(context.db, copy.file, new Date(context.nowMs)),
+  );
   if (!restored.ok) return restored;
   const { kept, marks } = restored.value;
   await write(context.db, (tx) => insertAudit(tx, doing(context, 'copy.restore', [name])));

@@ -1,3 +1,4 @@
+import { refused, type Outcome } from '@/core/outcome';
 import { counted } from '@/core/words';
 import { oneInProcess } from '../one';
 import { refusal } from './body';
@@ -25,6 +26,13 @@ const lines = oneInProcess(
 /** Why somebody cannot even wait, with how many are before them. */
 export const lineIsFull = (kind: Heavy): string =>
   `${counted(lines[kind].length, 'other')} wait for their ${kinds[kind].says} already: try again in a moment.`;
+
+/** Does something when its turn comes; refused where too many wait. For actions: who leaves the page still gets it done. */
+export async function whenTurnComes<T>(kind: Heavy, work: () => Promise<Outcome<T>>): Promise<Outcome<T>> {
+  const leave = await lines[kind].enter(new AbortController().signal);
+  if (!leave) return refused(kind, lineIsFull(kind));
+  return work().finally(leave);
+}
 
 /** Waits for one's turn: what gives it on, or the answer for whoever comes when too many wait, or has left. */
 export async function inLine(
