@@ -7,6 +7,14 @@ import { seededRandom, wholeBetween } from '../src/core/random';
 import { migrateDatabase, openDatabase } from '../src/data/client';
 import { bundleText } from '../src/formats/bundle/write';
 import { bundleFor } from '../src/server/files/bundle';
+import { anything, findDrills, matches } from '../src/session/find';
+import { openHomeText, readHomeText, writeHomeText } from '../src/session/vow/home-text';
+import { inLengths, metresTypedIn } from '../src/core/units';
+import { plainBook } from '@/drills';
+import { readWav, writeWav } from '../src/formats/wav';
+import { check } from '../src/schemas/check';
+import { findView } from '../src/server/views/find';
+import { allForms } from './lib/forms';
 import { takeOverBundle } from '../src/server/files/bring-in';
 import { takeOverTable } from '../src/server/files/import-tables';
 import { importDrills } from '../src/server/house/import-drills';
@@ -25,7 +33,8 @@ import { median, report } from './lib/measure';
 /*
  * A hundred thousand inputs, random and made from sound ones by a cut, a swap, a wrong kind, a name of Object's own, through
  * every door that takes a file, a form or a batch. None may throw, none may leave half of itself behind, none may take
- * longer than half a second. The seed is printed: the same one makes the same inputs.
+ * longer than half a second. Forms are made of what every schema says of itself; the signed text from home, the heads of sound
+ * files, and words to look for that mean something in a pattern are mutated too. The seed is printed: the same one makes the same inputs.
  */
 const wanted = Number(process.env.VOWSTEP_FUZZ ?? 100_000);
 const seed = Number(process.env.VOWSTEP_SEED ?? 20261127);
@@ -88,6 +97,90 @@ const sound: Readonly<Record<string, unknown>> = {
 const table =
   'Name,Birth year,Sport,Hand\r\nAda,2016,tennis,right\r\n"Bo, ""the"" wall",2015,table tennis,left\r\n';
 const sessions = 'Day;Start;Minutes;Title;Players\n2026-12-01;16:30;60;Tuesday;Ada; Bo\n';
+
+/** Doors that only check: one for each schema there is, the signed text from home, and sound that is brought in. */
+const forms = await allForms();
+const [homeKey, homeId] = ['ab'.repeat(32), '01M2GVGE4066H857YDVQ6D9KCR'];
+const homeText = writeHomeText(homeId, homeKey, [
+  {
+    ...{ id: newId(nowMs), blockId: at.block.id, kind: 'result', attempt: 1, value: 7 },
+    ...{ text: null, atMs: nowMs, origin: null },
+  },
+]);
+const wav = writeWav({
+  sampleRate: 8000,
+  samples: Float32Array.from({ length: 4000 }, (_, n) => Math.sin(n / 5)),
+});
+const soundForms = forms.filter(({ schema, form }) => check(schema, form).ok).length;
+
+/** A text with letters cut, doubled, swapped or of another alphabet. */
+function spoiltText(text: string): string {
+  const letters = [...text];
+  for (let times = between(1, 6); times > 0; times--) {
+    const where = between(0, letters.length);
+    if (random() < 0.5) letters.splice(where, between(1, 12));
+    else letters.splice(where, 0, oneOf(['=', '.', '\n', ' ', 'é', '💥', '\0', 'A'.repeat(between(1, 40))]));
+  }
+  return letters.join('');
+}
+
+/** Sound as bytes, spoilt mostly where its head stands. */
+function spoiltSound(bytes: Uint8Array): Uint8Array {
+  const spoilt = Uint8Array.from(bytes);
+  for (let times = between(1, 8); times > 0; times--)
+    spoilt[between(0, random() < 0.8 ? 43 : bytes.length - 1)] = between(0, 255);
+  return random() < 0.3 ? spoilt.slice(0, between(0, spoilt.length)) : spoilt;
+}
+
+/** Checks that answer at once, by name: each is given something spoilt. */
+const checks: Readonly<Record<string, () => unknown>> = {
+  ...Object.fromEntries(
+    forms.map(({ name, schema, form }) => [
+      name,
+      () => check(schema, random() < 0.05 ? oneOf(strange) : spoilt(form)),
+    ]),
+  ),
+  'home text': () => {
+    const opened = openHomeText(
+      random() < 0.05 ? oneOf(strange.filter((one) => typeof one === 'string')) : spoiltText(homeText),
+    );
+    return opened.ok ? readHomeText(opened.value, homeKey) : opened;
+  },
+  'WAV head': () => {
+    try {
+      return readWav(spoiltSound(wav));
+    } catch (error) {
+      // It says in words what is wrong with a file; anything else is a fault.
+      if (error instanceof TypeError || error instanceof RangeError) throw error;
+      return null;
+    }
+  },
+};
+const patterns = [
+  '(a+)+$',
+  '(x+x+)+y',
+  '[',
+  '\\',
+  'c++',
+  'toss (',
+  '%_%',
+  '.*'.repeat(30),
+  'a'.repeat(5000),
+  '((((((((((',
+  '\u0000',
+  "';--",
+];
+/** Words to look for, made of what means something in a pattern, in every field that looks. */
+const searches: Readonly<Record<string, (words: string) => unknown>> = {
+  find: (words) => findView(context, words),
+  drills: (words) => findDrills(plainBook.drills, { ...anything, words }, () => ({ kind: 'fits' }) as never),
+  matches: (words) => catalogue.filter((one) => matches(one, words)),
+  lengths: (words) => [
+    metresTypedIn(words, 'feet'),
+    metresTypedIn(words, 'metres'),
+    inLengths(words, 'feet'),
+  ],
+};
 
 const doors: Readonly<Record<string, (input: unknown) => Promise<unknown>>> = {
   book: (input) => takeOverBundle(context, input, { replace: true, name: 'fuzz' }),
@@ -239,6 +332,19 @@ async function knock(name: string, work: () => Promise<unknown>): Promise<void> 
   if (refused && JSON.stringify(await state()) !== before) half.push(name);
 }
 
+/** What only looks writes nothing: whether it throws, and how long it takes. */
+async function knockQuickly(name: string, work: () => unknown): Promise<void> {
+  const from = performance.now();
+  try {
+    await work();
+  } catch (error) {
+    crashed.push(`${name}: ${error instanceof Error ? error.message.slice(0, 200) : String(error)}`);
+  }
+  const ms = performance.now() - from;
+  times.push(ms);
+  if (ms > slowMs) slow.push(`${name}: ${Math.round(ms)} ms`);
+}
+
 /** What was taken goes again now and then: a book of a thousand own drills would be what is measured. */
 async function windBack(): Promise<void> {
   const base = at.playerIds.map((id) => `'${id}'`).join(', ');
@@ -260,6 +366,20 @@ async function windBack(): Promise<void> {
 
 const names = Object.keys(doors);
 for (let n = 0; n < wanted; n++) {
+  const dice = random();
+  if (dice < 0.4) {
+    const name = oneOf(Object.keys(checks));
+    await knockQuickly(name, checks[name]!);
+    continue;
+  }
+  if (dice < 0.45) {
+    const name = oneOf(Object.keys(searches));
+    const words = Array.from({ length: between(1, 4) }, () => oneOf(patterns)).join(
+      random() < 0.5 ? ' ' : '',
+    );
+    await knockQuickly(name, () => searches[name]!(random() < 0.5 ? words : spoiltText(words)));
+    continue;
+  }
   const which = between(0, names.length + 1);
   if (which < names.length) {
     const name = names[which]!;
@@ -280,6 +400,7 @@ for (const said of [...new Set(crashed)].slice(0, 20)) console.error(`Crashed: $
 for (const said of [...new Set(half)].slice(0, 20)) console.error(`Half-written: ${said}`);
 for (const said of slow.slice(0, 20)) console.error(`Slow: ${said}`);
 report('fuzz', wanted, 'inputs', median(times));
+report('fuzz-forms', soundForms, 'schemas', forms.length);
 report('fuzz-crashes', crashed.length, 'inputs', wanted);
 report('fuzz-half-writes', half.length, 'inputs', wanted);
 report('fuzz-slow', slow.length, 'inputs', wanted);

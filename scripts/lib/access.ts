@@ -79,7 +79,10 @@ export function accessTable(doors: readonly Door[]): string {
       yes(anybody),
       yes(link || anybody, link ? 'what it opens' : 'yes'),
       yes(anybody || has('see', 'write', 'take-away')),
-      yes(!link, has('rule-anew') ? (access.length > 1 ? 'yes; all of it: typed anew' : 'typed anew') : 'yes'),
+      yes(
+        !link,
+        has('rule-anew') ? (access.length > 1 ? 'yes; all of it: typed anew' : 'typed anew') : 'yes',
+      ),
     ];
   });
   const head = ['', 'door', 'a stranger', 'a link', 'a coach', 'an owner'];
