@@ -1,6 +1,10 @@
-import { spawn } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { request } from 'node:https';
 import { connect } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { startOnFreePort } from '../scripts/lib/server.js';
 import { openApp, type App } from './lib/app';
 
 /* What comes over the line from nobody in particular, before there is any page: heads, bodies, and words to look for. */
@@ -94,4 +98,64 @@ describe('once somebody has a passcode', () => {
   test('a head that never ends is hung up on', async () => {
     expect([408, null]).toContain(await send(`POST /api/touches HTTP/1.1\nhost: 127.0.0.1:${port}\nx: `));
   });
+});
+
+test('with a certificate of no authority, what the framework hands on to itself arrives', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-tls-'));
+  const [key, cert] = ['key.pem', 'cert.pem'].map((name) => path.join(folder, name)) as [string, string];
+  const subject = ['-subj', '/CN=localhost', '-addext', 'subjectAltName=DNS:localhost'];
+  execFileSync(
+    'openssl',
+    ['req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', ...subject, '-keyout', key, '-out', cert],
+    { stdio: 'ignore' },
+  );
+  const server = await startOnFreePort(() => ({
+    env: {
+      VOWSTEP_DATABASE_URL: `file:${path.join(folder, 'book.db')}`,
+      ...{ VOWSTEP_TLS_CERT: cert, VOWSTEP_TLS_KEY: key },
+    },
+  }));
+  const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {
+    node: Record<string, { exportedName: string; workers: object }>;
+  };
+  const [id, action] = Object.entries(manifest.node).find(([, one]) => one.exportedName === 'startsAction')!;
+  const act = (page: string, origin: string) =>
+    new Promise<[number, string | undefined, string]>((resolve, reject) => {
+      const asking = request(
+        `${server.url}${page}`,
+        {
+          method: 'POST',
+          rejectUnauthorized: false,
+          headers: {
+            origin,
+            'next-action': id,
+            'content-type': 'text/plain;charset=UTF-8',
+            'content-length': 2,
+          },
+        },
+        (answer) => {
+          let text = '';
+          answer.on('data', (part) => (text += String(part)));
+          answer.on('end', () =>
+            resolve([answer.statusCode!, answer.headers['strict-transport-security'], text]),
+          );
+        },
+      );
+      asking.on('error', reject);
+      asking.end('[]');
+    });
+  try {
+    // One page has it in its own bundle, the other hands it on.
+    expect(Object.keys(action.workers)).not.toContain('app/(desk)/places/page');
+    for (const page of ['/squad', '/places']) {
+      const [status, hsts, text] = await act(page, server.url);
+      expect([page, status, hsts]).toEqual([page, 200, 'max-age=31536000']);
+      expect(text).toContain('"groups":');
+    }
+    // The same host by plain http is another origin.
+    expect((await act('/squad', server.url.replace('https:', 'http:')))[0]).toBe(403);
+  } finally {
+    await server.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
 });
