@@ -17,7 +17,7 @@ export function ClearHere() {
   return (
     <p role="status" className="mt-4 rounded-md border-2 border-care px-3 py-2" data-unsafe={left}>
       {counted(left, 'mark')} on this device {left === 1 ? 'is' : 'are'} not on the server yet.{' '}
-      {left === 1 ? 'It stays' : 'They stay'} here, without a name, until a coach signs in.
+      {left === 1 ? 'It stays' : 'They stay'} here, without names, until a coach signs in.
     </p>
   );
 }

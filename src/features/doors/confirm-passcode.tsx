@@ -21,7 +21,7 @@ export function ConfirmPasscode() {
       open={said !== null}
       onOpenChange={(open) => !open && end(false)}
       title="Your passcode, once more"
-      intro="This cannot be taken back, or takes everything along. It is asked for when it was typed over ten minutes ago."
+      intro="What you asked for cannot be undone, or takes children’s data away. You last typed your passcode over ten minutes ago."
     >
       {said !== null && <Confirm onDone={() => end(true)} onLeave={() => end(false)} />}
     </Dialog>
@@ -57,7 +57,7 @@ function Confirm({ onDone, onLeave }: { readonly onDone: () => void; readonly on
         <Button type="submit" look="now" disabled={busy}>
           <KeyRound aria-hidden size={18} /> {busy ? 'Looking…' : 'Go on'}
         </Button>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>Not now</Button>
       </div>
     </form>
   );

@@ -21,7 +21,7 @@ export function LeaveDialog({ rests: { marks, drafts, stills }, onStay, onGo }: 
       open
       onOpenChange={(open) => !open && onStay()}
       title="Sign out of this device?"
-      intro="Run screens kept here go, and so do the marks the server has. This is on this device alone:"
+      intro="Run screens kept here are deleted, and so are marks the server already has. Only this device has:"
       startsAtField={false}
     >
       <ul className="list-disc space-y-1 pl-5">
