@@ -206,6 +206,8 @@ test('what was counted is seen on Today, the vows, the ladder and the ledger; a 
   expect(answer).toBe(410);
   await browser.driver.get(link);
   await page.sees('This link does not open any more');
+  // What was kept of it for a reload without the server is gone.
+  await page.becomes(`caches.match(location.pathname).then((kept) => kept === undefined)`, true);
   expect(
     (await browser.faults()).filter((line) => !/410|ERR_CONNECTION_REFUSED|Failed to fetch/.test(line)),
   ).toEqual([]);

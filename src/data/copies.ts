@@ -1,6 +1,6 @@
 import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { clientApart } from './apart';
+import { clientApart, type ClientApart } from './apart';
 import { closeToOthers } from './private-file';
 
 /** Where copies of a book are kept. */
@@ -25,31 +25,61 @@ export function copiesOf(book: string): string[] {
   ].sort();
 }
 
-/** Copies that still say who these players were. One that cannot be read may hold them, and is named too. */
-export async function copiesHolding(book: string, ids: readonly string[]): Promise<string[]> {
-  if (ids.length === 0) return [];
-  const holding: string[] = [];
-  for (const file of copiesOf(book)) if ((await namedIn(file, ids)) > 0) holding.push(file);
-  return holding;
-}
-
-/** How many of these players a copy still says who they were; all of them where it cannot be read. */
-export async function namedIn(file: string, ids: readonly string[]): Promise<number> {
-  const client = clientApart(file);
+/** Looks into files one after the other, by one process beside this one; what cannot be read gives what is said for that. */
+async function inEach<T>(
+  book: string,
+  files: readonly string[],
+  look: (client: ClientApart) => Promise<T>,
+  unread: T,
+): Promise<T[]> {
+  if (files.length === 0) return [];
+  const client = clientApart(book);
+  const all: T[] = [];
   try {
-    const { columns } = await client.execute('select * from player limit 0');
-    const erased = columns.includes('erased_at_ms') ? 'erased_at_ms is null' : 'true';
-    const { rows } = await client.execute({
-      sql: `select count(*) from player where id in (select value from json_each(?)) and ${erased}`,
-      args: [JSON.stringify(ids)],
-    });
-    return Number(rows[0]![0]);
-  } catch {
-    return ids.length;
+    for (const file of files) {
+      try {
+        await client.execute({ sql: 'attach ? as looked', args: [file] });
+        all.push(await look(client));
+      } catch {
+        all.push(unread);
+      } finally {
+        await client.execute('detach looked').catch(() => undefined);
+      }
+    }
+    return all;
   } finally {
     await client.end();
   }
 }
+
+/** Copies that still say who these players were. One that cannot be read may hold them, and is named too. */
+export async function copiesHolding(book: string, ids: readonly string[]): Promise<string[]> {
+  if (ids.length === 0) return [];
+  const files = copiesOf(book);
+  const named = await namedInEach(book, files, ids);
+  return files.filter((_, index) => named[index]! > 0);
+}
+
+/** How many of these players each of some copies still says who they were; all of them where it cannot be read. */
+const namedInEach = (book: string, files: readonly string[], ids: readonly string[]): Promise<number[]> =>
+  inEach(
+    book,
+    files,
+    async (client) => {
+      const { columns } = await client.execute('select * from looked.player limit 0');
+      const erased = columns.includes('erased_at_ms') ? 'erased_at_ms is null' : 'true';
+      const { rows } = await client.execute({
+        sql: `select count(*) from looked.player where id in (select value from json_each(?)) and ${erased}`,
+        args: [JSON.stringify(ids)],
+      });
+      return Number(rows[0]![0]);
+    },
+    ids.length,
+  );
+
+/** How many of these players a copy still says who they were; all of them where it cannot be read. */
+export const namedIn = async (book: string, file: string, ids: readonly string[]): Promise<number> =>
+  (await namedInEach(book, [file], ids))[0]!;
 
 /** What is in a book. */
 export interface Holds {
@@ -67,15 +97,21 @@ export interface CopyFacts {
   readonly holds: Holds | null;
 }
 
-const counts = `select (select count(*) from session where removed_at_ms is null),
-  (select count(*) from player where removed_at_ms is null), (select count(*) from touch_event)`;
+const counts = (
+  schema: string,
+) => `select (select count(*) from ${schema}.session where removed_at_ms is null),
+  (select count(*) from ${schema}.player where removed_at_ms is null), (select count(*) from ${schema}.touch_event)`;
+
+async function countedIn(client: ClientApart, schema: 'main' | 'looked'): Promise<Holds> {
+  const [row] = (await client.execute(counts(schema))).rows;
+  return { sessions: Number(row![0]), players: Number(row![1]), marks: Number(row![2]) };
+}
 
 /** What is in a book or a copy of one; null for a file that cannot be read. */
 export async function holdsOf(file: string): Promise<CopyFacts['holds']> {
   const client = clientApart(file);
   try {
-    const [row] = (await client.execute(counts)).rows;
-    return { sessions: Number(row![0]), players: Number(row![1]), marks: Number(row![2]) };
+    return await countedIn(client, 'main');
   } catch {
     return null;
   } finally {
@@ -85,12 +121,12 @@ export async function holdsOf(file: string): Promise<CopyFacts['holds']> {
 
 /** Every copy of a book with what it holds, the newest first. */
 export async function copiesWithFacts(book: string): Promise<CopyFacts[]> {
-  const facts = await Promise.all(
-    copiesOf(book).map(async (file) => {
-      const { size, mtimeMs } = statSync(file);
-      return { name: path.basename(file), bytes: size, madeMs: mtimeMs, holds: await holdsOf(file) };
-    }),
-  );
+  const files = copiesOf(book);
+  const holds = await inEach<Holds | null>(book, files, (client) => countedIn(client, 'looked'), null);
+  const facts = files.map((file, index) => {
+    const { size, mtimeMs } = statSync(file);
+    return { name: path.basename(file), bytes: size, madeMs: mtimeMs, holds: holds[index]! };
+  });
   return facts.sort((a, b) => b.madeMs - a.madeMs);
 }
 

@@ -64,7 +64,14 @@ export async function aboutCopy(context: Context, name: string): Promise<Outcome
   const now = await holdsOf(book);
   const gone = await erasedIds(context.db);
   const { holds, older, madeMs } = looked.value;
-  return done({ name, madeMs, holds, older, now: now ?? holds, erased: await namedIn(copy.file, gone) });
+  return done({
+    name,
+    madeMs,
+    holds,
+    older,
+    now: now ?? holds,
+    erased: await namedIn(book, copy.file, gone),
+  });
 }
 
 /**

@@ -27,8 +27,8 @@ export function LeaveDialog({ rests: { marks, drafts, stills }, onStay, onGo }: 
       <ul className="list-disc space-y-1 pl-5">
         {marks > 0 && (
           <li>
-            <b>{counted(marks, 'mark')} not on the server yet.</b> They stay here without a name, and go when
-            a coach signs in.
+            <b>{counted(marks, 'mark')} not on the server yet.</b> They stay here without names, and are sent
+            when a coach signs in.
           </li>
         )}
         {drafts > 0 && (

@@ -32,6 +32,7 @@ export function fileResponse({ name, type, bytes, pieces }: File, onEnd: () => v
         controller.enqueue(next.value);
         stalled = setTimeout(() => {
           end();
+          void rest.return?.();
           controller.error(new Error('Nobody takes this file any more.'));
         }, stallMs);
       },
