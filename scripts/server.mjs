@@ -59,17 +59,23 @@ function originOf({ headers }) {
   return `${scheme}://${host.toLowerCase()}`;
 }
 
-/** Says no before anything is read, and hangs up on whoever goes on sending. */
+/** Whoever still sends what was refused has so long to hear of it, milliseconds; it is read and let go of. */
+const hearMs = 5000;
+
+/** Says no before anything is kept, and hangs up on whoever goes on sending. */
 function refuse(response, { status, field, message, retryS }) {
   response.writeHead(status, {
     'content-type': 'application/json; charset=utf-8',
     'cache-control': 'no-store',
     'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
     'x-content-type-options': 'nosniff',
-    connection: 'close',
     ...(retryS && { 'retry-after': String(retryS) }),
   });
   response.end(JSON.stringify({ problems: [{ field, message }] }));
+  // Closed at once, the answer would be lost on the way to a browser that is still sending.
+  const { req: request } = response;
+  request.resume();
+  setTimeout(() => !request.complete && request.destroy(), hearMs).unref();
 }
 
 /** Lets the framework have a request once it may be read (src/server/doors/ask-first.ts says so). */

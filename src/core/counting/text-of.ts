@@ -1,19 +1,21 @@
+import { callSets } from '../calls/call-sets';
+import { acrosses, sides } from '../movement/sequence/shots';
 import type { EventKind } from './event';
 
 /**
  * What an event's text is, by its kind:
  * - `none`: nothing
- * - `part`: a part of a routine, "2/4", or nothing
+ * - `call`: a part of a routine, "2/4", the call it answers, "left", or nothing
  * - `name`: what something is called in the drills or the plan, such as "row-20", or nothing
  * - `phrase`: a change by its name, such as "eyes up", or nothing
  * - `words`: what a person wrote or answered
  * - `record`: what a block is
  */
-export type TextRule = 'none' | 'part' | 'name' | 'phrase' | 'words' | 'record';
+export type TextRule = 'none' | 'call' | 'name' | 'phrase' | 'words' | 'record';
 
 export const textOf: Readonly<Record<EventKind, TextRule>> = {
-  ...{ touch: 'part', drop: 'part', zone: 'part', hold: 'part', grade: 'part', lap: 'part' },
-  ...{ result: 'part', done: 'part' },
+  ...{ touch: 'call', drop: 'call', zone: 'call', hold: 'call', grade: 'call', lap: 'call' },
+  ...{ result: 'call', done: 'call' },
   ...{ step: 'name', change: 'phrase', breathless: 'name', ball: 'name', feed: 'name' },
   ...{ held: 'words', broke: 'words', note: 'words', beside: 'words' },
   ...{ start: 'name', pause: 'name', end: 'name' },
@@ -23,6 +25,12 @@ export const textOf: Readonly<Record<EventKind, TextRule>> = {
 };
 
 const part = /^\d{1,3}\/\d{1,3}$/;
+/** Every word somebody can be called with, and the places of a shadow sequence: no coach writes one. */
+const calls: ReadonlySet<string> = new Set([
+  'ready',
+  ...Object.values(callSets).flatMap((set) => set.map(({ word }) => word)),
+  ...sides.flatMap((side) => acrosses.map((across) => `${side} ${across}`)),
+]);
 const phrase = /^[a-z][a-z -]{0,39}$/;
 const name = /^[\w:.+/-]{1,80}$/;
 
@@ -32,8 +40,8 @@ export function textFits(kind: EventKind, text: string | null | undefined): bool
   switch (textOf[kind]) {
     case 'none':
       return false;
-    case 'part':
-      return part.test(text);
+    case 'call':
+      return part.test(text) || calls.has(text);
     case 'name':
       return name.test(text);
     case 'phrase':
