@@ -78,10 +78,12 @@ function refuse(response, { status, field, message, retryS }) {
   setTimeout(() => !request.complete && request.destroy(), hearMs).unref();
 }
 
+const methods = ['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE'];
+const smallBytes = 8192;
+
 /** Lets the framework have a request once it may be read (src/server/doors/ask-first.ts says so). */
 async function pass(request, response) {
   await prepared;
-  const { askFirst, methods } = globalThis[Symbol.for('vowstep.gate')];
   const { method, headers, url } = request;
   if (!methods.includes(method)) {
     response.setHeader('allow', methods.join(', '));
@@ -94,7 +96,17 @@ async function pass(request, response) {
   if (length === 0 || (length === null && headers['transfer-encoding'] === undefined))
     return handle(request, response);
   const path = url.split('?')[0];
-  const asked = await askFirst({ method, path, cookie: headers.cookie ?? '', length });
+  // The application says whom to ask when it is loaded, which the first requests may be before: a handful of counts goes on.
+  const gate = globalThis[Symbol.for('vowstep.gate')];
+  if (!gate && length !== null && length <= smallBytes) return handle(request, response);
+  const asked = gate
+    ? await gate.askFirst({ method, path, cookie: headers.cookie ?? '', length })
+    : {
+        status: 503,
+        field: 'server',
+        message: 'Vow Step is just starting: try again in a moment.',
+        retryS: 2,
+      };
   if (!('leave' in asked)) return refuse(response, asked);
   response.on('close', asked.leave);
   return handle(request, response);

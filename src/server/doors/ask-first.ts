@@ -1,6 +1,6 @@
 import { troubleOf } from '@/data/trouble';
 import { contextIn } from '../context';
-import { gate, methods, type Answer } from '../http/gate';
+import { gate, type Answer } from '../http/gate';
 import { linkOf } from '../log/links';
 import { coachCookie } from './cookie';
 import { whoComes } from './sign-in';
@@ -43,5 +43,5 @@ export async function askFirst(sight: FirstSight): Promise<Answer> {
 
 /** Tells our own server whom to ask: it is plain JavaScript, and finds this by its name. */
 export function answerTheGate(): void {
-  Object.assign(globalThis, { [Symbol.for('vowstep.gate')]: { askFirst, methods } });
+  Object.assign(globalThis, { [Symbol.for('vowstep.gate')]: { askFirst } });
 }

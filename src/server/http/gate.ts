@@ -32,8 +32,6 @@ const rooms = {
 /** Bytes of bodies that are on their way just now. */
 export const bytesUnderWay = (): number => Object.values(rooms).reduce((sum, { taken }) => sum + taken, 0);
 
-export const methods: readonly string[] = ['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE'];
-
 /** Lets a body in, or says why not. */
 export async function gate({ method, path, length, isKnown }: Head): Promise<Answer> {
   if (method === 'GET' || method === 'HEAD' || method === 'OPTIONS')
