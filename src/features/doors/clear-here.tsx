@@ -5,7 +5,7 @@ import { counted } from '@/core/words';
 import { clearDevice, unsafeHere } from '@/court/clear-device';
 
 /** Whoever stands before a closed door sees nothing of whoever was in: what was kept here goes, and what stays is said. */
-export function ClearHere() {
+export function ClearHere({ says = true }: { readonly says?: boolean }) {
   const [left, setLeft] = useState(0);
   useEffect(() => {
     void clearDevice()
@@ -13,7 +13,8 @@ export function ClearHere() {
       .then(setLeft)
       .catch(() => undefined);
   }, []);
-  if (left === 0) return null;
+  // A closed link says itself what becomes of its marks: no coach signs in there.
+  if (left === 0 || !says) return null;
   return (
     <p role="status" className="mt-4 rounded-md border-2 border-care px-3 py-2" data-unsafe={left}>
       {counted(left, 'mark')} on this device {left === 1 ? 'is' : 'are'} not on the server yet.{' '}

@@ -20,9 +20,9 @@ export async function GET(request: Request): Promise<Response> {
     const id = (asked.get('id') ?? '').slice(0, 80);
     const there = await partIsThere(context, part, id);
     if (!there.ok) return refusal({ problems: there.problems, status: 404 });
+    await sayTaken(context, 'book.take', ...(id ? [id] : []));
     const turn = await inLine('export', request.signal);
     if ('refusal' in turn) return turn.refusal;
-    await sayTaken(context, 'book.take', ...(id ? [id] : []));
     return fileResponse(
       {
         name: `vowstep-${part}-${context.today}.json`,
@@ -47,7 +47,11 @@ export async function POST(request: Request): Promise<Response> {
       const turn = await inLine('bring', request.signal);
       if ('refusal' in turn) return turn.refusal;
       const { leave } = turn;
-      const body = await readJsonBytes(request, bodyLimits.book);
+      const body = await readJsonBytes(request, bodyLimits.book).catch((error: unknown) => {
+        // Whoever sent it hung up in the middle: the next one is let in.
+        leave();
+        throw error;
+      });
       if (!body.ok) {
         leave();
         return refusal(body);

@@ -26,7 +26,7 @@ export default async function HelpPage({ params }: { params: Promise<{ token: st
       <main className="mx-auto max-w-xl space-y-4 px-6 pt-16">
         <h1 className="text-3xl">This link does not count any more</h1>
         <p>{linkTrouble(page)}</p>
-        <ClearHere />
+        <ClearHere says={false} />
       </main>
     );
   return <HelperPage key={token} opened={pack(page)} from={`/api/help/${token}/court`} />;

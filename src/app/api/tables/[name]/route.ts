@@ -20,9 +20,9 @@ export async function GET(request: Request, { params }: Props): Promise<Response
   const { name } = await params;
   return throughRoute('rule-anew', async (context) => {
     if (!isTable(name)) return none();
+    await sayTaken(context, 'table.take', `${name}.csv`);
     const turn = await inLine('export', request.signal);
     if ('refusal' in turn) return turn.refusal;
-    await sayTaken(context, 'table.take', `${name}.csv`);
     return fileResponse(
       {
         name: `${name}-${context.today}.csv`,

@@ -18,11 +18,10 @@ export async function GET(
     if (!view) return new Response('This session is not on record (any more).', { status: 404 });
     const { title, day, coach } = view.session;
     const sheet = paperDocument(paperParts(view, await bookFor(context.db, coach)));
+    const shown = allInLengths(sheet, (await lengthsOfRequest()) ?? 'metres');
     const turn = await inLine('pdf', request.signal);
     if ('refusal' in turn) return turn.refusal;
-    const bytes = await pdfBytes(allInLengths(sheet, (await lengthsOfRequest()) ?? 'metres')).finally(
-      turn.leave,
-    );
+    const bytes = await pdfBytes(shown).finally(turn.leave);
     const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
     return new Response(bytes as BodyInit, {
       headers: {

@@ -22,11 +22,10 @@ export async function POST(
     const size = cardSizes.find((one) => one === form.get('size')) ?? ('A6' satisfies CardSize);
     const asked = form.get('link') ?? '';
     const card = allInLengths(view.card, (await lengthsOfRequest()) ?? 'metres');
+    const shown = cardDocument(card, size, vowLink.test(asked) ? asked : null);
     const turn = await inLine('pdf', request.signal);
     if ('refusal' in turn) return turn.refusal;
-    const bytes = await pdfBytes(cardDocument(card, size, vowLink.test(asked) ? asked : null)).finally(
-      turn.leave,
-    );
+    const bytes = await pdfBytes(shown).finally(turn.leave);
     return new Response(bytes as BodyInit, {
       headers: {
         'content-type': 'application/pdf',
