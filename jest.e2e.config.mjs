@@ -14,8 +14,8 @@ delete browserTests.maxWorkers;
  * What is done on court is done over the hall's network: on a host name that browsers do not take for secure, where more is
  * missing than it is here. What a secure page has besides (its service worker, its stores) is looked at in both.
  */
-const courtside = ['court', 'measures', 'keyboard', 'away', 'plan-changes', 'circuit'];
-const inBoth = ['away'];
+const courtside = ['court', 'measures', 'keyboard', 'away', 'plan-changes', 'circuit', 'downloads'];
+const inBoth = ['away', 'downloads'];
 const only = courtside.filter((name) => !inBoth.includes(name));
 
 export default {

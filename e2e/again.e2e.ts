@@ -1,4 +1,5 @@
 import { By } from 'selenium-webdriver';
+import { pdfPages } from '../testing/pdf-picture';
 import { openApp, type App } from './lib/app';
 import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
@@ -122,14 +123,12 @@ test.each([
 });
 
 test('the same sheet is taken away as a PDF file', async () => {
-  await browser.driver.get(`${app.url}/sessions`);
   const planned = await demoSession(app, { state: 'planned' });
-  const [type, name, start] = await browser.driver.executeAsyncScript<[string, string, string]>(
-    `fetch(arguments[0]).then(async (answer) => arguments[1]([answer.headers.get('content-type'), answer.headers.get('content-disposition'), (await answer.text()).slice(0, 5)]))`,
-    `/sessions/${planned.id}/paper.pdf`,
-  );
-  expect([type, start]).toEqual(['application/pdf', '%PDF-']);
-  expect(name).toContain(`session-${planned.day}.pdf`);
+  await browser.driver.get(`${app.url}/sessions/${planned.id}/plan`);
+  await page.press('More');
+  const { name, bytes } = await browser.download(() => page.press('As PDF'));
+  expect(name).toBe(`${planned.title} ${planned.day}.pdf`);
+  expect(pdfPages(bytes)).toBeGreaterThan(0);
 });
 
 test('week by week until a day, with a holiday left out; taken back with one press', async () => {

@@ -213,7 +213,7 @@ test('a calendar’s address gives the sessions and no child, until it is withdr
   expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/calendar; charset=utf-8']);
   const calendar = await answer.text();
   expect(calendar.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(3);
-  expect(answer.headers.get('referrer-policy')).toBe('no-referrer');
+  expect(answer.headers.get('referrer-policy')).toBe('same-origin');
   for (const { name, id } of await app.query('select name, id from player')) {
     expect(calendar).not.toContain(String(name).split(' ')[0]);
     expect(calendar).not.toContain(String(id));

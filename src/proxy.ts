@@ -44,7 +44,8 @@ const pagesAsk = 'camera=(self), microphone=(self), geolocation=()';
 function secured(response: NextResponse, csp: string, asks = nothingAsked): NextResponse {
   response.headers.set('content-security-policy', csp);
   response.headers.set('x-content-type-options', 'nosniff');
-  response.headers.set('referrer-policy', 'no-referrer');
+  // Other sites hear nothing of ours. `no-referrer` would hide the origin of our own forms from us as well.
+  response.headers.set('referrer-policy', 'same-origin');
   response.headers.set('cross-origin-resource-policy', 'same-origin');
   response.headers.set('permissions-policy', asks);
   return response;

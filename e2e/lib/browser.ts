@@ -1,10 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, logging, type WebDriver } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 import { shiftBrowser } from '../../testing/clock/browser.js';
 import { host } from './app';
+import { downloaded, type Download } from './download';
 
 const flags = [
   '--headless=new',
@@ -28,6 +29,8 @@ export interface Browser {
   readonly driver: WebDriver;
   /** Lines of the console that tell of a fault, since the last look. */
   readonly faults: () => Promise<string[]>;
+  /** What arrives on the disk after something is pressed. */
+  readonly download: (press: () => Promise<void>) => Promise<Download>;
   readonly close: () => Promise<void>;
 }
 
@@ -42,7 +45,10 @@ interface BrowserAsked {
 /** A fresh headless browser with a profile of its own. */
 export async function openBrowser(width = 1280, height = 800, asked: BrowserAsked = {}): Promise<Browser> {
   const profile = mkdtempSync(path.join(tmpdir(), 'vowstep-browser-'));
+  const downloads = path.join(profile, 'downloads');
+  mkdirSync(downloads);
   const options = new chrome.Options();
+  options.setUserPreferences({ 'download.default_directory': downloads });
   options.setChromeBinaryPath('/usr/bin/chromium');
   options.addArguments(...flags, `--user-data-dir=${profile}`, `--window-size=${width},${height}`);
   // The hall's name leads to this computer, and is no secure address: as a tablet sees it.
@@ -72,6 +78,7 @@ export async function openBrowser(width = 1280, height = 800, asked: BrowserAske
         .filter((entry) => entry.level.value >= logging.Level.WARNING.value)
         .map((entry) => entry.message);
     },
+    download: (press) => downloaded(downloads, press),
     close: async () => {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { cutText, isSoundText, soundText } from './text';
+import { asFileName, cutText, isSoundText, soundText } from './text';
 
 test.each([
   ['', true],
@@ -37,4 +37,12 @@ test('a cut never leaves half a character', () => {
       expect(Math.min(longest, text.length) - cut.length).toBeLessThanOrEqual(1);
     }),
   );
+});
+
+test.each([
+  ['Élan: Tuesday / 4 p.m. 2026-12-01', 'Élan Tuesday 4 p.m. 2026-12-01'],
+  ['../../x', '.. .. x'],
+  ['???', ''],
+])('%s is the file %s', (text, name) => {
+  expect(asFileName(text)).toBe(name);
 });

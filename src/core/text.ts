@@ -17,3 +17,6 @@ export function cutText(text: string, longest: number): string {
   const cut = text.slice(0, longest);
   return /[\uD800-\uDBFF]$/.test(cut) ? cut.slice(0, -1) : cut;
 }
+
+/** A text as the name of a file on any computer: letters, digits, blanks, points and dashes. Empty where nothing of it is left. */
+export const asFileName = (text: string): string => text.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();

@@ -1,16 +1,18 @@
 'use client';
 
-import { BookmarkPlus, FileDown, MoreHorizontal, Printer, Ruler } from 'lucide-react';
+import { BookmarkPlus, MoreHorizontal, Printer, Ruler } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
+import { asFileName } from '@/core/text';
 import { PlanAgain } from '@/features/sessions/again';
 import { RemoveSession } from '@/features/sessions/remove-session';
 import { keepPatternAction, removePatternAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { ask, problemsText } from '@/ui/ask';
-import { Button, buttonClass } from '@/ui/button';
+import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';
 import { Dialog } from '@/ui/dialog';
 import { Field } from '@/ui/field';
+import { FileButton } from '@/ui/file-button';
 import { useNotice } from '@/ui/toast';
 
 interface Props {
@@ -25,6 +27,7 @@ interface Props {
 export function PlanMenu({ session, title, today, flush }: Props) {
   const [open, setOpen] = useState(false);
   const wide = 'w-full justify-start';
+  const file = asFileName(`${title} ${session.day}`);
   return (
     <>
       <Button look="quiet" onClick={() => setOpen(true)}>
@@ -38,12 +41,22 @@ export function PlanMenu({ session, title, today, flush }: Props) {
           <ButtonLink className={wide} href={`/sessions/${session.id}/paper`} onClick={() => void flush()}>
             <Printer aria-hidden size={18} /> On paper
           </ButtonLink>
-          <a className={buttonClass('plain', wide)} href={`/sessions/${session.id}/paper.pdf`} download>
-            <FileDown aria-hidden size={18} /> As PDF
-          </a>
-          <a className={buttonClass('plain', wide)} href={`/api/book?part=session&id=${session.id}`} download>
-            <FileDown aria-hidden size={18} /> For another Vow Step
-          </a>
+          <FileButton
+            className={wide}
+            address={`/sessions/${session.id}/paper.pdf`}
+            name={`${file}.pdf`}
+            before={flush}
+          >
+            As PDF
+          </FileButton>
+          <FileButton
+            className={wide}
+            address={`/api/book?part=session&id=${session.id}`}
+            name={`${file}.json`}
+            before={flush}
+          >
+            For another Vow Step
+          </FileButton>
           <PlanAgain session={{ ...session, title }} today={today} />
           <RemoveSession id={session.id} title={title} removed={session.removed} />
         </div>

@@ -1,6 +1,6 @@
 'use client';
 
-import { FileDown, Link2, Printer } from 'lucide-react';
+import { Link2, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { makeVowLinkAction } from '@/server/actions/vows';
 import type { CardView } from '@/server/views/vows';
@@ -9,6 +9,7 @@ import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 import { ErrorNote } from '@/ui/field';
+import { FileButton } from '@/ui/file-button';
 import { PageHead } from '@/ui/page-head';
 import { CardBack, CardFront, cardSizes, type CardSize } from './card-sheet';
 
@@ -44,13 +45,9 @@ export function CardPage({ view }: { readonly view: CardView }) {
                   <Link2 aria-hidden size={18} /> Put a link on it
                 </Button>
               )}
-              <form method="post" action={`/vows/${id}/card.pdf`} className="contents">
-                <input type="hidden" name="size" value={size} />
-                <input type="hidden" name="link" value={link ?? ''} />
-                <Button type="submit">
-                  <FileDown aria-hidden size={18} /> PDF
-                </Button>
-              </form>
+              <FileButton address={`/vows/${id}/card.pdf`} name="vow.pdf" fields={{ size, link: link ?? '' }}>
+                PDF
+              </FileButton>
               <Button look="now" onClick={() => window.print()}>
                 <Printer aria-hidden size={18} /> Print
               </Button>

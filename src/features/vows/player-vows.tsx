@@ -1,6 +1,6 @@
 'use client';
 
-import { FileDown, Link2, Link2Off, Plus } from 'lucide-react';
+import { Link2, Link2Off, Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { shortDay } from '@/core/day-words';
@@ -11,6 +11,7 @@ import { PlayerTabs } from '@/features/player/player-tabs';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';
+import { FileButton } from '@/ui/file-button';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { StageBall } from '@/ui/stage-ball';
 import { useNotice } from '@/ui/toast';
@@ -147,11 +148,9 @@ function Taken({ view: { facts, links } }: { view: PlayerVowsView }) {
         <Button onClick={() => void make()}>
           <Link2 aria-hidden size={18} /> Make a link
         </Button>
-        <form method="post" action={`/players/${facts.id}/vow-file`} className="contents">
-          <Button type="submit">
-            <FileDown aria-hidden size={18} /> As one file
-          </Button>
-        </form>
+        <FileButton address={`/players/${facts.id}/vow-file`} name="vow.html" fields={{}}>
+          As one file
+        </FileButton>
         {(links > 0 || link) && (
           <Button look="stop" onClick={() => void withdraw()}>
             <Link2Off aria-hidden size={18} /> Withdraw all

@@ -26,6 +26,7 @@ export function DrawingToTake({ name, children }: Props) {
       <p className="flex justify-end print:hidden">
         <button
           type="button"
+          data-file
           onClick={take}
           className="inline-flex min-h-11 items-center gap-1 rounded-md px-2 text-sm font-semibold text-soft hover:bg-chalk hover:text-ink"
         >

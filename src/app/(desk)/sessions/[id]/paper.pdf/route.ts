@@ -1,3 +1,4 @@
+import { asFileName } from '@/core/text';
 import { allInLengths } from '@/core/units';
 import { paperDocument } from '@/features/paper/paper-doc';
 import { paperParts } from '@/features/paper/paper-parts';
@@ -22,7 +23,7 @@ export async function GET(
     const turn = await inLine('pdf', request.signal);
     if ('refusal' in turn) return turn.refusal;
     const bytes = await pdfBytes(shown).finally(turn.leave);
-    const name = `${title} ${day}`.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
+    const name = asFileName(`${title} ${day}`);
     return new Response(bytes as BodyInit, {
       headers: {
         'content-type': 'application/pdf',
