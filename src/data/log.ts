@@ -269,7 +269,7 @@ export async function replaceAttempts(
   rows: readonly AttemptRow[],
 ): Promise<void> {
   await db.delete(attempt).where(inArray(attempt.blockId, [...blockIds]));
-  // SQLite takes some thirty thousand parameters; sixteen a row.
+  // SQLite takes some thirty thousand parameters; some twenty a row.
   for (let from = 0; from < rows.length; from += 1000) {
     await db.insert(attempt).values(rows.slice(from, from + 1000));
   }
@@ -278,14 +278,40 @@ export async function replaceAttempts(
 /** Attempts of blocks, in the order done. */
 export async function attemptsOfBlocks(db: Executor, blockIds: readonly string[]): Promise<BlockAttempt[]> {
   const rows = await jsonRows<
-    [string, string, string, number | null, number, number, number, number, number, number, string | null]
+    [
+      string,
+      string,
+      string,
+      number | null,
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+      string | null,
+      number,
+    ]
   >(
     db,
-    sql`block_id, player_id, step_id, result, touches, drops, gaps, touching_ms, reported, fixed, origin`,
+    sql`block_id, player_id, step_id, result, touches, drops, gaps, touching_ms, reported, fixed, origin, doubtful`,
     sql`select * from attempt where block_id in (${idList(blockIds)}) order by block_id, player_id, number`,
   );
   return rows.map(
-    ([blockId, playerId, stepId, result, touches, drops, gaps, touchingMs, reported, fixed, origin]) => ({
+    ([
+      blockId,
+      playerId,
+      stepId,
+      result,
+      touches,
+      drops,
+      gaps,
+      touchingMs,
+      reported,
+      fixed,
+      origin,
+      doubtful,
+    ]) => ({
       blockId,
       playerId,
       stepId,
@@ -296,6 +322,7 @@ export async function attemptsOfBlocks(db: Executor, blockIds: readonly string[]
       touchingMs,
       reported: reported === 1,
       fixed: fixed === 1,
+      doubtful: doubtful === 1,
       origin,
     }),
   );
@@ -313,6 +340,7 @@ export type BlockAttempt = Pick<
   | 'touchingMs'
   | 'reported'
   | 'fixed'
+  | 'doubtful'
   | 'origin'
 >;
 

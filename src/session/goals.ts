@@ -1,5 +1,6 @@
 import { callSchedule } from '@/core/calls/schedule';
 import { callSets } from '@/core/calls/call-sets';
+import { leastLapS } from '@/core/counting/doubtful';
 import { measures } from '@/core/counting/measure';
 import { growingSum, routineStretches, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { seededRandom } from '@/core/random';
@@ -98,6 +99,12 @@ export function markFor(step: Step, band: AgeBand): Gate {
         : step.gate;
   }
 }
+
+/** The least seconds a lap of a drill can take somebody of an age; 0 where nothing of it is a lap. A shorter one is doubtful. */
+export const leastLapOf = (steps: readonly Step[], age: number): number =>
+  leastLapS(
+    steps.filter(({ measure }) => measure === 'lap').map((step) => markFor(step, ageBandOf(age)).result),
+  );
 
 /**
  * How much of what the oldest do in a time box is asked of the younger: ours. Reaction and movement are slower the younger

@@ -1,7 +1,9 @@
+import { leastLapS } from '@/core/counting/doubtful';
 import { forEverybody } from '@/core/counting/conditions';
 import type { TouchEvent } from '@/core/counting/event';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
+import { ageBandOf } from '@/drills/age-band';
 import type { Begun } from './begun';
 import { ladderFor, type Held, type HeldStep } from './held';
 import { easedOnCourt, otherHandOnCourt } from './on-court';
@@ -23,6 +25,8 @@ export interface HeldAttempt extends Pick<
   readonly eased: boolean;
   /** Put right afterwards. */
   readonly fixed: boolean;
+  /** Shorter than a lap can be: without a result until the coach confirms it or puts it right. */
+  readonly doubtful: boolean;
   /** How the ball came, and which one, where that was changed on court. */
   readonly feed: string | null;
   readonly ball: string | null;
@@ -44,9 +48,12 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
     const step = playerId === null ? undefined : stepOf(record, playerId);
     if (playerId === null || !step) return [];
     const ladder = ladderFor(record.held, playerId);
-    return tally([...forAll, ...own], step.measure).attempts.map((attempt) => {
-      const { number, result, touches, drops, startedMs, gaps, touchingMs } = attempt;
-      const { reported, origin, fixed, conditions } = attempt;
+    const leastS = leastLapS(marksOfLaps(record, ladder, playerId));
+    return tally([...forAll, ...own], step.measure, leastS).attempts.map((attempt) => {
+      const { number, touches, drops, startedMs, gaps, touchingMs } = attempt;
+      const { reported, origin, fixed, conditions, doubtful } = attempt;
+      // What nobody has confirmed stands for nothing, wherever results are asked for.
+      const result = doubtful ? null : attempt.result;
       const moved = ladder.find((one) => one.id === conditions.stepId);
       return {
         playerId,
@@ -56,6 +63,7 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
         ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported, origin },
         eased: easedOnCourt(record.changes, conditions),
         fixed: fixed !== null,
+        doubtful,
         feed: conditions.feed,
         ball: conditions.ball,
         home: record.held.home === true,
@@ -64,6 +72,15 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
     });
   });
 }
+
+/** The marks of a ladder's laps at a player's age; those of all ages there were, where it is not known. */
+const marksOfLaps = ({ held }: WholeRecord, ladder: readonly HeldStep[], playerId: string): number[] =>
+  ladder.flatMap(({ measure, marks }) => {
+    if (measure !== 'lap') return [];
+    const age = held.ages[playerId];
+    const own = age === undefined ? undefined : marks[ageBandOf(age)];
+    return (own ? [own] : Object.values(marks)).map(({ result }) => result);
+  });
 
 /** The step a player worked on when the block was begun; the block's own for who came later. */
 function stepOf(record: WholeRecord, playerId: string): HeldStep | undefined {

@@ -1,6 +1,7 @@
 import { BounceSpread, earMs } from './bounce-spread';
 import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
+import { isDoubtful } from './doubtful';
 import { countKinds, type TouchEvent } from './event';
 import { liveEvents } from './live';
 import { touchesOf } from './pass';
@@ -34,6 +35,8 @@ export interface Attempt {
   readonly conditions: Conditions;
   /** An event of it: what a correction names. */
   readonly eventId: string;
+  /** Shorter than it can be: it stands for nothing until the coach confirms it or puts it right (see ./doubtful). */
+  readonly doubtful: boolean;
 }
 
 /** A result put right afterwards: by whom (null: the coach) and when. */
@@ -85,8 +88,9 @@ const counts: readonly string[] = countKinds;
  * attempts, bests, totals, rate and score. Any order of arrival, any duplicates and any undos give the same tally (see
  * {@link liveEvents}); a drop that comes last never lowers a best. An adjustment closes the running attempt, so that
  * no attempt is made under two conditions.
+ * @param leastS a lap of fewer seconds is doubtful and no best (see ./doubtful)
  */
-export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
+export function tally(events: Iterable<TouchEvent>, measure: Measure, leastS = 0): Tally {
   const drafts: Draft[] = [];
   const draftOf = new Map<string, Draft>();
   const spreads = new Map<Draft, BounceSpread>();
@@ -168,14 +172,16 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure): Tally {
     } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + many : value;
   }
   for (const draft of drafts) score += putRight(draft, measure, scored);
+  const attempts = drafts.map(({ round: _round, waiting: _waiting, fixedAt: _at, ...draft }, index) => ({
+    number: index + 1,
+    ...draft,
+    doubtful: isDoubtful(measure, { result: draft.result, fixed: draft.fixed !== null }, leastS),
+  }));
   const last = drafts.at(-1);
   const runs = last && last.conditions === conditions && (measure !== 'row' || last.open);
   return {
-    ...summaryOf(drafts, measure),
-    attempts: drafts.map(({ round: _round, waiting: _waiting, fixedAt: _at, ...draft }, index) => ({
-      number: index + 1,
-      ...draft,
-    })),
+    ...summaryOf(attempts, measure),
+    attempts,
     current: runs ? (last.result ?? 0) : 0,
     score,
     shots,
@@ -274,7 +280,7 @@ export interface Summary {
 
 /** Sums attempts up; it needs no more than is kept of them. */
 export function summaryOf(
-  attempts: readonly Pick<Attempt, 'result' | 'touches' | 'drops' | 'gaps' | 'touchingMs'>[],
+  attempts: readonly Pick<Attempt, 'result' | 'touches' | 'drops' | 'gaps' | 'touchingMs' | 'doubtful'>[],
   measure: Measure,
 ): Summary {
   let best: number | null = null;
@@ -283,7 +289,7 @@ export function summaryOf(
   let touchingMs = 0;
   let gaps = 0;
   for (const attempt of attempts) {
-    best = better(measure, best, attempt.result);
+    if (!attempt.doubtful) best = better(measure, best, attempt.result);
     touches += attempt.touches;
     drops += attempt.drops;
     touchingMs += attempt.touchingMs;

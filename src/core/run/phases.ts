@@ -61,6 +61,12 @@ export function inTurns(phases: readonly Phase[], turns: number): Phase[] {
   return all;
 }
 
+/** A block's stretches as those of one turn have them: what others are counted in for and do is their rest. */
+export const ownStretches = (phases: readonly Phase[], turn: number): readonly Phase[] =>
+  phases.some((phase) => phase.turn > 1)
+    ? phases.map((phase) => (phase.turn === turn ? phase : { ...phase, kind: 'rest' }))
+    : phases;
+
 /** Seconds of work of every round, set, side or part. */
 function worksOf(dose: Dose, workS: number): number[] {
   if (dose.kind === 'routine') return routineStretches(dose).map((part) => part.partS);

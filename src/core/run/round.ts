@@ -16,7 +16,7 @@ export function routineAt(dose: RoutineDose, round: number): { readonly part: nu
 /**
  * The attempt a mark belongs to, from 1: the set or round of a course (by how many tries are done), the box for a
  * timed count and the round of a counted routine (by the clock), else 1: a growing count is one attempt in rounds. Null
- * when what goes by the clock is not running: such a tap counts nothing.
+ * when what goes by the clock is not running, or has not begun: such a tap counts nothing.
  * @param passedS running seconds of the block
  * @param tries touches and drops of the player in this block so far
  */
@@ -32,8 +32,11 @@ export function roundNow(
       return Math.min(roundsOf(dose), Math.floor(tries / triesARound(dose)!) + 1);
     case 'timed':
       return boxNow(phases, passedS);
-    case 'hold':
-      return positionAt(phases, passedS).phase.round;
+    case 'hold': {
+      // One that was held to the end is told a moment later, in the rest: none is before the first go.
+      const { index, phase } = positionAt(phases, passedS);
+      return phases.slice(0, index + 1).some(({ kind }) => kind === 'work') ? phase.round : null;
+    }
     case 'row':
     case 'shots':
     case 'growing':
@@ -58,3 +61,13 @@ const boxNow = (phases: readonly Phase[], passedS: number): number | null =>
 
 const boxAt = ({ phase, done }: Position): number | null =>
   phase.kind === 'work' && !done ? phase.round : null;
+
+/**
+ * Is a lap pressed where none is run: in a rest or a count-in, when the laps of the round before it are all done?
+ * @param round the round of a course the next lap belongs to, from 1
+ * @param rounds of one turn
+ */
+export function isBetweenLaps(position: Position, round: number, rounds: number): boolean {
+  const { phase, done } = position;
+  return !done && phase.kind !== 'work' && round > phase.round - (phase.turn - 1) * rounds;
+}

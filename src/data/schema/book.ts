@@ -353,6 +353,8 @@ export const attempt = sqliteTable(
     origin: text('origin'),
     /** Put right afterwards; the log says by whom and when. */
     fixed: integer('fixed', { mode: 'boolean' }).notNull().default(false),
+    /** Shorter than a lap can be: it has no result until the coach confirms it or puts it right. */
+    doubtful: integer('doubtful', { mode: 'boolean' }).notNull().default(false),
     /** How the ball came, where that was changed on court: known, random, live. */
     feed: text('feed'),
     /** The ball's stage, where it was changed on court. */

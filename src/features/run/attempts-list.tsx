@@ -1,6 +1,6 @@
 'use client';
 
-import { Pencil } from 'lucide-react';
+import { Check, Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { measures, resultInWords } from '@/core/counting/measure';
 import { countedInWords } from '@/core/counting/origin';
@@ -23,9 +23,12 @@ interface Props {
 /** One player's attempts in this block, any of which can be put right, and their answers call by call. */
 export function AttemptsList({ run, player, log }: Props) {
   const { block, drill } = run;
-  const { measure } = run.playerNow(player.id).work.step;
+  const { work, leastLapS } = run.playerNow(player.id);
+  const { measure } = work.step;
   const events = log.eventsOf(block.id, player.id);
-  const { attempts } = tally(events, measure);
+  const { attempts } = tally(events, measure, leastLapS);
+  const fix = ({ eventId }: Attempt, value: number) =>
+    run.say({ playerId: player.id, kind: 'fix', ref: eventId, value });
   const answers = answersByCall(events);
   const [fixing, setFixing] = useState<Attempt | null>(null);
   return (
@@ -43,7 +46,20 @@ export function AttemptsList({ run, player, log }: Props) {
                 : attempt.reported && ' · counted aloud'}
               {attempt.fixed && ` · ${fixWords(attempt)}`}
               <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>
+              {attempt.doubtful && (
+                <span className="block text-sm font-semibold text-care">
+                  Too short for a lap: it counts for no best until you confirm or correct it.
+                </span>
+              )}
             </span>
+            {attempt.doubtful && log.isMine(attempt.eventId) && (
+              <Chip
+                label={`Confirm attempt ${attempt.number}`}
+                onPress={() => fix(attempt, attempt.result ?? 0)}
+              >
+                <Check aria-hidden size={16} /> Confirm
+              </Chip>
+            )}
             {log.isMine(attempt.eventId) && (
               <Chip label={`Correct attempt ${attempt.number}`} onPress={() => setFixing(attempt)}>
                 <Pencil aria-hidden size={16} /> Correct
@@ -64,7 +80,7 @@ export function AttemptsList({ run, player, log }: Props) {
         measure={measure}
         onClose={() => setFixing(null)}
         onKeep={(value) => {
-          run.say({ playerId: player.id, kind: 'fix', ref: fixing!.eventId, value });
+          fix(fixing!, value);
           setFixing(null);
         }}
       />

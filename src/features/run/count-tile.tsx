@@ -47,6 +47,8 @@ export interface CountTileProps {
   /** True when this dose is too small to pass the step. */
   readonly tooShort?: boolean;
   readonly bestEver: number | null;
+  /** A lap of fewer seconds is doubtful. */
+  readonly leastLapS: number;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number, lateMs?: number) => void;
   /** An answer beside the mark of that id. */
@@ -76,10 +78,10 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
-  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS } = props;
+  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS, leastLapS } = props;
   const { onMark, onBeside, onType, ear, compact = false, pass = null } = props;
   const { measure } = step;
-  const result = useMemo(() => tally(events, measure), [events, measure]);
+  const result = useMemo(() => tally(events, measure, leastLapS), [events, measure, leastLapS]);
   useSpoken(props, result);
   const [missed, sawMiss] = useMoment(missSeenMs);
   const mark = (kind: CountKind, value: number | undefined, lateMs: number) =>

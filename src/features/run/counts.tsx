@@ -115,8 +115,10 @@ interface PlayerProps {
 }
 
 function PlayerCounts({ run, court: { log }, player, onType }: PlayerProps) {
-  const { step } = run.playerNow(player.id).work;
-  const { attempts } = tally(log.eventsOf(run.block.id, player.id), step.measure);
+  const { work, leastLapS } = run.playerNow(player.id);
+  const { step } = work;
+  const { attempts } = tally(log.eventsOf(run.block.id, player.id), step.measure, leastLapS);
+  const doubtful = attempts.filter((one) => one.doubtful).length;
   const { best } = summaryOf(attempts, step.measure);
   return (
     <li className="border-t border-line">
@@ -131,6 +133,7 @@ function PlayerCounts({ run, court: { log }, player, onType }: PlayerProps) {
                 ? 'done, nothing counted'
                 : `${counted(attempts.length, 'attempt')}, best ${numberInWords(step.measure, best)}`}
           </span>
+          {doubtful > 0 && <span className="text-sm font-semibold text-care">{doubtful} to confirm</span>}
           {step.id !== run.step.id && <span className="text-sm text-soft">{step.title}</span>}
         </summary>
         <div className="pb-3 pl-6">

@@ -9,7 +9,7 @@ import { CountTile, type CountTileProps, type TileEar } from './count-tile';
 import type { Drill, Step } from '@/drills/types';
 import type { CourtPlayer } from './court-view';
 import type { RunLog } from '@/court/run-log';
-import type { BlockRun } from './use-block';
+import { turnOf, type BlockRun } from './use-block';
 import { useEventsOf } from './use-court';
 
 const grids = [
@@ -77,8 +77,8 @@ export function CourtGrid(props: Props) {
         {refusal}
       </p>
       {players.map((player) => {
-        const { work, conditions, goals, bestEver } = run.playerNow(player.id);
-        const turn = Math.floor(all.indexOf(player) / block.atOnce) + 1;
+        const { work, conditions, goals, bestEver, leastLapS } = run.playerNow(player.id);
+        const turn = turnOf(all, block, player.id);
         return (
           <LiveTile
             key={`${block.id} ${player.id}`}
@@ -97,6 +97,7 @@ export function CourtGrid(props: Props) {
             target={goals.aim}
             tooShort={goals.tooShort}
             bestEver={bestEver}
+            leastLapS={leastLapS}
             log={log}
             blockId={block.id}
             onMark={onMark}

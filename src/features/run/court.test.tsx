@@ -48,6 +48,7 @@ const tile = (
       dose={plainBook.step(drill, step)!.doses['10-12']}
       target={5}
       bestEver={7}
+      leastLapS={0}
       events={marks(kinds)}
       onMark={() => undefined}
       onBeside={() => undefined}

@@ -3,7 +3,7 @@
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
 import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session/court-clock';
-import { goalsOf, type Goals } from '@/session/goals';
+import { goalsOf, leastLapOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { strokesInRound } from '@/core/setting';
@@ -26,8 +26,9 @@ import { groupOf } from '@/core/planning/circuit/rotation';
 import { tally } from '@/core/counting/tally';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
-import { positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
-import { roundNow, routineAt } from '@/core/run/round';
+import { lapTime } from '@/core/run/lap-time';
+import { ownStretches, positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
+import { isBetweenLaps, roundNow, routineAt } from '@/core/run/round';
 import { lateTapS } from '@/core/run/late-tap';
 import { stretchesARound } from '@/core/dose/dose';
 import { partInText } from '@/core/counting/weakest-part';
@@ -46,6 +47,8 @@ export interface PlayerNow {
   readonly conditions: Conditions;
   readonly goals: Goals;
   readonly bestEver: number | null;
+  /** A lap of fewer seconds is doubtful. */
+  readonly leastLapS: number;
 }
 
 export interface BlockRun {
@@ -109,6 +112,16 @@ function notCounted(state: BlockClock['state'], { phase, done }: Position, helpe
     : 'Not counted: the block is being counted in.';
 }
 
+/** The turn a player has where stations hold fewer than the group, from 1: those who are there, in their order. */
+export function turnOf(
+  players: readonly { readonly id: string }[],
+  block: RunBlock,
+  playerId: string,
+): number {
+  const there = players.filter(({ id }) => block.players.some((one) => one.playerId === id));
+  return Math.floor(there.findIndex(({ id }) => id === playerId) / block.atOnce) + 1;
+}
+
 /** What a player does in a block now. */
 function nowOf(
   view: CourtView,
@@ -130,6 +143,7 @@ function nowOf(
     conditions,
     // What was decided holds for the step it was decided on.
     goals: goalsOf(done, player.age, moved ? null : own?.target),
+    leastLapS: leastLapOf(done.drill.steps, player.age),
     bestEver: (moved ? own?.bestOn?.[done.step.id] : own?.bestEver) ?? null,
   };
 }
@@ -267,18 +281,22 @@ export function useBlock(
       const counted = block.circuit ? overVisits(work.dose, block.circuit) : work.dose;
       const attempt =
         kind === 'result' ? attempts.length + 1 : roundNow(counted, phases, passedS, touches + drops);
-      if (attempt === null)
-        return notCounted(now.state, positionAt(phases, passedS), view.helper !== undefined);
+      const position = positionAt(phases, passedS);
+      const refused = (at: Position) => notCounted(now.state, at, view.helper !== undefined);
+      if (attempt === null) return refused(position);
       const { step, dose } = work;
-      const own =
-        kind === 'lap' && value === null
-          ? sinceS(attempts.at(-1)?.endedMs, phases, passedS, atMs)
-          : kind === 'touch' && step.lapParts
-            ? shareOfLap(step.lapParts.parts)
-            : value;
+      let own = kind === 'touch' && step.lapParts ? shareOfLap(step.lapParts.parts) : value;
+      if (kind === 'lap' && value === null) {
+        const stretches = ownStretches(phases, turnOf(view.players, block, playerId));
+        const at = positionAt(stretches, passedS);
+        const lastMs = attempts.at(-1)?.endedMs ?? null;
+        const lapS = lapTime({ clock: log.events(block.id, null), phases: stretches, lastMs, atMs });
+        if (typeof lapS === 'string' || isBetweenLaps(at, attempt, roundsOf(dose))) return refused(at);
+        own = lapS;
+      }
       const text =
         dose.kind === 'routine' && step.measure === 'weakest part'
-          ? partInText(routineAt(dose, positionAt(phases, passedS).phase.round).part, stretchesARound(dose))
+          ? partInText(routineAt(dose, position.phase.round).part, stretchesARound(dose))
           : // An answer comes a moment after its call, and is noted with it.
             // A whole pass of a sequence answers no one call.
             kind === 'touch' && value !== null
@@ -287,7 +305,7 @@ export function useBlock(
       void log.log({ blockId: block.id, playerId, kind, attempt, value: own, text, atMs });
       return null;
     },
-    [block, shared, playerNow, log, phasesFor, cues, steady, view.helper],
+    [block, shared, playerNow, log, phasesFor, cues, steady, view.helper, view.players],
   );
 
   const say = useCallback(
@@ -362,20 +380,4 @@ function lastOf(log: RunLog, mates: readonly string[]): TouchEvent[] {
   const [newest] = lasts;
   if (!newest || newest.playerId !== null || !sharedKinds.has(newest.kind)) return lasts.slice(0, 1);
   return lasts.filter((one) => one.playerId === null && one.kind === newest.kind && one.atMs === newest.atMs);
-}
-
-/**
- * Seconds of a lap, to a tenth: from the end of the lap before it, or from where this stretch of work began.
- * A lap that was started in an earlier stretch begins with this one.
- */
-function sinceS(
-  lastMs: number | undefined,
-  phases: readonly Phase[],
-  passedS: number,
-  nowMs: number,
-): number {
-  const { phase, leftS } = positionAt(phases, passedS);
-  const intoS = phase.kind === 'work' ? phase.seconds - leftS : 0;
-  const agoS = lastMs === undefined ? Infinity : (nowMs - lastMs) / 1000;
-  return Math.max(0.1, Math.round(10 * Math.min(intoS || passedS, agoS)) / 10);
 }

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { firstMigrations } from './first-migrations';
@@ -11,7 +11,19 @@ import { ids } from './scratch';
  * For tests: a book as it was when there were so many migrations, with a planned session of one timed block in it, and then
  * brought up to date.
  */
-export async function oldBook(migrations: number, { drillId, stepId }: { drillId: string; stepId: string }) {
+export async function oldBook(
+  migrations: number,
+  {
+    drillId,
+    stepId,
+    more = () => [],
+  }: {
+    readonly drillId: string;
+    readonly stepId: string;
+    /** What else was in it, before it is brought up to date. */
+    readonly more?: (at: { readonly sessionId: string; readonly blockId: string }) => readonly SQL[];
+  },
+) {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-old-'));
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
   await migrate(db, { migrationsFolder: firstMigrations(folder, migrations) });
@@ -21,6 +33,7 @@ export async function oldBook(migrations: number, { drillId, stepId }: { drillId
   for (const row of [
     sql`insert into session (id, title, day, start_time, booked_min, state, created_at_ms) values (${sessionId}, 'Old', '2026-11-24', '16:30', 45, 'planned', 0)`,
     sql`insert into block (id, session_id, position, drill_id, step_id, dose) values (${blockId}, ${sessionId}, 0, ${drillId}, ${stepId}, ${dose})`,
+    ...more({ sessionId, blockId }),
   ])
     await db.run(row);
   await migrateDatabase(db);

@@ -43,6 +43,8 @@ export interface ReviewLine {
   /** How many attempts were counted aloud, and how many were put right afterwards. */
   readonly reported: number;
   readonly fixed: number;
+  /** How many are shorter than they can be, and wait for the coach’s word. */
+  readonly doubtful: number;
   /** How many were heard, and how many come from a clip. */
   readonly heard: number;
   readonly seen: number;
@@ -143,9 +145,10 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
           dose,
           gate,
           tally: { ...summary, results },
-          whole: own.every((attempt) => attempt.result === null && attempt.drops === 0),
+          whole: own.every((attempt) => attempt.result === null && attempt.drops === 0 && !attempt.doubtful),
           reported: own.filter((attempt) => attempt.reported && !attempt.origin).length,
           fixed: own.filter((attempt) => attempt.fixed).length,
+          doubtful: own.filter((attempt) => attempt.doubtful).length,
           heard: own.filter(({ origin }) => origin?.startsWith('ear')).length,
           seen: own.filter(({ origin }) => origin?.startsWith('clip')).length,
           remarks: said.filter((one) => one.blockId === block.id && one.playerId === playerId),
