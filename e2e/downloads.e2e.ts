@@ -38,6 +38,12 @@ function isSound({ name, bytes }: Download): void {
   expect([name, sound?.(bytes)]).toEqual([name, true]);
 }
 
+/** What a press saves; where nothing comes, what was pressed is said. */
+const arrives = (what: string, press: () => Promise<void>): Promise<Download> =>
+  browser.download(press).catch((error: Error) => {
+    throw new Error(`${what}. ${error.message}`);
+  });
+
 /** Every link and button of the page that saves a file; what is alike on several pages (the same address but for its ids) once. */
 const savers = `[...document.querySelectorAll('a[download], [data-file]')].filter((one) => one.checkVisibility())`;
 
@@ -58,7 +64,7 @@ test.each([...views])('%s: what can be saved arrives', async (name, path, words)
       `const one = ${savers}[${nth}]; return one.getAttribute('href') ?? one.textContent.trim()`,
     );
     isSound(
-      await browser.download(async () => {
+      await arrives(`${name}, number ${nth}: ${label}`, async () => {
         const one = await browser.driver.executeScript<WebElement>(`return ${savers}[${nth}]`);
         // In the middle of the screen, away from the notices at its edge.
         await browser.driver.executeScript(

@@ -78,7 +78,7 @@ export async function openBrowser(width = 1280, height = 800, asked: BrowserAske
         .filter((entry) => entry.level.value >= logging.Level.WARNING.value)
         .map((entry) => entry.message);
     },
-    download: (press) => downloaded(downloads, press),
+    download: (press) => downloaded(downloads, press, host !== null),
     close: async () => {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });

@@ -19,4 +19,4 @@ export function cutText(text: string, longest: number): string {
 }
 
 /** A text as the name of a file on any computer: letters, digits, blanks, points and dashes. Empty where nothing of it is left. */
-export const asFileName = (text: string): string => text.replace(/[^\p{L}\p{N} .-]+/gu, ' ').trim();
+export const asFileName = (text: string): string => text.replace(/[^\p{L}\p{N}.-]+/gu, ' ').trim();

@@ -1,11 +1,11 @@
-import { leastLapS } from '@/core/counting/doubtful';
 import { forEverybody } from '@/core/counting/conditions';
 import type { TouchEvent } from '@/core/counting/event';
+import { triesOf } from '@/core/counting/limits';
 import { tally, type Attempt } from '@/core/counting/tally';
 import { groupBy } from '@/core/group-by';
-import { ageBandOf } from '@/drills/age-band';
 import type { Begun } from './begun';
 import { ladderFor, type Held, type HeldStep } from './held';
+import { limitsOfRecord } from './limits';
 import { easedOnCourt, otherHandOnCourt } from './on-court';
 
 /** A record that says all that results are made of. */
@@ -48,39 +48,60 @@ export function attemptsOf(record: WholeRecord, events: readonly TouchEvent[]): 
     const step = playerId === null ? undefined : stepOf(record, playerId);
     if (playerId === null || !step) return [];
     const ladder = ladderFor(record.held, playerId);
-    const leastS = leastLapS(marksOfLaps(record, ladder, playerId));
-    return tally([...forAll, ...own], step.measure, leastS).attempts.map((attempt) => {
-      const { number, touches, drops, startedMs, gaps, touchingMs } = attempt;
-      const { reported, origin, fixed, conditions, doubtful } = attempt;
-      // What nobody has confirmed stands for nothing, wherever results are asked for.
-      const result = doubtful ? null : attempt.result;
-      const moved = ladder.find((one) => one.id === conditions.stepId);
-      return {
-        playerId,
-        drillId: record.drillId,
-        stepId: (moved ?? step).id,
-        day: record.held.day,
-        ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported, origin },
-        eased: easedOnCourt(record.changes, conditions),
-        fixed: fixed !== null,
-        doubtful,
-        feed: conditions.feed,
-        ball: conditions.ball,
-        home: record.held.home === true,
-        otherHand: otherHandOnCourt(record.changes, conditions),
-      };
-    });
+    return tally([...forAll, ...own], step.measure, limitsOfRecord(record, playerId, step)).attempts.map(
+      (attempt) => {
+        const { number, touches, drops, startedMs, gaps, touchingMs } = attempt;
+        const { reported, origin, fixed, conditions, doubtful } = attempt;
+        // What nobody has confirmed stands for nothing, wherever results are asked for.
+        const result = doubtful ? null : attempt.result;
+        const moved = ladder.find((one) => one.id === conditions.stepId);
+        return {
+          playerId,
+          drillId: record.drillId,
+          stepId: (moved ?? step).id,
+          day: record.held.day,
+          ...{ number, result, touches, drops, startedMs, gaps, touchingMs, reported, origin },
+          eased: easedOnCourt(record.changes, conditions),
+          fixed: fixed !== null,
+          doubtful,
+          feed: conditions.feed,
+          ball: conditions.ball,
+          home: record.held.home === true,
+          otherHand: otherHandOnCourt(record.changes, conditions),
+        };
+      },
+    );
   });
 }
 
-/** The marks of a ladder's laps at a player's age; those of all ages there were, where it is not known. */
-const marksOfLaps = ({ held }: WholeRecord, ladder: readonly HeldStep[], playerId: string): number[] =>
-  ladder.flatMap(({ measure, marks }) => {
-    if (measure !== 'lap') return [];
-    const age = held.ages[playerId];
-    const own = age === undefined ? undefined : marks[ageBandOf(age)];
-    return (own ? [own] : Object.values(marks)).map(({ result }) => result);
-  });
+/**
+ * Counts in a block that have no place there, by their ids, and why: more than the dose has, a zone that is not there, a
+ * typed result that cannot be.
+ */
+export function strangeCounts(record: Begun, events: readonly TouchEvent[]): Map<string, string> {
+  const forAll = forEverybody(events);
+  const found = new Map<string, string>();
+  for (const [playerId, own] of groupBy(events, (event) => event.playerId)) {
+    const { held } = record;
+    const step = playerId === null || !held ? undefined : stepOf({ ...record, held }, playerId);
+    if (playerId === null || !step) continue;
+    const { attempts, surplus } = tally(
+      [...forAll, ...own],
+      step.measure,
+      limitsOfRecord(record, playerId, step),
+    );
+    for (const id of surplus)
+      found.set(id, 'is one more than the dose has, or names a zone that is not there');
+    for (const { eventId, doubtful, reported } of attempts)
+      if (doubtful && reported && step.measure !== 'lap')
+        found.set(eventId, 'is more than one attempt can be');
+  }
+  return found;
+}
+
+/** Does a block set an end to what is counted in it, or say what its zones are worth? */
+export const hasLimits = ({ dose, scoring }: Begun): boolean =>
+  Number.isFinite(triesOf(dose)) || dose.kind === 'hold' || Object.keys(scoring.zones).length > 0;
 
 /** The step a player worked on when the block was begun; the block's own for who came later. */
 function stepOf(record: WholeRecord, playerId: string): HeldStep | undefined {

@@ -25,6 +25,8 @@ export function FileButton({ before, className, children, ...asked }: Props) {
     const outcome = await fetchFile(asked);
     setMaking(false);
     if (!outcome.ok) notice({ text: problemsText(outcome), tone: 'stop' });
+    // Over plain http browsers ask, at the edge of their window, whether a document is to be kept.
+    else if (!isSecureContext) notice({ text: `${asked.name}: if the browser asks, choose Keep.` });
   };
   return (
     <Button data-file className={className} aria-disabled={making} onClick={() => void take()}>

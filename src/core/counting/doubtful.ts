@@ -1,3 +1,4 @@
+import type { AttemptLimits } from './limits';
 import type { Measure } from './measure';
 
 /**
@@ -14,9 +15,9 @@ export const leastShareOfMark = 0.5;
 export const leastLapS = (marks: readonly number[]): number =>
   marks.length === 0 ? 0 : leastShareOfMark * Math.min(...marks);
 
-/** Is a result less than can be, and not yet put right or confirmed by the coach? */
+/** Is a result less or more than can be, and not yet put right or confirmed by the coach? */
 export const isDoubtful = (
   measure: Measure,
   { result, fixed }: { readonly result: number | null; readonly fixed: boolean },
-  leastS: number,
-): boolean => measure === 'lap' && result !== null && !fixed && result < leastS;
+  { leastS, most }: Pick<AttemptLimits, 'leastS' | 'most'>,
+): boolean => result !== null && !fixed && (measure === 'lap' ? result < leastS : result > most);

@@ -2,7 +2,8 @@ import { BounceSpread, earMs } from './bounce-spread';
 import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
 import { isDoubtful } from './doubtful';
-import { countKinds, type TouchEvent } from './event';
+import { isSurplus, noLimits, type AttemptLimits } from './limits';
+import { countKinds, type CountKind, type TouchEvent } from './event';
 import { liveEvents } from './live';
 import { touchesOf } from './pass';
 import { better, inParts, measures, type Measure } from './measure';
@@ -57,6 +58,8 @@ export interface Tally extends Summary {
   readonly shots: number;
   /** What the next attempt is made under. */
   readonly conditions: Conditions;
+  /** Marks that had no place in their attempt, by their ids: they count nothing. */
+  readonly surplus: readonly string[];
 }
 
 interface Draft {
@@ -77,6 +80,9 @@ interface Draft {
   fixed: Fix | null;
   /** The result it had when it was put right: what comes after that counts on. */
   fixedAt: number;
+  /** Marks that have found their place in it. */
+  tries: number;
+  limits: AttemptLimits;
   conditions: Conditions;
   eventId: string;
 }
@@ -88,22 +94,30 @@ const counts: readonly string[] = countKinds;
  * attempts, bests, totals, rate and score. Any order of arrival, any duplicates and any undos give the same tally (see
  * {@link liveEvents}); a drop that comes last never lowers a best. An adjustment closes the running attempt, so that
  * no attempt is made under two conditions.
- * @param leastS a lap of fewer seconds is doubtful and no best (see ./doubtful)
+ * @param limitsUnder what an attempt can be under some conditions: marks that have no place in it are passed over, and a
+ *   result that cannot be is doubtful and no best
  */
-export function tally(events: Iterable<TouchEvent>, measure: Measure, leastS = 0): Tally {
+export function tally(
+  events: Iterable<TouchEvent>,
+  measure: Measure,
+  limitsUnder: (conditions: Conditions) => AttemptLimits = () => noLimits,
+): Tally {
   const drafts: Draft[] = [];
   const draftOf = new Map<string, Draft>();
   const spreads = new Map<Draft, BounceSpread>();
   const weakest = new Map<Draft, WeakestPart>();
   const scored = measure === 'points' || measure === 'grade';
   let conditions = asPlanned;
+  let limits = limitsUnder(conditions);
   let score = 0;
   let shots = 0;
+  const surplus: string[] = [];
   for (const event of liveEvents(events)) {
     if (isAdjustment(event)) {
       const next = adjusted(conditions, event);
       const last = drafts.at(-1);
       if (next !== conditions && last) last.open = false;
+      if (next !== conditions) limits = limitsUnder(next);
       conditions = next;
       continue;
     }
@@ -118,6 +132,14 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure, leastS = 0
     }
     if (!counts.includes(event.kind)) continue;
     const draft = draftFor(drafts, event, measure, conditions);
+    if (isSurplus(limits, { kind: event.kind as CountKind, value: event.value, tries: draft.tries })) {
+      // One that was made for it alone is none.
+      if (draft.tries === 0) drafts.pop();
+      surplus.push(event.id);
+      continue;
+    }
+    draft.limits = limits;
+    draft.tries += 1;
     draftOf.set(event.id, draft);
     const gap = event.atMs - draft.endedMs;
     draft.endedMs = Math.max(draft.endedMs, event.atMs);
@@ -172,11 +194,13 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure, leastS = 0
     } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + many : value;
   }
   for (const draft of drafts) score += putRight(draft, measure, scored);
-  const attempts = drafts.map(({ round: _round, waiting: _waiting, fixedAt: _at, ...draft }, index) => ({
-    number: index + 1,
-    ...draft,
-    doubtful: isDoubtful(measure, { result: draft.result, fixed: draft.fixed !== null }, leastS),
-  }));
+  const attempts = drafts.map(
+    ({ round: _round, waiting: _waiting, fixedAt: _at, tries: _tries, limits, ...draft }, index) => ({
+      number: index + 1,
+      ...draft,
+      doubtful: isDoubtful(measure, { result: draft.result, fixed: draft.fixed !== null }, limits),
+    }),
+  );
   const last = drafts.at(-1);
   const runs = last && last.conditions === conditions && (measure !== 'row' || last.open);
   return {
@@ -186,6 +210,7 @@ export function tally(events: Iterable<TouchEvent>, measure: Measure, leastS = 0
     score,
     shots,
     conditions,
+    surplus,
   };
 }
 
@@ -254,6 +279,8 @@ function draftFor(drafts: Draft[], event: TouchEvent, measure: Measure, conditio
     origin: event.origin ?? null,
     fixed: null,
     fixedAt: 0,
+    tries: 0,
+    limits: noLimits,
     conditions,
     eventId: event.id,
   };

@@ -1,6 +1,7 @@
 import { Ear, Square, X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { seedOf } from '@/core/fingerprint';
+import { limitsOfDose } from '@/core/counting/limits';
 import type { Dose } from '@/core/dose/dose';
 import type { EarSources } from '@/court/ear';
 import { heardMarks, keptAs } from '@/court/heard-marks';
@@ -86,6 +87,7 @@ export function CountByEar(props: ByEarProps) {
           <p>What you type is kept instead.</p>
           <TypeNumber
             measure={step.measure}
+            most={limitsOfDose(dose, step.measure, null).most}
             unit={unit}
             onKeep={(value) => {
               if (!listening.settle()) return;

@@ -2,6 +2,7 @@
 
 import { Check, Ear, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { limitsOfDose, triesOf, triesSoFar } from '@/core/counting/limits';
 import type { Tally } from '@/core/counting/tally';
 import { growingRounds, type Dose } from '@/core/dose/dose';
 import { isKept } from '@/core/planning/vow/keeping';
@@ -56,7 +57,9 @@ export function CountPart(props: Props) {
   const hears = asked && ear !== null;
   const share = Math.min(1, doneShare(dose, count.attempts));
   const { measure } = part;
-  const attempt = Math.max(round, 1);
+  // A set is an attempt by itself: what is done beyond the dose begins another.
+  const set = Math.floor(triesSoFar(measure, count) / triesOf(dose));
+  const attempt = Math.max(round, set + 1);
   return (
     <div className="space-y-3" data-share={share.toFixed(2)}>
       <Done share={share} count={count} part={part} />
@@ -105,7 +108,7 @@ export function CountPart(props: Props) {
           </button>
         )}
         {!part.together && !hears && (
-          <Typed part={part} attempts={count.attempts.length} round={round} onMark={onMark} />
+          <Typed part={part} dose={dose} attempts={count.attempts.length} round={round} onMark={onMark} />
         )}
       </div>
     </div>
@@ -256,10 +259,11 @@ function Timed({
 /** A count that was said aloud, typed in. */
 function Typed({
   part,
+  dose,
   attempts,
   round,
   onMark,
-}: Pick<Props, 'part' | 'round' | 'onMark'> & { readonly attempts: number }) {
+}: Pick<Props, 'part' | 'dose' | 'round' | 'onMark'> & { readonly attempts: number }) {
   const [open, setOpen] = useState(false);
   if (!open)
     return (
@@ -270,6 +274,13 @@ function Typed({
   return (
     <TypeNumber
       {...part}
+      most={
+        limitsOfDose(
+          dose,
+          part.measure,
+          part.zones.length > 0 ? part.zones.map(({ points }) => points) : null,
+        ).most
+      }
       onKeep={(value) => {
         onMark({ kind: 'result', attempt: Math.max(round, attempts + 1), value });
         setOpen(false);

@@ -1,15 +1,18 @@
 import { useState } from 'react';
+import { tooHigh } from '@/core/counting/limits';
 import { inTenths, type Measure } from '@/core/counting/measure';
 import { buttonClass } from '@/ui/button-class';
 
 interface Props {
   readonly measure: Measure;
   readonly unit: string;
+  /** The highest result there can be; Infinity where nothing sets an end. */
+  readonly most: number;
   readonly onKeep: (value: number) => void;
 }
 
 /** A number somebody knows, typed in. */
-export function TypeNumber({ measure, unit, onKeep }: Props) {
+export function TypeNumber({ measure, unit, most, onKeep }: Props) {
   const [text, setText] = useState('');
   const [problem, setProblem] = useState('');
   const keep = () => {
@@ -17,6 +20,8 @@ export function TypeNumber({ measure, unit, onKeep }: Props) {
     const whole = inTenths(measure) || Number.isInteger(value);
     if (text.trim() === '' || !Number.isFinite(value) || value < 0 || value > 10_000 || !whole)
       return setProblem(`Type a number from 0 to 10000${inTenths(measure) ? '' : ', a whole one'}.`);
+    const high = tooHigh(measure, most, value);
+    if (high) return setProblem(high);
     onKeep(value);
   };
   return (

@@ -10,6 +10,7 @@ import { Chip } from './chip';
 import { conditionWords } from './condition-words';
 import { momentAt } from '@/ui/dates';
 import { CountPad } from './count-pad';
+import { mostNow } from './type-count';
 import type { RunLog } from '@/court/run-log';
 import type { CourtPlayer } from './court-view';
 import type { BlockRun } from './use-block';
@@ -23,10 +24,10 @@ interface Props {
 /** One player's attempts in this block, any of which can be put right, and their answers call by call. */
 export function AttemptsList({ run, player, log }: Props) {
   const { block, drill } = run;
-  const { work, leastLapS } = run.playerNow(player.id);
+  const { work, limitsUnder, conditions } = run.playerNow(player.id);
   const { measure } = work.step;
   const events = log.eventsOf(block.id, player.id);
-  const { attempts } = tally(events, measure, leastLapS);
+  const { attempts } = tally(events, measure, limitsUnder);
   const fix = ({ eventId }: Attempt, value: number) =>
     run.say({ playerId: player.id, kind: 'fix', ref: eventId, value });
   const answers = answersByCall(events);
@@ -78,6 +79,7 @@ export function AttemptsList({ run, player, log }: Props) {
         title={fixing && `${player.name}: correct attempt ${fixing.number}`}
         intro={`What it should be, ${measures[measure].unit}. The first count stays in the log; Undo takes the correction back.`}
         measure={measure}
+        most={fixing?.conditions.stepId === conditions.stepId ? mostNow(run, player.id) : undefined}
         onClose={() => setFixing(null)}
         onKeep={(value) => {
           fix(fixing!, value);

@@ -2,6 +2,7 @@
 
 import { Check, Delete } from 'lucide-react';
 import { useState } from 'react';
+import { tooHigh } from '@/core/counting/limits';
 import { inTenths, measures, type Measure } from '@/core/counting/measure';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -11,6 +12,8 @@ interface Props {
   readonly title: string | null;
   readonly intro: string;
   readonly measure: Measure;
+  /** The highest result there can be; Infinity where nothing sets an end. */
+  readonly most?: number;
   readonly onKeep: (value: number) => void;
   readonly onClose: () => void;
 }
@@ -26,7 +29,7 @@ export function padNumber(text: string): number | null {
 }
 
 /** A big pad for a count that somebody counted aloud. Digits can be typed on a keyboard too. */
-export function CountPad({ title, intro, measure, onKeep, onClose }: Props) {
+export function CountPad({ title, intro, measure, most = Infinity, onKeep, onClose }: Props) {
   return (
     <Dialog
       open={title !== null}
@@ -34,12 +37,12 @@ export function CountPad({ title, intro, measure, onKeep, onClose }: Props) {
       title={title ?? ''}
       intro={intro}
     >
-      {title !== null && <Pad measure={measure} onKeep={onKeep} />}
+      {title !== null && <Pad measure={measure} most={most} onKeep={onKeep} />}
     </Dialog>
   );
 }
 
-function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
+function Pad({ measure, most, onKeep }: Required<Pick<Props, 'measure' | 'most' | 'onKeep'>>) {
   const [text, setText] = useState('');
   const value = padNumber(text);
   const add = (key: string) =>
@@ -48,8 +51,9 @@ function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
         return now;
       return now === '0' && key !== '.' ? key : now + key;
     });
+  const problem = value === null ? null : tooHigh(measure, most, value);
   const keep = () => {
-    if (value !== null) onKeep(value);
+    if (value !== null && problem === null) onKeep(value);
   };
   return (
     <form
@@ -62,6 +66,8 @@ function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
       <div className="flex items-baseline justify-center gap-3">
         <input
           aria-label="Count"
+          aria-invalid={problem !== null}
+          aria-describedby={problem === null ? undefined : 'count-problem'}
           inputMode="none"
           autoComplete="off"
           value={text}
@@ -74,6 +80,9 @@ function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
         />
         <span className="text-xl">{measures[measure].unit}</span>
       </div>
+      <p id="count-problem" role="alert" className="min-h-6 font-semibold text-stop">
+        {problem}
+      </p>
       <div className="grid grid-cols-3 gap-2">
         {keys.map((key) => (
           <button
@@ -96,7 +105,7 @@ function Pad({ measure, onKeep }: Pick<Props, 'measure' | 'onKeep'>) {
       </div>
       <button
         type="submit"
-        disabled={value === null}
+        disabled={value === null || problem !== null}
         className={buttonClass('now', 'min-h-16 w-full text-xl')}
       >
         <Check aria-hidden /> Keep {value ?? ''}

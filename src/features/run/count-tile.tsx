@@ -15,6 +15,8 @@ import type { Step } from '@/drills/types';
 import { better, numberInWords, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { summaryOf, tally, type Tally } from '@/core/counting/tally';
+import { doneInWords, triesSoFar } from '@/core/counting/limits';
+import type { LimitsUnder } from '@/session/limits';
 import type { Dose } from '@/core/dose/dose';
 import { roundWords as wordsOfRound } from '@/core/run/sides';
 import { growingRoundAt, roundNow } from '@/core/run/round';
@@ -47,8 +49,10 @@ export interface CountTileProps {
   /** True when this dose is too small to pass the step. */
   readonly tooShort?: boolean;
   readonly bestEver: number | null;
-  /** A lap of fewer seconds is doubtful. */
-  readonly leastLapS: number;
+  /** What its attempts can be. */
+  readonly limitsUnder: LimitsUnder;
+  /** Marks the dose has room for. */
+  readonly inAll: number;
   readonly events: readonly TouchEvent[];
   readonly onMark: (playerId: string, kind: CountKind, value?: number, lateMs?: number) => void;
   /** An answer beside the mark of that id. */
@@ -78,10 +82,11 @@ function roundOf({ dose, phases, round }: CountTileProps, tries: number): number
 
 /** One child on court: the count, and the zones that make it. */
 export const CountTile = memo(function CountTile(props: CountTileProps) {
-  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS, leastLapS } = props;
+  const { playerId, name, digit, step, dose, target, tooShort, bestEver, events, heldS, limitsUnder, inAll } =
+    props;
   const { onMark, onBeside, onType, ear, compact = false, pass = null } = props;
   const { measure } = step;
-  const result = useMemo(() => tally(events, measure, leastLapS), [events, measure, leastLapS]);
+  const result = useMemo(() => tally(events, measure, limitsUnder), [events, measure, limitsUnder]);
   useSpoken(props, result);
   const [missed, sawMiss] = useMoment(missSeenMs);
   const mark = (kind: CountKind, value: number | undefined, lateMs: number) =>
@@ -90,13 +95,10 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const round = roundOf(props, tries);
   const { set, side } = wordsOfRound(dose, measure, round);
   const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
-  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver, pass }} />;
+  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver, pass, inAll }} />;
 
   if (measure === 'points' || measure === 'grade') {
-    const left = Math.max(
-      0,
-      (dose.kind === 'shots' ? dose.shots : dose.kind === 'reps' ? dose.reps : 0) - result.shots,
-    );
+    const left = Math.max(0, inAll - result.shots);
     const most = result.score + left * Math.max(...(step.zones ?? []).map((zone) => zone.points), 0);
     return (
       <Frame {...props}>
@@ -292,13 +294,15 @@ function Line({
   tooShort,
   bestEver,
   pass,
-}: Pick<CountTileProps, 'target' | 'tooShort' | 'bestEver' | 'pass'> & {
+  inAll,
+}: Pick<CountTileProps, 'target' | 'tooShort' | 'bestEver' | 'pass' | 'inAll'> & {
   readonly measure: Measure;
   readonly result: Tally;
 }) {
   // Today's best is of the step that is worked on now.
   const own = result.attempts.filter((one) => one.conditions.stepId === result.conditions.stepId);
   const { best } = summaryOf(own, measure);
+  const done = doneInWords({ tries: triesSoFar(measure, result), inAll });
   const there = best !== null && reaches(measure, best, target);
   const newBest = best !== null && bestEver !== null && better(measure, bestEver, best) !== bestEver;
   return (
@@ -308,6 +312,11 @@ function Line({
         measure !== 'points' && measure !== 'grade' && 'text-[clamp(1.125rem,6cqh,2rem)]',
       )}
     >
+      {done && (
+        <span className="font-bold" data-done>
+          {done}
+        </span>
+      )}
       <span className={cx(there && 'font-bold text-safe')}>
         aim {numberInWords(measure, target)}
         {there && ' ✓'}

@@ -115,9 +115,9 @@ interface PlayerProps {
 }
 
 function PlayerCounts({ run, court: { log }, player, onType }: PlayerProps) {
-  const { work, leastLapS } = run.playerNow(player.id);
+  const { work, limitsUnder } = run.playerNow(player.id);
   const { step } = work;
-  const { attempts } = tally(log.eventsOf(run.block.id, player.id), step.measure, leastLapS);
+  const { attempts } = tally(log.eventsOf(run.block.id, player.id), step.measure, limitsUnder);
   const doubtful = attempts.filter((one) => one.doubtful).length;
   const { best } = summaryOf(attempts, step.measure);
   return (

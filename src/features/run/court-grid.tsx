@@ -77,7 +77,7 @@ export function CourtGrid(props: Props) {
         {refusal}
       </p>
       {players.map((player) => {
-        const { work, conditions, goals, bestEver, leastLapS } = run.playerNow(player.id);
+        const { work, conditions, goals, bestEver, limitsUnder, inAll } = run.playerNow(player.id);
         const turn = turnOf(all, block, player.id);
         return (
           <LiveTile
@@ -97,7 +97,8 @@ export function CourtGrid(props: Props) {
             target={goals.aim}
             tooShort={goals.tooShort}
             bestEver={bestEver}
-            leastLapS={leastLapS}
+            limitsUnder={limitsUnder}
+            inAll={inAll}
             log={log}
             blockId={block.id}
             onMark={onMark}

@@ -1,4 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
+import { noLimits, triesInAll } from '@/core/counting/limits';
 import { plainBook } from '@/drills';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { phasesOf, positionAt } from '@/core/run/phases';
@@ -48,7 +49,8 @@ const tile = (
       dose={plainBook.step(drill, step)!.doses['10-12']}
       target={5}
       bestEver={7}
-      leastLapS={0}
+      limitsUnder={() => noLimits}
+      inAll={triesInAll(plainBook.step(drill, step)!.doses['10-12'])}
       events={marks(kinds)}
       onMark={() => undefined}
       onBeside={() => undefined}

@@ -72,7 +72,7 @@ function Row({ player, run, log }: { player: CourtPlayer } & NumbersSheetProps) 
   const { block } = run;
   const now = run.playerNow(player.id);
   const { step } = now.work;
-  const result = tally(log.eventsOf(block.id, player.id), step.measure, now.leastLapS);
+  const result = tally(log.eventsOf(block.id, player.id), step.measure, now.limitsUnder);
   const onStep = result.attempts.filter((one) => one.conditions.stepId === result.conditions.stepId);
   const results = onStep.map((attempt) => attempt.result);
   const { best } = summaryOf(onStep, step.measure);

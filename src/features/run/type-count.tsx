@@ -1,6 +1,7 @@
 'use client';
 
 import type { CountKind } from '@/core/counting/event';
+import { mostTyped } from '@/session/limits';
 import { CountPad } from './count-pad';
 import type { CourtPlayer } from './court-view';
 import type { BlockRun } from './use-block';
@@ -13,12 +14,19 @@ interface Props {
   readonly onClose: () => void;
 }
 
+/** The highest result one attempt of a player can have now. */
+export function mostNow(run: BlockRun, playerId: string): number {
+  const { work } = run.playerNow(playerId);
+  return mostTyped(work.step, work.dose);
+}
+
 /** Types the count of somebody who was counted aloud. */
 export function TypeCount({ run, player, onMark, onClose }: Props) {
   return (
     <CountPad
       title={player ? `${player.name}: we counted aloud` : null}
       intro="The result of one attempt. It is marked as reported."
+      most={player ? mostNow(run, player.id) : undefined}
       measure={player ? run.playerNow(player.id).work.step.measure : run.step.measure}
       onClose={onClose}
       onKeep={(value) => {

@@ -3,7 +3,8 @@
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
 import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session/court-clock';
-import { goalsOf, leastLapOf, type Goals } from '@/session/goals';
+import { limitsOnCourt, type LimitsUnder } from '@/session/limits';
+import { goalsOf, type Goals } from '@/session/goals';
 import { ageIn } from '@/session/held';
 import { workOnCourt, type CourtWork } from '@/session/on-court';
 import { strokesInRound } from '@/core/setting';
@@ -23,6 +24,7 @@ import {
 } from '@/core/counting/event';
 import { matesOf } from '@/core/planning/circuit/circuit';
 import { groupOf } from '@/core/planning/circuit/rotation';
+import { refusalOf, triesInAll, triesSoFar } from '@/core/counting/limits';
 import { tally } from '@/core/counting/tally';
 import { blockClock, elapsedS, type BlockClock } from '@/core/run/block-clock';
 import { courtChanges, extended } from '@/core/run/court-changes';
@@ -30,7 +32,7 @@ import { lapTime } from '@/core/run/lap-time';
 import { ownStretches, positionAt, roundsOf, type Phase, type Position } from '@/core/run/phases';
 import { isBetweenLaps, roundNow, routineAt } from '@/core/run/round';
 import { lateTapS } from '@/core/run/late-tap';
-import { stretchesARound } from '@/core/dose/dose';
+import { stretchesARound, type Dose } from '@/core/dose/dose';
 import { partInText } from '@/core/counting/weakest-part';
 import type { RunBlock, RunPlayer } from '@/server/views/session-run';
 import { usePart } from '@/ui/use-part';
@@ -47,8 +49,10 @@ export interface PlayerNow {
   readonly conditions: Conditions;
   readonly goals: Goals;
   readonly bestEver: number | null;
-  /** A lap of fewer seconds is doubtful. */
-  readonly leastLapS: number;
+  /** What its attempts can be. */
+  readonly limitsUnder: LimitsUnder;
+  /** Marks its dose has room for; Infinity where the clock or a drop ends it. */
+  readonly inAll: number;
 }
 
 export interface BlockRun {
@@ -122,6 +126,10 @@ export function turnOf(
   return Math.floor(there.findIndex(({ id }) => id === playerId) / block.atOnce) + 1;
 }
 
+/** A dose as often as it is done in a block: at every visit of a circuit. */
+const overAllVisits = ({ circuit }: RunBlock, dose: Dose): Dose =>
+  circuit ? overVisits(dose, circuit) : dose;
+
 /** What a player does in a block now. */
 function nowOf(
   view: CourtView,
@@ -137,13 +145,15 @@ function nowOf(
   const player = { id: found.id, age: ageIn(block, found) };
   const own: RunPlayer | undefined = block.players.find((one) => one.playerId === playerId);
   const done = workOnCourt(book, block, player, conditions, share)!;
-  const moved = done.step.id !== workOnCourt(book, block, player, asPlanned)!.step.id;
+  const planned = workOnCourt(book, block, player, asPlanned)!;
+  const moved = done.step.id !== planned.step.id;
   return {
     work: done,
     conditions,
     // What was decided holds for the step it was decided on.
     goals: goalsOf(done, player.age, moved ? null : own?.target),
-    leastLapS: leastLapOf(done.drill.steps, player.age),
+    limitsUnder: limitsOnCourt(planned, player.age),
+    inAll: triesInAll(overAllVisits(block, done.dose)),
     bestEver: (moved ? own?.bestOn?.[done.step.id] : own?.bestEver) ?? null,
   };
 }
@@ -271,14 +281,21 @@ export function useBlock(
   const mark = useCallback(
     (playerId: string, kind: CountKind, value: number | null = null, lateMs = 0): string | null => {
       if (!block || !shared) return null;
-      const { work } = playerNow(playerId);
-      const { touches, drops, attempts } = tally(log.eventsOf(block.id, playerId), work.step.measure);
+      const { work, limitsUnder, conditions, inAll } = playerNow(playerId);
+      const so = tally(log.eventsOf(block.id, playerId), work.step.measure);
+      const { touches, drops, attempts } = so;
       const now = blockClock(log.events(block.id, null));
       // The mark belongs to the moment the finger came down: bounces and laps are timed by it.
       const atMs = Math.round(steady.now() - lateMs);
       const passedS = elapsedS(now, atMs);
       const phases = phasesFor(playerId);
-      const counted = block.circuit ? overVisits(work.dose, block.circuit) : work.dose;
+      const counted = overAllVisits(block, work.dose);
+      const soFar = {
+        tries: triesSoFar(work.step.measure, so),
+        inAll,
+      };
+      const surplus = refusalOf(limitsUnder(conditions), soFar, { kind, value });
+      if (surplus !== null) return surplus;
       const attempt =
         kind === 'result' ? attempts.length + 1 : roundNow(counted, phases, passedS, touches + drops);
       const position = positionAt(phases, passedS);

@@ -238,6 +238,27 @@ describe('a plan that changes under a device that counts', () => {
     expect(placed!.step_id).toBe('row-20');
   });
 
+  test('a shot beyond the last, a zone no ring has and a result that cannot be are refused, with why', async () => {
+    const step = plainBook.step('ring-target', 'underarm-throw')!;
+    const ring = { ...at.block, drillId: 'ring-target', stepId: step.id, dose: step.doses['10-12'] };
+    value(await replan([ring]));
+    const { shots } = ring.dose as { shots: number };
+    const zone = (points: number) => one('zone', { value: points });
+    await send([begun(ring), ...Array.from({ length: shots - 1 }, () => zone(step.zones![0]!.points))]);
+    const last = zone(0);
+    const outcome = await ingestTouches(box.context, {
+      events: [last, zone(1), one('result', { attempt: 2, value: 1000 }), zone(7)],
+    });
+    expect(outcome.refused!.map(({ index, message }) => [index, message])).toEqual([
+      [1, 'is one more than the dose has, or names a zone that is not there'],
+      [2, 'is more than one attempt can be'],
+      [3, 'is one more than the dose has, or names a zone that is not there'],
+    ]);
+    // What has its place is stored; the same again is no surplus.
+    expect(value(await ingestTouches(box.context, { events: [last] }))).toEqual({ stored: 1 });
+    expect(value(await ingestTouches(box.context, { events: [last] }))).toEqual({ stored: 0 });
+  });
+
   test('marks made under another plan are named, and the others of the batch are not stored either', async () => {
     value(await replan([moved()]));
     const right = touches(2, { under: under(moved()) });

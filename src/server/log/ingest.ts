@@ -1,9 +1,18 @@
 import { begunOf, isRecord, readBegun, underOf, type Begun } from '@/session/begun';
-import { isMadeUnder, type TouchEvent } from '@/core/counting/event';
+import { countKinds, isMadeUnder, type TouchEvent } from '@/core/counting/event';
 import { groupBy } from '@/core/group-by';
 import { done, type Outcome } from '@/core/outcome';
+import { hasLimits, strangeCounts } from '@/session/rebuild';
 import type { Executor } from '@/data/database';
-import { appendEvents, recordEvents, blockWorks, markStale, storedAs, type BlockWork } from '@/data/log';
+import {
+  appendEvents,
+  eventsOfBlocks,
+  recordEvents,
+  blockWorks,
+  markStale,
+  storedAs,
+  type BlockWork,
+} from '@/data/log';
 import { moveSessionTo, startSessionsOf } from '@/data/session';
 import { erasedIds } from '@/data/squad';
 import { write } from '@/data/write';
@@ -86,6 +95,8 @@ async function refusals(
   const stored = new Map(known.map((event) => [event.id, contentsOf(event)]));
   const inBatch = new Map<string, string>();
 
+  const strangers = await strangeOf(tx, events, begun, stored);
+
   return events.flatMap<RefusedEvent>((event, index) => {
     const work = works.get(event.blockId);
     const refuse = (why: RefusedEvent['why'], message: string) => [{ index, id: event.id, why, message }];
@@ -109,12 +120,36 @@ async function refusals(
     }
     if (event.kind === 'correct' && !readBegun(event.text))
       return refuse('unsound', 'does not say what the block was');
+    const why = strangers.get(event.id);
+    if (why !== undefined) return refuse('unsound', why);
     const binds = isMadeUnder(event.kind) || event.kind === 'undo';
     if (event.under && binds && !expected(work, begun.get(event.blockId), event).includes(event.under))
       return refuse('plan', 'was made under another plan of its block');
     return [];
   });
 }
+
+/**
+ * Counts of a batch that have no place in their blocks, with why. Only blocks whose dose sets an end, or that have zones,
+ * are read for it: the others cost nothing.
+ */
+async function strangeOf(
+  tx: Executor,
+  events: readonly TouchEvent[],
+  begun: ReadonlyMap<string, Records>,
+  stored: ReadonlyMap<string, string>,
+): Promise<ReadonlyMap<string, string>> {
+  const counting = new Set(events.filter(({ kind }) => isCount.has(kind)).map(({ blockId }) => blockId));
+  const limited = [...counting].filter((id) => begun.has(id) && hasLimits(begun.get(id)![1]));
+  if (limited.length === 0) return new Map();
+  const before = groupBy(await eventsOfBlocks(tx, limited), (event) => event.blockId);
+  const coming = groupBy(events, (event) => event.blockId);
+  const found = limited.flatMap((id) => [
+    ...strangeCounts(begun.get(id)![1], [...(before.get(id) ?? []), ...(coming.get(id) ?? [])]),
+  ]);
+  return new Map(found.filter(([id]) => !stored.has(id)));
+}
+const isCount: ReadonlySet<string> = new Set(countKinds);
 
 /**
  * All an event says, as one text: an id that comes again must say the same. Not who made it: another coach may have
