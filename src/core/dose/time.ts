@@ -1,4 +1,4 @@
-import { expectedDropsToRow, expectedTouchesToRow } from '../skill/row-odds';
+import { cappedRow } from '../skill/capped-row';
 import { growingRounds, growingSum, routineStretches, type Dose } from './dose';
 
 /** What a dose needs to know about the step and the player to become time. */
@@ -113,19 +113,17 @@ function byTries(tries: number, bouts: number, restS: number, pace: Pace): DoseW
 }
 
 /**
- * In-a-row: every try (good or dropped) takes `perTouchS`, every drop costs `dropCostS` more.
- * The expectation is cut at the cap, because that is when the block ends.
+ * In-a-row: every try (good or dropped) takes `perTouchS`, every drop costs `dropCostS` more, and the cap ends it. The mean is
+ * of the time as it is cut: some are there early, which a mean that is cut afterwards would not know. The tries are those that fill that time (Wald's identity).
  */
 function rowWork(
   target: number,
   capS: number,
   pace: Pace,
 ): Pick<DoseWork, 'workS' | 'touches' | 'tries' | 'capped'> {
-  const tries = expectedTouchesToRow(pace.successRate, target);
-  const drops = expectedDropsToRow(pace.successRate, target);
-  const uncappedS = tries * pace.perTouchS + drops * pace.dropCostS;
-  if (uncappedS <= capS) return { workS: uncappedS, touches: tries - drops, tries, capped: false };
-  return { workS: capS, ...touchesIn(capS, pace), capped: true };
+  const { successRate: p, perTouchS: tryS, dropCostS: dropS } = pace;
+  const { seconds, reached } = cappedRow({ p, target, tryS, dropS, capS });
+  return { workS: seconds, ...touchesIn(seconds, pace), capped: reached < 0.5 };
 }
 
 /** Tries and good touches in a stretch of time: each try costs its own time plus its share of drops. */

@@ -3,7 +3,8 @@ import type { DoseTime, Pace } from '../dose/time';
 import type { ExplainedInput, Explanation } from '../explain';
 import type { BlockTime } from '../planning/block-time';
 import type { SuccessRate } from '../skill/success-rate';
-import { chanceOfRow, expectedTouchesToRow } from '../skill/row-odds';
+import { cappedRow } from '../skill/capped-row';
+import { expectedTouchesToRow } from '../skill/row-odds';
 import { inMinutes, percent } from '../words';
 import { partsOfASecond } from './rounding';
 
@@ -32,7 +33,7 @@ const formulas: Record<Dose['kind'], string> = {
   course: 'rounds × laps × time of one + a rest after every round but the last',
   growing: 'lines × n(n + 1)/2 × time of one + a rest after every round but the last',
   routine: 'all parts on all their sides + a change between any two',
-  row: 'expected tries × time of one + expected drops × cost of a drop, cut at the time cap. Expected tries to N in a row at success rate p are (1/p^N − 1) / (1 − p)',
+  row: 'mean time until the row is there, where the cap ends the longer ones. Without a cap: expected tries × time of one + expected drops × cost of a drop. Expected tries to N in a row at success rate p are (1/p^N − 1) / (1 − p)',
 };
 
 /** Opens the time of a block. */
@@ -83,8 +84,16 @@ export function explainBlockTime({ dose, pace, time, who, rate, origins }: Block
       },
       {
         label: 'Chance to get there before the cap',
-        value: percent(chanceOfRow(pace.successRate, dose.target, triesIn(dose.capS, pace))),
-        from: `in about ${triesIn(dose.capS, pace)} tries`,
+        value: percent(
+          cappedRow({
+            p: pace.successRate,
+            target: dose.target,
+            tryS: pace.perTouchS,
+            dropS: pace.dropCostS,
+            capS: dose.capS,
+          }).reached,
+        ),
+        from: `within ${dose.capS} s, drops and all`,
       },
       { label: 'Slowest player', value: who, from: 'the block lasts as long as they need' },
     );
@@ -163,11 +172,6 @@ const visitInputs = ({ times, share }: Visits): ExplainedInput[] => [
     ? [{ label: 'Left by the signal', value: percent(share), from: 'the dose takes longer than a visit' }]
     : []),
 ];
-
-/** Tries that fit into a stretch of time, drops and all, on average. */
-function triesIn(seconds: number, pace: Pace): number {
-  return Math.floor(seconds / (pace.perTouchS + (1 - pace.successRate) * pace.dropCostS));
-}
 
 /** @param used the rate that was reckoned with: what is put on a block makes it harder or easier */
 function rateInput(who: string, rate: SuccessRate, used: number): ExplainedInput {

@@ -66,10 +66,10 @@ test('the time of a block opens to parts that add up to it', () => {
   expect(explanation.formula).toContain('(1/p^N − 1) / (1 − p)');
   expect(explanation.source).toContain('Feller');
   expect(input(explanation, 'Cost of a drop')?.from).toBe('ours');
-  // 600 s at 2 + 0.2 x 4 s a try are 214 tries; a Markov chain of eleven states worked beside gives 0.99763.
+  // In 600 s; with the 214 tries that fit in on average a Markov chain of eleven states worked beside gives 0.99763.
   expect(input(explanation, 'Chance to get there before the cap')).toMatchObject({
     value: 'over 99\u00a0%',
-    from: 'in about 214 tries',
+    from: 'within 600 s, drops and all',
   });
   expect(input(explanation, 'Expected tries')?.value).toBe('41.6');
   expect(input(explanation, 'Success rate')).toMatchObject({

@@ -20,6 +20,7 @@ export function FloorDrawing({ place }: { place: Place }) {
     <svg
       role="img"
       aria-label={say(`${place.name} from above: ${place.lengthM} by ${place.widthM} m`)}
+      viewBox={`0 0 ${drawingPx + 8} ${Math.max(70, height + 30)}`}
       width={drawingPx + 8}
       height={Math.max(70, height + 30)}
       className="shrink-0"
