@@ -40,11 +40,34 @@ test('an hour is the family’s own: no zone, and an alarm only if asked', () =>
   expect(String(alarm!.getFirstPropertyValue('trigger'))).toBe('PT0S');
 });
 
-test('without an hour a reminder comes at eight in the morning', () => {
-  const [event] = read(vowCalendarOf([{ ...day, alarm: true }], 'Vows'));
-  const [alarm] = event!.component.getAllSubcomponents('valarm');
-  expect(String(alarm!.getFirstPropertyValue('trigger'))).toBe('PT8H');
-});
+/** The moment a reader rings (RFC 5545, 3.8.6.3): from the start or, where the trigger says so, from the end of its event. */
+function rings(event: ICAL.Event): string {
+  const trigger = event.component.getFirstSubcomponent('valarm')!.getFirstProperty('trigger')!;
+  const from = trigger.getFirstParameter('related') === 'END' ? event.endDate : event.startDate;
+  const at = from.clone();
+  at.isDate = false;
+  at.addDuration(trigger.getFirstValue() as unknown as ICAL.Duration);
+  return at.toString();
+}
+
+/** The same day with its end said, as some calendars write it when they take it over. */
+function withEnd(text: string): string {
+  return text.replace(/(DTSTART;VALUE=DATE:)(\d{8})/, (all, _name, start: string) => {
+    const next = new Date(Date.UTC(+start.slice(0, 4), +start.slice(4, 6) - 1, +start.slice(6) + 1));
+    return `${all}\r\nDTEND;VALUE=DATE:${next.toISOString().slice(0, 10).replaceAll('-', '')}`;
+  });
+}
+
+// The days on which clocks go forward and back in Berlin, and days round them.
+test.each(['2027-03-27', '2027-03-28', '2027-03-29', '2027-10-30', '2027-10-31', '2027-11-01', '2027-01-01'])(
+  'without an hour a reminder rings at eight in the morning of %s itself, with and without an end',
+  (local) => {
+    const text = vowCalendarOf([{ ...day, day: local, alarm: true }], 'Vows');
+    for (const one of [text, withEnd(text)]) expect(rings(read(one)[0]!)).toBe(`${local}T08:00:00`);
+    const timed = vowCalendarOf([{ ...day, day: local, atTime: '17:30', alarm: true }], 'Vows');
+    expect(rings(read(timed)[0]!)).toBe(`${local}T17:30:00`);
+  },
+);
 
 test('a day that was cancelled says so under the same id, with a higher number', () => {
   const before = read(vowCalendarOf([day], 'Vows'))[0]!;

@@ -1,4 +1,5 @@
 import {
+  ICalAlarmRelatesTo,
   ICalAlarmType,
   ICalCalendar,
   ICalEventClass,
@@ -60,11 +61,15 @@ export function vowCalendarOf(days: readonly CalendarVowDay[], name: string): st
       class: ICalEventClass.PRIVATE,
     });
     if (one.alarm && !one.cancelled)
-      event.createAlarm({
-        type: ICalAlarmType.display,
-        description: one.title,
-        ...(one.atTime === null ? { triggerAfter: morningS } : { trigger: 0 }),
-      });
+      event
+        .createAlarm({
+          type: ICalAlarmType.display,
+          description: one.title,
+          ...(one.atTime === null ? { triggerAfter: morningS } : { trigger: 0 }),
+        })
+        // From the beginning: a whole day ends at the next midnight (RFC 5545, 3.6.1). Set by hand, because the library
+        // passes it over where the alarm is made, and counts from the end.
+        .relatesTo(ICalAlarmRelatesTo.start);
   }
   return calendar.toString();
 }

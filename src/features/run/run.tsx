@@ -103,7 +103,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
     showNumber: (number) => {
       if (run?.block.circuit)
         return screen.sayRefusal(
-          `${players[number - 1]?.name ?? `Number ${number}`} is at no station in this round.`,
+          `${players.find((one) => one.number === number)?.name ?? `Number ${number}`} is at no station in this round.`,
         );
       const name = screen.showNumber(number);
       screen.sayRefusal(

@@ -121,7 +121,7 @@ export function useRunScreen<P extends CourtPlayer>(
     [players],
   );
   const showNumber = (number: number) => {
-    const player = players[number - 1];
+    const player = players.find((one) => numberOf(one.id) === number);
     const at = working.findIndex((one) => one.id === player?.id);
     if (!player || at === -1) return null;
     turnPage(Math.floor(at / fits));

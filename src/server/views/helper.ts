@@ -61,7 +61,7 @@ export async function helperView(context: Context, token: string): Promise<Helpe
     session: { id: view.session.id, coach: '', revision: view.session.revision },
     players: players.map((player) => {
       const { id, name, age, sport, hand, stage } = player;
-      return { id, name, age, sport, hand, stage, number: view.players.indexOf(player) + 1 };
+      return { id, name, age, sport, hand, stage, number: player.number };
     }),
     blocks: view.blocks
       .filter((block) => link.blockId === null || block.id === link.blockId)

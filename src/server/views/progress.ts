@@ -1,3 +1,4 @@
+import { dayIn, serverZone } from '../zone';
 import { ledgerForecast, rateWeeks, type LedgerForecast } from '@/core/skill/ledger';
 import type { Transfer } from '@/core/skill/transfer';
 import { mondayOf } from '@/core/planning/weekly';
@@ -120,14 +121,14 @@ async function ledgersOf(
   skill: Skill,
   player: Pick<PlayerFacts, 'id' | 'age'>,
 ): Promise<FocusLedger[]> {
-  const { db, today } = context;
+  const { db, today, zone = serverZone() } = context;
   const playerId = player.id;
   const foci = await fociOf(db, playerId);
   const ledgers = await Promise.all(
     foci.map(async (one): Promise<FocusLedger> => {
       if (one.goal === null) return { ...one, forecast: null, weeks: [], atHome: 0 };
-      const since = new Date(one.sinceMs).toISOString().slice(0, 10);
-      const until = one.untilMs === null ? today : new Date(one.untilMs).toISOString().slice(0, 10);
+      const since = dayIn(one.sinceMs, zone);
+      const until = one.untilMs === null ? today : dayIn(one.untilMs, zone);
       const days = (await goodTouches(db, playerId, one.drillIds, since)).filter(([day]) => day <= until);
       const done = days.reduce((sum, [, touches]) => sum + touches, 0);
       // Whole weeks, back from the last day, none from before it began.

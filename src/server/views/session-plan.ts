@@ -91,7 +91,7 @@ export async function sessionPlanView(context: Context, id: string): Promise<Ses
     session: sessionFacts(session),
     playerIds,
     blocks: blocks.map(asPlanForm),
-    squad: everyone.map((player) => playerFacts(player, context.today)),
+    squad: everyone.map((player) => playerFacts(player, session.day)),
     records,
     places: places.map((place) => [place.playerId, place.drillId, place.stepId, place.target]),
     held,

@@ -106,7 +106,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
     attendanceOf(db, [id]),
     sessionNotes(db, id),
   ]);
-  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
+  const facts = new Map(people.map((player) => [player.id, playerFacts(player, session.day)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
   const counted = countedOn(attempts);
   const judged = judgedSteps(book, planned, coming, counted);

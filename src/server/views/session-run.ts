@@ -60,7 +60,8 @@ export interface SessionRunView {
   readonly session: SessionFacts;
   /** The coach's own day, local ISO. */
   readonly today: string;
-  readonly players: readonly PlayerFacts[];
+  /** Who comes, each with the number they have on the list of the session: who is absent keeps theirs. */
+  readonly players: readonly (PlayerFacts & { readonly number: number })[];
   readonly blocks: readonly RunBlock[];
   readonly events: readonly TouchEvent[];
   /** The place in the server's log up to which `events` reaches: what comes after is followed from there. */
@@ -97,8 +98,10 @@ export async function sessionRunView(context: Context, id: string): Promise<Sess
   const logEnd = await placeNow(context);
   const people = await getPlayers(db, listed);
   const everybody = listed.flatMap((one) => people.find((person) => person.id === one) ?? []);
-  const facts = new Map(people.map((player) => [player.id, playerFacts(player, context.today)]));
-  const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
+  const facts = new Map(people.map((player) => [player.id, playerFacts(player, session.day)]));
+  const coming = playerIds
+    .flatMap((player) => facts.get(player) ?? [])
+    .map((player) => ({ ...player, number: listed.indexOf(player.id) + 1 }));
   const beside = stepsBeside(book, planned, coming);
   const judged = [...judgedSteps(book, planned, coming), ...beside.map((one) => one.judged)];
   const [places, events, evidence, records, history, ground, kit] = await Promise.all([
