@@ -1,5 +1,5 @@
 import { holds, overlap, without, type Rectangle } from '@/core/geometry/pack';
-import type { Point } from '@/core/geometry/points';
+import { moved, quarterTurned, type Point } from '@/core/geometry/points';
 import { mapped } from '@/core/movement/layout';
 import { blindEnds, clearBehindM, runOutM } from '@/core/movement/run-out';
 import { thingRoom, type Place } from '@/core/place/place';
@@ -26,10 +26,9 @@ export function movedLane(lane: PlacedLane, to: Pick<LaneMove, 'xM' | 'yM' | 'tu
   const middle = { x: room.x + room.width / 2, y: room.y + room.height / 2 };
   const [width, height] = to.turned ? [room.height, room.width] : [room.width, room.height];
   const put = ({ x, y }: Point): Point => {
-    const [dx, dy] = [x - middle.x, y - middle.y];
     // About the middle of the room, and that to where the room is put.
-    const [tx, ty] = to.turned ? [-dy, dx] : [dx, dy];
-    return { x: to.xM + width / 2 + tx, y: to.yM + height / 2 + ty };
+    const from = { x: x - middle.x, y: y - middle.y };
+    return moved(to.turned ? quarterTurned(from) : from, { x: to.xM + width / 2, y: to.yM + height / 2 });
   };
   const layout = mapped(lane.layout, put);
   return {

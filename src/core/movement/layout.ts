@@ -93,13 +93,13 @@ export function mapped(layout: Layout, put: (point: Point) => Point): Layout {
   };
 }
 
-/** A layout turned a quarter: its front is then on the left of its room. */
+/** A layout turned a quarter, and never mirrored: its front is then on the right of its room, and what was left of it at the front. */
 export function turnedLayout(layout: Layout): Layout {
   const { widthM, depthM } = layout;
   const turned = mapped(layout, (point) => {
     // About the middle of the room, and that back to the middle of the turned one.
     const { x, y } = quarterTurned(moved(point, { x: 0, y: -depthM / 2 }));
-    return { x: -x, y: y + widthM / 2 };
+    return { x, y: y + widthM / 2 };
   });
   return { ...turned, widthM: depthM, depthM: widthM };
 }

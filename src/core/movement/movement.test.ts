@@ -138,6 +138,13 @@ describe('turning', () => {
       }
     },
   );
+  // Left stays left of the way that is run: the side a triangle is walked round has one sign, and a mirror changes it.
+  test.each(layouts.map((layout) => [layout]))('what is left of two points stays left of them', (layout) => {
+    const side = ([a, b, c]: readonly { x: number; y: number }[]) =>
+      Math.sign(Math.round(1e6 * ((b!.x - a!.x) * (c!.y - a!.y) - (b!.y - a!.y) * (c!.x - a!.x))));
+    const [before, now] = [layout, turnedLayout(layout)].map(({ marks }) => marks.map(({ at }) => at));
+    for (let n = 0; n + 2 < before!.length; n++) expect(side(now!.slice(n))).toBe(side(before!.slice(n)));
+  });
   test('turned four times it is what it was', () => {
     const layout = layouts[0]!;
     const four = [1, 2, 3, 4].reduce((one) => turnedLayout(one), layout);

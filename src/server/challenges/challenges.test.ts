@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { challengeSchema } from '@/schemas/challenge';
 import { ingestTouches } from '../log/ingest';
 import { refreshAttempts } from '../log/results';
@@ -191,6 +192,20 @@ describe('a focus', () => {
       ['Loose grip', true],
       ['Quiet arm', false],
     ]);
+  });
+
+  test('its first evening counts, wherever the coach is: west of Greenwich it is the next day in UTC', async () => {
+    // Eight in the evening of the 23rd in Los Angeles.
+    const sinceMs = Date.parse('2026-11-24T04:00:00Z');
+    await box.context.db.run(sql`update focus set since_ms = ${sinceMs}`);
+    await box.context.db.run(sql`update session set day = '2026-11-23'`);
+    const [player] = at.playerIds;
+    await count('xxxxx');
+    value(await saveLedger(box.context, player!, { goal: 2000, drillIds: ['palm-up-bounce'] }));
+    const done = async (zone: string) =>
+      (await progressView({ ...box.context, zone }, player!))!.foci[0]!.forecast!.done;
+    expect(await done('America/Los_Angeles')).toBe(5);
+    expect(await done('UTC')).toBe(0);
   });
 
   test('bad input is refused', async () => {

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import { followSession, placeNow } from '../log/follow';
 import { refreshAttempts } from '../log/results';
 import { ingestTouches } from '../log/ingest';
@@ -29,6 +30,33 @@ const count = async (seat: number, sessionContext = box.context) =>
     }),
   );
 const later = () => ({ ...box.context, today: '2026-11-25' });
+
+test('numbers are given by the list and kept: whoever comes after somebody who is absent keeps theirs', async () => {
+  const numbers = async () =>
+    (await sessionRunView(box.context, at.sessionId))!.players.map(({ name, number }) => [name, number]);
+  expect(await numbers()).toEqual([
+    ['Ada', 1],
+    ['Bo', 2],
+  ]);
+  value(await say(0, 'absent'));
+  expect(await numbers()).toEqual([['Bo', 2]]);
+});
+
+test('a child is as old as on the session’s day, in January too', async () => {
+  const ageIn = async (day: string) => {
+    await box.context.db.run(sql`update session set day = ${day} where id = ${at.sessionId}`);
+    const [plan, run, review] = await Promise.all([
+      sessionPlanView(box.context, at.sessionId),
+      sessionRunView(box.context, at.sessionId),
+      sessionReviewView(box.context, at.sessionId),
+    ]);
+    const own = ({ id }: { readonly id: string }) => id === at.playerIds[0];
+    expect(plan!.squad.find(own)!.age).toBe(run!.players.find(own)!.age);
+    expect(review).not.toBeNull();
+    return run!.players.find(own)!.age;
+  };
+  expect(await ageIn('2027-01-02')).toBe((await ageIn('2026-12-31')) + 1);
+});
 
 describe('who was there', () => {
   test('is what the coach says; who had counts was there, where nobody said otherwise', async () => {
