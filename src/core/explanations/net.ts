@@ -1,5 +1,5 @@
 import type { Court } from '../ballistics/net/courts';
-import type { Reachable, Stretch } from '../ballistics/net/over';
+import { arcsInWords, type Reachable, type Stretch } from '../ballistics/net/over';
 import type { Explanation } from '../explain';
 import { percent } from '../words';
 
@@ -60,7 +60,7 @@ export function explainFlown(reach: Reachable | null, speedMps: number, spinPerM
         ? [
             {
               label: 'Elevations that land in',
-              value: `${reach.fromDeg.toFixed(0)}° to ${reach.toDeg.toFixed(0)}°`,
+              value: arcsInWords(reach.arcs),
             },
           ]
         : []),

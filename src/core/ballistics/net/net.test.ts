@@ -1,6 +1,7 @@
 import { courtKinds, courts, netHeightAt } from './courts';
 import {
   directions,
+  arcsInWords,
   flownSpread,
   flownStretch,
   shareOfFarSide,
@@ -55,13 +56,26 @@ describe('a flown ball', () => {
     expect(straightStretch(full, at(11.885, 1), 0.2, 0)).toBeNull();
     expect(flown.stretch.toM).toBeLessThanOrEqual(11.885);
     expect(flown.stretch.toM).toBeGreaterThan(flown.stretch.fromM);
-    expect(flown.toDeg).toBeGreaterThan(flown.fromDeg);
+    for (const { fromDeg, toDeg } of flown.arcs) expect(toDeg).toBeGreaterThan(fromDeg);
   });
   test('topspin lets a hard ball land shorter; a wider clearance leaves less room', () => {
     const near = (spinPerMin: number, clearance: number) =>
       flownStretch(full, at(11.885, 1), { ...hit, speedMps: 28, spinPerMin }, clearance, 0)!.stretch.fromM;
     expect(near(2400, 0.2)).toBeLessThan(near(0, 0.2));
     expect(near(2400, 0.8)).toBeGreaterThan(near(2400, 0.2));
+  });
+  test('a hard hit has two arcs with a gap between them: a drive, and a lob; a soft one has one', () => {
+    const hard = flownStretch(full, at(11.885, 1), hit, 0.2, 0)!;
+    expect(hard.arcs).toHaveLength(2);
+    const [drive, lob] = hard.arcs;
+    expect(drive!.toDeg).toBeLessThan(lob!.fromDeg - 5);
+    expect(arcsInWords(hard.arcs)).toMatch(/^drive -?\d+° to \d+° or lob \d+° to \d+°$/);
+    // In a vacuum both angles of one distance add up to about 90°; the air takes some off the higher one.
+    expect(drive!.toDeg + lob!.fromDeg).toBeGreaterThan(65);
+    expect(drive!.toDeg + lob!.fromDeg).toBeLessThan(95);
+    const soft = flownStretch(full, at(4, 1), { ...hit, speedMps: 9 }, 0.2, 0)!;
+    expect(soft.arcs).toHaveLength(1);
+    expect(arcsInWords(soft.arcs)).toMatch(/^hit -?\d+° to \d+°$/);
   });
   test('too soft to get over, nothing', () => {
     expect(flownStretch(full, at(11.885, 1), { ...hit, speedMps: 6 }, 0.2, 0)).toBeNull();

@@ -54,9 +54,26 @@ export interface Hit {
 /** What a hit of one speed and spin can reach in one direction, and the angles that do it. */
 export interface Reachable {
   readonly stretch: NonNullable<Stretch>;
-  /** Lowest and highest elevation that clears the net and lands in, degrees. */
+  /**
+   * Ranges of elevation that clear the net and land in, the flattest first, degrees. Two where what lies between them is long:
+   * a drive and a lob, both of which reach as far as the baseline.
+   */
+  readonly arcs: readonly Arc[];
+}
+
+export interface Arc {
   readonly fromDeg: number;
   readonly toDeg: number;
+}
+
+/** Arcs in words: "hit 4° to 9°", "drive 4° to 9° or lob 58° to 66°". */
+export function arcsInWords(arcs: readonly Arc[]): string {
+  const range = ({ fromDeg, toDeg }: Arc) => `${fromDeg.toFixed(0)}° to ${toDeg.toFixed(0)}°`;
+  const [drive, ...others] = arcs;
+  if (!drive) return '';
+  return others.length === 0
+    ? `hit ${range(drive)}`
+    : `drive ${range(drive)} or lob ${others.map(range).join(', ')}`;
 }
 
 /** Angles looked at, degrees. */
@@ -116,12 +133,15 @@ export function flownStretch(
     }
     return a;
   };
-  const [fromDeg, toDeg] = [
-    edge(good[0]!.at, good[0]!.at - lookStep),
-    edge(good.at(-1)!.at, good.at(-1)!.at + lookStep),
-  ];
-  const ends = [...good.map(({ there }) => there), landing(fromDeg), landing(toDeg)];
-  return { stretch: { fromM: Math.min(...ends), toM: Math.max(...ends) }, fromDeg, toDeg };
+  const begins = good.filter(({ at }, n) => n === 0 || at - good[n - 1]!.at > 1.5 * lookStep);
+  const arcs = begins.map(({ at }, n): Arc => {
+    const next = begins[n + 1];
+    const last = good.findLast((one) => next === undefined || one.at < next.at)!;
+    return { fromDeg: edge(at, at - lookStep), toDeg: edge(last.at, last.at + lookStep) };
+  });
+  const edges = arcs.flatMap(({ fromDeg, toDeg }) => [landing(fromDeg), landing(toDeg)]);
+  const ends = [...good.map(({ there }) => there), ...edges];
+  return { stretch: { fromM: Math.min(...ends), toM: Math.max(...ends) }, arcs };
 }
 
 /** How far both ends of a flown stretch may be off, metres: the ranges of the ball. */

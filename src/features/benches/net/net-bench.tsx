@@ -5,6 +5,7 @@ import { type BallKind } from '@/core/ballistics/balls';
 import { courtKinds, courts, type CourtKind } from '@/core/ballistics/net/courts';
 import {
   directions,
+  arcsInWords,
   flownSpread,
   flownStretch,
   shareOfFarSide,
@@ -216,7 +217,7 @@ export function NetBench({ view, start }: { view: BenchesView; start: { playerId
               ? `${seen.ahead.stretch.fromM.toFixed(1)} to ${metres(seen.ahead.stretch.toM)}`
               : 'nothing',
             note: seen.ahead
-              ? `ends ± ${Math.max(seen.off.fromM, seen.off.toM).toFixed(1)} m; hit ${seen.ahead.fromDeg.toFixed(0)}° to ${seen.ahead.toDeg.toFixed(0)}°`
+              ? `ends ± ${Math.max(seen.off.fromM, seen.off.toM).toFixed(1)} m; ${arcsInWords(seen.ahead.arcs)}`
               : 'into the net, or out',
             explain: () => explainFlown(seen.ahead, later.speedMps, later.spinPerMin),
           },
