@@ -13,15 +13,29 @@ export async function misfits(driver: WebDriver, target: number): Promise<string
     `
     const target = arguments[0];
     const out = [];
-    const wide = document.documentElement.scrollWidth;
-    if (wide > innerWidth) {
+    // A phone that is too narrow for a page shows more of it, smaller: innerWidth grows, the page's own width does not.
+    const { scrollWidth: wide, clientWidth: room, scrollHeight: long } = document.documentElement;
+    if (wide > room) {
       out.push('scrolls sideways to ' + wide);
       for (const one of document.querySelectorAll('main *, header *'))
-        if (one.getBoundingClientRect().right > innerWidth + 1 && !one.closest('[class*=overflow-x-auto]')) {
+        if (one.getBoundingClientRect().right > room + 1 && !one.closest('[class*=overflow-x-auto]')) {
           out.push('  too wide: ' + one.tagName + ' ' + one.className.toString().slice(0, 60) + ' ' + one.textContent.trim().slice(0, 40));
           break;
         }
     }
+    const inPanel = (one) => {
+      for (let up = one.parentElement; up && up !== document.body; up = up.parentElement)
+        if (getComputedStyle(up).overflowY !== 'visible') return true;
+      return false;
+    };
+    let last = innerHeight;
+    for (const one of document.querySelectorAll('body *')) {
+      const { width, height, bottom } = one.getBoundingClientRect();
+      if (width < 2 || height < 2 || bottom + scrollY <= last || !one.checkVisibility() || inPanel(one)) continue;
+      if (getComputedStyle(one).position !== 'fixed') last = bottom + scrollY;
+    }
+    // So much may stand below the last box: the page's own padding.
+    if (long > last + 80) out.push('scrolls to ' + long + ', past its last box at ' + Math.round(last));
     const seen = (one) => {
       const { width, height } = one.getBoundingClientRect();
       if (width < 2 || height < 2) return false;

@@ -43,7 +43,7 @@ export function StepFields({ form, index, of, asked = false, onMove, onRemove }:
   const measureField = measureOf(form, index);
   return (
     <Sheet className="p-4" aria-label={`Step ${index + 1}`}>
-      <div className="mb-2 flex items-center justify-between">
+      <div className="mb-2 flex flex-wrap items-center justify-between">
         <h3 className="text-lg">Step {index + 1}</h3>
         <div className="flex">
           <Button look="quiet" className="px-2" onClick={() => onMove(index - 1)} disabled={index === 0}>
@@ -93,40 +93,42 @@ export function StepFields({ form, index, of, asked = false, onMove, onRemove }:
 
 function DoseTable({ form, index, kind }: { form: UseFormReturn<Draft>; index: number; kind: DoseKind }) {
   return (
-    <table className="mt-3 text-left text-sm">
-      <caption className="sr-only">Dose of step {index + 1} by age</caption>
-      <thead>
-        <tr>
-          <th scope="col" className="pr-4">
-            Dose by age
-          </th>
-          {ageBands.map((band) => (
-            <th key={band} scope="col" className="px-2">
-              {band}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {doseFields[kind].map((field) => (
-          <tr key={field.name}>
-            <th scope="row" className="pr-4 font-normal">
-              {[field.label, field.unit].filter(Boolean).join(', ')}
+    <div className="overflow-x-auto">
+      <table className="mt-3 text-left text-sm">
+        <caption className="sr-only">Dose of step {index + 1} by age</caption>
+        <thead>
+          <tr>
+            <th scope="col" className="pr-4">
+              Dose by age
             </th>
             {ageBands.map((band) => (
-              <td key={band} className="px-1 py-0.5">
-                <input
-                  {...form.register(`steps.${index}.doses.${band}.${field.name}`)}
-                  aria-label={`${field.label}, ${band} years, step ${index + 1}`}
-                  inputMode="numeric"
-                  autoComplete="off"
-                  className="tabular min-h-9 touch:min-h-11 w-20 rounded-md border-2 border-edge bg-sheet px-2"
-                />
-              </td>
+              <th key={band} scope="col" className="px-2">
+                {band}
+              </th>
             ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {doseFields[kind].map((field) => (
+            <tr key={field.name}>
+              <th scope="row" className="pr-4 font-normal">
+                {[field.label, field.unit].filter(Boolean).join(', ')}
+              </th>
+              {ageBands.map((band) => (
+                <td key={band} className="px-1 py-0.5">
+                  <input
+                    {...form.register(`steps.${index}.doses.${band}.${field.name}`)}
+                    aria-label={`${field.label}, ${band} years, step ${index + 1}`}
+                    inputMode="numeric"
+                    autoComplete="off"
+                    className="tabular min-h-9 touch:min-h-11 w-20 rounded-md border-2 border-edge bg-sheet px-2"
+                  />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

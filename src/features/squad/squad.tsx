@@ -38,9 +38,11 @@ export function Squad({ view }: { view: SquadView }) {
                   Player
                 </th>
                 <th scope="col">Age</th>
-                <th scope="col">Plays</th>
+                <th scope="col" className="hidden sm:table-cell">
+                  Plays
+                </th>
                 <th scope="col">Working on</th>
-                <th scope="col" className="text-right">
+                <th scope="col" className="hidden text-right sm:table-cell">
                   Sessions
                 </th>
                 <th scope="col" className="text-right">
@@ -66,7 +68,7 @@ export function Squad({ view }: { view: SquadView }) {
                     </span>
                   </th>
                   <td className="tabular">{player.age}</td>
-                  <td>
+                  <td className="hidden sm:table-cell">
                     {player.sport}, {player.hand}-handed
                   </td>
                   <td className="max-w-80 py-1.5 pr-2">
@@ -77,7 +79,7 @@ export function Squad({ view }: { view: SquadView }) {
                       </span>
                     )}
                   </td>
-                  <td className="tabular text-right">{player.sessions}</td>
+                  <td className="tabular hidden text-right sm:table-cell">{player.sessions}</td>
                   <td className="text-right">
                     <SquadTouches touches={player.touches} days={player.days} name={player.name} />
                   </td>

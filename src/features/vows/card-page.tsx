@@ -79,16 +79,18 @@ export function CardPage({ view }: { readonly view: CardView }) {
           </Button>
         ))}
       </div>
-      <div className={cx('card-paper', pageClass[size])}>
-        <div className="card-side">
-          {Array.from({ length: copies }, (_, i) => (
-            <CardFront key={i} card={card} link={link} />
-          ))}
-        </div>
-        <div className="card-side">
-          {Array.from({ length: copies }, (_, i) => (
-            <CardBack key={i} card={card} />
-          ))}
+      <div className="overflow-x-auto print:overflow-visible">
+        <div className={cx('card-paper', pageClass[size])}>
+          <div className="card-side">
+            {Array.from({ length: copies }, (_, i) => (
+              <CardFront key={i} card={card} link={link} />
+            ))}
+          </div>
+          <div className="card-side">
+            {Array.from({ length: copies }, (_, i) => (
+              <CardBack key={i} card={card} />
+            ))}
+          </div>
         </div>
       </div>
     </>

@@ -170,7 +170,7 @@ test('a child who is removed for good is gone from boards', async () => {
 });
 
 describe('a focus', () => {
-  const focusOf = async () => (await progressView(box.context, at.playerIds[0]!))!.foci;
+  const focusOf = async () => (await progressView({ ...box.context, zone: 'UTC' }, at.playerIds[0]!))!.foci;
 
   test('counts good repetitions of the drills the coach names, since it began; an earlier one stays readable', async () => {
     await count('xxxxx-xx-');

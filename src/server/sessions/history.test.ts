@@ -79,7 +79,8 @@ describe('what was held', () => {
     const [seen] = (await sessionReviewView(later, at.sessionId))!.blocks[0]!.lines;
     expect(seen!.gate).toEqual({ result: 15, days: 2 });
     expect(seen!.schools.byDefault.reason).toMatch(/^Reached 15 in a row on 1 day/);
-    expect((await sessionReviewView(later, at.sessionId))!.players[0]!.age).toBe(11);
+    // As old as on the day it was held, not as today.
+    expect((await sessionReviewView(later, at.sessionId))!.players[0]!.age).toBe(10);
   });
 
   test('is counted as it was scored, when the drill is changed afterwards', async () => {

@@ -274,7 +274,7 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
           Four ways of judging it
         </Figure>
       </p>
-      <div className="overflow-x-auto">
+      <div className="mt-2 overflow-x-auto">
         <table className="w-full text-left text-sm">
           <caption className="sr-only">What each school says</caption>
           <thead>
