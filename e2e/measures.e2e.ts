@@ -178,7 +178,13 @@ test('a lap: one press at its end gives its seconds', async () => {
   await nextBlock(page);
   await work('One lap against the clock');
   await tap(1);
-  await page.becomes(`Number(${count}) > 0 && Number(${count}) < 30`, true);
+  // One that nobody can run is no best until it is confirmed.
+  await page.becomes(`Number(${count}) > 0 && Number(${count}) < 3`, true);
+  await page.becomes(today, '–');
+  const fromMs = await browser.driver.executeScript<number>('return performance.now()');
+  await page.becomes(`performance.now() - ${fromMs} > 5000`, true);
+  await tap(1);
+  await page.becomes(`Number(${count}) >= 5 && Number(${count}) < 30`, true);
   await page.becomes(`${count} === ${today}`, true);
   await page.press('Broken off');
 });

@@ -269,7 +269,8 @@ function Shown({ line, view }: { readonly line: LadderLine; readonly view: Progr
       ) : (
         <p className="text-soft">Nothing counted on this step in twelve weeks.</p>
       )}
-      <p className="mt-2">
+      {/* Above the table: what can be pressed of it reaches a little over its words. */}
+      <p className="relative z-10 mt-2">
         <Figure className="font-semibold" explain={() => explainTarget(step.measure, mark, schools)}>
           Four ways of judging it
         </Figure>
