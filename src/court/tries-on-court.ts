@@ -1,4 +1,5 @@
 import type { TouchEvent } from '@/core/counting/event';
+import { triesInAll } from '@/core/counting/limits';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
 import { blockClock, elapsedS } from '@/core/run/block-clock';
@@ -22,6 +23,8 @@ interface OnCourt {
 export const triesOnCourt =
   ({ measure, dose, phases, clockEvents, tries, attempts }: OnCourt): TryAt =>
   ({ atMs, made, row }) => {
+    // What the dose has no room for is outside of it.
+    if (tries + made >= triesInAll(dose)) return null;
     const clock = blockClock(clockEvents.filter((one) => one.atMs <= atMs));
     const round = roundNow(dose, phases, elapsedS(clock, atMs), tries + made);
     // A row that was heard is one by itself, whether or not a drop was heard at the end of the one before.

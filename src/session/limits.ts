@@ -5,6 +5,7 @@ import { withAmount } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
 import { leastLapS } from '@/core/counting/doubtful';
 import { ageBandOf } from '@/drills/age-band';
+import { changedDose } from '@/drills/changes';
 import type { Step, Zone } from '@/drills/types';
 import type { Begun } from './begun';
 import { ladderFor, type HeldStep } from './held';
@@ -26,14 +27,15 @@ interface Planned {
 }
 
 /**
- * Limits from what was planned. On another step, moved to on court, the dose is that step’s own, which a log does not say:
- * only its zones and the least lap hold there.
+ * Limits from what was planned. On another step, or under changes put on or taken off on court, the dose is another one, which a
+ * log does not say: only the zones and the least lap hold there.
  */
 function limitsFrom({ stepId, measure, dose, zonesOf, leastS, home }: Planned): LimitsUnder {
   return (conditions) => {
     const at = conditions.stepId ?? stepId;
     const points = zonesOf(at)?.map((zone) => zone.points) ?? null;
-    if (at !== stepId || home) return { ...noLimits, points, leastS };
+    const changed = conditions.on.length > 0 || conditions.off.length > 0;
+    if (at !== stepId || changed || home) return { ...noLimits, points, leastS };
     return limitsOfDose(dose, measure, points, leastS);
   };
 }
@@ -51,7 +53,11 @@ export function limitsOfRecord(record: Begun, playerId: string, step: HeldStep):
   const own = record.players.find((one) => one.playerId === playerId);
   const amount = own && own.stepId === step.id ? own.amount : null;
   return limitsFrom({
-    ...{ stepId: step.id, measure: step.measure, dose: withAmount(record.dose, amount) },
+    ...{
+      stepId: step.id,
+      measure: step.measure,
+      dose: changedDose(withAmount(record.dose, amount), record.changes),
+    },
     zonesOf: (id) => record.scoring.zones[id],
     leastS: record.held ? leastLapS(marksOfLaps(record.held, playerId)) : 0,
     home: record.held?.home === true,

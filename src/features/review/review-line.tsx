@@ -109,8 +109,7 @@ export function ReviewLineRow({ block, drill, line, player, onDecide }: Props) {
           {line.heard > 0 && `, ${counted(line.heard, 'attempt')} by ear`}
           {line.seen > 0 && `, ${counted(line.seen, 'attempt')} from a clip`}
           {line.fixed > 0 && `, ${counted(line.fixed, 'attempt')} corrected`}
-          {line.doubtful > 0 &&
-            `, ${counted(line.doubtful, 'lap')} too short to be true: confirm or correct under Counts`}
+          {line.doubtful > 0 && `, ${counted(line.doubtful, 'result')} to confirm or correct under Counts`}
           {tally.ratePerMin !== null && (
             <>
               ,{' '}

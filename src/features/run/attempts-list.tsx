@@ -49,11 +49,13 @@ export function AttemptsList({ run, player, log }: Props) {
               <span className="block text-sm text-soft">{conditionWords(attempt.conditions, drill)}</span>
               {attempt.doubtful && (
                 <span className="block text-sm font-semibold text-care">
-                  Too short for a lap: it counts for no best until you confirm or correct it.
+                  {measure === 'lap'
+                    ? 'Too short for a lap: it counts for no best until you confirm or correct it.'
+                    : 'More than one attempt can be: it counts for nothing until you correct it.'}
                 </span>
               )}
             </span>
-            {attempt.doubtful && log.isMine(attempt.eventId) && (
+            {attempt.doubtful && measure === 'lap' && log.isMine(attempt.eventId) && (
               <Chip
                 label={`Confirm attempt ${attempt.number}`}
                 onPress={() => fix(attempt, attempt.result ?? 0)}
