@@ -65,6 +65,43 @@ test('last week’s session is planned again for next week, changed in two place
   expect(clicks).toBeLessThanOrEqual(12);
 });
 
+test('planned again once more it is not booked twice: the next free week is filled in, a taken day is said', async () => {
+  const paper = await browser.driver.getCurrentUrl();
+  const last = await demoSession(app, { state: 'finished', title: 'Hands and strokes' });
+  const [booked] = await app.query(
+    `select day from session where title = 'Hands and strokes' and state = 'planned' and created_at_ms = (select max(created_at_ms) from session)`,
+  );
+  const weekLater = new Date(Date.parse(String(booked!.day)) + 7 * 86_400_000).toISOString().slice(0, 10);
+  await browser.driver.get(`${app.url}/sessions`);
+  await page.sees('Past');
+  await browser.driver.executeScript(
+    `document.querySelector('a[href="/sessions/${last.id}/review"]').parentElement.querySelector('button').click()`,
+  );
+  await page.sees('Hands and strokes again');
+  const day = `document.querySelector('[role=dialog] [type=date]').value`;
+  await page.becomes(day, weekLater);
+  // The day that is taken, chosen by hand.
+  await page.setValue('Day', String(booked!.day));
+  await page.sees(/Hands and strokes already has .*the coach and the place\./);
+  await page.sees('Open the plan anyway');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Move to');
+  await page.becomes(day, weekLater);
+  await page.becomes(`document.querySelector('[data-clashes]')`, null);
+
+  // A plan that is moved to the taken day says so too, and how to mend it.
+  await browser.driver.get(paper.replace('/paper', '/plan'));
+  await page.sees('Add a drill');
+  await page.press('Booking');
+  await page.setValue('Day', last.day);
+  await page.press('Change the booking');
+  await page.becomes(`document.querySelector('[data-clashes]')`, null);
+  await page.press('Undo');
+  await saved();
+  expect(await browser.faults()).toEqual([]);
+  await browser.driver.get(paper);
+});
+
 test('the paper says what the plan says: every child’s aim, and nothing to press when it is printed', async () => {
   expect(await axeViolations(browser.driver)).toEqual([]);
   const aims = await browser.driver.executeScript<string[]>(
@@ -186,6 +223,47 @@ test('on a phone every place is in reach, and no title is lost', async () => {
   }
   await browser.driver.get(`${app.url}/sessions`);
   await page.sees('Hands and strokes');
+});
+
+test('a session of another day is not moved in silence: it asks, and runs a copy or the session itself', async () => {
+  await setViewport(browser.driver, 1024, 768);
+  const [last] = await app.query(
+    `select id, day from session s where state = 'planned' and kind = 'court' and removed_at_ms is null
+     and exists (select 1 from block b where b.session_id = s.id) order by day desc limit 1`,
+  );
+  const planned = { id: String(last!.id), day: String(last!.day) };
+  const dayOf = async (id: string) => (await app.query('select day from session where id = ?', [id]))[0]!.day;
+  const today = await browser.driver.executeScript<string>(
+    `return new Date().toLocaleDateString('sv', { timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone })`,
+  );
+  expect(planned.day).not.toBe(today);
+  const idHere = async () => (await browser.driver.getCurrentUrl()).match(/sessions\/(\w+)\/run/)![1]!;
+  await browser.driver.get(`${app.url}/sessions/${planned.id}/plan`);
+  await page.press('Run');
+  await page.sees('Run it today instead?');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  // A key that would start the block does nothing while it is asked.
+  await page.keys(' ');
+  await page.press('Cancel');
+  await page.sees('Add a drill');
+  expect(await dayOf(planned.id)).toBe(planned.day);
+  await page.press('Run');
+  await page.press('Run a copy today');
+  await page.sees('Start block');
+  const copy = await idHere();
+  expect(copy).not.toBe(planned.id);
+  expect([await dayOf(copy), await dayOf(planned.id)]).toEqual([today, planned.day]);
+  await browser.driver.get(`${app.url}/sessions/${planned.id}/run`);
+  await page.press('Run it today');
+  await page.sees('Start block');
+  expect([await idHere(), await dayOf(planned.id)]).toEqual([planned.id, today]);
+  expect(
+    await app.query(
+      'select count(*) as n from touch_event e join block b on b.id = e.block_id where b.session_id = ?',
+      [planned.id],
+    ),
+  ).toEqual([{ n: 0 }]);
+  expect(await browser.faults()).toEqual([]);
 });
 
 /** Links of the header that are cut off, and whatever makes the page scroll sideways. */

@@ -40,7 +40,7 @@ async function planWith(title: string, player: string, drill: string): Promise<v
   await page.type('Title', title);
   await page.choose('Place', 'Slipway yard');
   await page.tick(player);
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.press(`Add ${drill}`);
   await page.sees(`1. ${drill}`);
   await saved();
@@ -89,7 +89,7 @@ test('a distance for a nine-year-old with a red ball in the yard goes into a blo
   await page.press('Write into this block');
   await page.sees('Written into At the wall');
   await page.sees(`There now: ${distance} m from the wall`);
-  await page.press('Open the plan');
+  await page.openPlan();
 
   // The plan says how it is set out, and counts with it.
   await page.sees(`${distance} m from the wall, mark at ${mark} m`);
@@ -253,7 +253,7 @@ describe('the feeder', () => {
     await dial('Interval', '2.5');
     await page.press('Write into this block');
     await page.sees('There now: Feeder');
-    await page.press('Open the plan');
+    await page.openPlan();
     await page.sees('a ball every 2.5 s');
     await page.press('Run');
     await page.press('Start block');

@@ -62,7 +62,7 @@ test('a session of three is booked at the yard', async () => {
   await page.type('Minutes booked', '20');
   await page.choose('Place', 'Yard');
   for (const box of await browser.driver.findElements(By.css('input[type=checkbox]'))) await box.click();
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.sees('The tape is empty.');
   await page.sees('Yard');
 });

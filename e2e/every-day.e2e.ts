@@ -102,7 +102,7 @@ test('a plan is kept as a pattern, and the next session starts from it', async (
   await page.sees('First the booking');
   await page.type('Title', 'From the pattern');
   await browser.driver.executeScript(`document.querySelector('[role=dialog] input[type=checkbox]').click()`);
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.sees('Breathless');
   const [made] = await app.query(`select id from session where title = 'From the pattern'`);
   const drills = (id: unknown) =>

@@ -48,7 +48,7 @@ test('a session of three blocks is planned, and the tape follows every change', 
   await page.sees('Players is empty: tick at least one player who is coming.');
   await page.type('Minutes booked', '20');
   await (await page.find('input[type=checkbox]')).click();
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.sees('The tape is empty.');
 
   for (const drill of ['Marker touches', 'Ring target', 'Palm-up bounce']) {

@@ -64,7 +64,7 @@ test('the plan asks each for the same', async () => {
   await page.press('Plan a session');
   await page.type('Title', 'Both');
   for (const name of names) await page.tick(name);
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.press('Add Palm-up bounce');
   for (const name of names) await page.becomes(row(name, `aims at ${goals(name).aim}`), true);
   await page.becomes(`document.body.textContent.includes('too short to pass')`, false);
@@ -129,7 +129,7 @@ test('on one step each passes their own mark, and both move up', async () => {
   await page.press('Plan a session');
   await page.type('Title', 'Up');
   for (const name of names) await page.tick(name);
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.press('Add Palm-up bounce');
   await page.becomes(row('Tilda', 'aims at 8'), true);
   await page.becomes(`document.querySelector('[role=status]').textContent`, 'Saved');

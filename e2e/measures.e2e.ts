@@ -44,7 +44,7 @@ beforeAll(async () => {
   await page.press('Plan a session');
   await page.type('Title', 'One of each');
   await page.tick('Mika');
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.sees('The tape is empty.');
   sessionId = (await app.query(`select id from session where title = 'One of each'`))[0]!.id as string;
   const playerId = (await app.query(`select id from player where name = 'Mika'`))[0]!.id as string;

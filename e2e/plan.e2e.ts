@@ -319,7 +319,7 @@ describe('the builder', () => {
     await page.choose('Place', 'Rope hall');
     await page.type('Minutes booked', '25');
     for (const name of ['Nessa Quillby', 'Juno Saltgarth']) await page.tick(name);
-    await page.press('Open the plan');
+    await page.openPlan();
     await page.sees('The tape is empty');
     await page.press('Build');
     // Two ways at once; then what the solver says of them, in a worker that alone may compile WebAssembly.
@@ -384,7 +384,7 @@ describe('the builder', () => {
     await page.type('Title', 'At home');
     await page.choose('Place', 'Living room at home');
     await page.tick('Nessa Quillby');
-    await page.press('Open the plan');
+    await page.openPlan();
     await page.press('Build');
     await proven();
     await page.choose('Has to be in', 'Racket wall rally');
@@ -401,7 +401,7 @@ describe('the builder', () => {
     await page.type('Minutes booked', '90');
     for (const { name } of await app.query(`select name from player where sport = 'tennis'`))
       await page.tick(String(name));
-    await page.press('Open the plan');
+    await page.openPlan();
     await page.press('Build');
     await page.press('That will do');
     await page.sees(/Stopped there\.|was not looked at\.|Proven best\./);

@@ -36,6 +36,16 @@ export class Page {
     });
   }
 
+  /** Books what a form asks for and opens its plan; where the hour is taken, that is read and booked all the same. */
+  async openPlan(): Promise<void> {
+    await this.press('Open the plan');
+    const opened = `location.pathname.endsWith('/plan')`;
+    // Once it is booked the button stays disabled, so a press more can do no harm.
+    const anyway = `[...document.querySelectorAll('button:enabled')].find((one) => one.textContent === 'Open the plan anyway')`;
+    const press = `const opened = ${opened}; if (!opened) ${anyway}?.click(); return opened;`;
+    await this.driver.wait(() => this.driver.executeScript(press), patienceMs, 'No plan opens');
+  }
+
   /**
    * Clicks what can be clicked. The driver scrolls only as far as it must, so what it clicks may end up under a notice at
    * the edge of the screen: a person would scroll on, instead of waiting for the notice to go.

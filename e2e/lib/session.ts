@@ -33,7 +33,7 @@ export async function bookSession(
   await page.type('Title', 'On court');
   for (const name of names) await page.tick(name);
   await page.type('Minutes', String(bookedMin));
-  await page.press('Open the plan');
+  await page.openPlan();
   await page.sees('The tape is empty.');
   const [session] = await app.query('select id from session order by created_at_ms desc limit 1');
   const sessionId = session!.id as string;

@@ -422,11 +422,11 @@ export async function coachesOf(db: Executor): Promise<string[]> {
   return rows.map((row) => row.coach).filter((coach) => coach !== '');
 }
 
-/** Moves the planned session of a block to an earlier day. */
+/** Moves the planned session of a block to another day. */
 export async function moveSessionTo(db: Executor, blockId: string, day: string): Promise<void> {
   await db.run(sql`
     update session set day = ${day}
-    where state = 'planned' and day > ${day} and id = (select session_id from block where id = ${blockId})`);
+    where state = 'planned' and day <> ${day} and id = (select session_id from block where id = ${blockId})`);
 }
 
 /** Sets planned sessions of some blocks running. */

@@ -4,9 +4,11 @@ import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import { daysLater, sameWeekdayAfter, weeklyDays } from '@/core/planning/weekly';
 import { counted } from '@/core/words';
-import { courseSessions } from '@/schemas/course';
+import { check } from '@/schemas/check';
+import { courseSchema, courseSessions } from '@/schemas/course';
 import { makeCourseAction } from '@/server/actions/courses';
 import type { CourseGroup } from '@/server/views/courses';
+import { bookingLabel, ClashNote, useClashes } from '@/features/sessions/clashes';
 import { DaysLeftOut } from '@/features/sessions/days-left-out';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
@@ -47,10 +49,15 @@ export function CourseFields({ groups, today, onDone }: Props) {
   const all = first === '' ? [] : weeklyDays(first, until);
   const days = all.filter((day) => !skipped.has(day));
 
+  const clashes = useClashes(days.length > 0 ? { days, fromId } : null);
+
   const make = async (event: FormEvent) => {
     event.preventDefault();
     setBusy(true);
-    const outcome = await ask(() => makeCourseAction({ title, drillId, stepId, fromId, days }));
+    const course = { title, drillId, stepId, fromId, days };
+    const checked = check(courseSchema, course);
+    if (checked.ok && !(await clashes.seen())) return setBusy(false);
+    const outcome = checked.ok ? await ask(() => makeCourseAction(course)) : checked;
     setBusy(false);
     if (!outcome.ok) return setProblem(problemsText(outcome));
     onDone();
@@ -117,14 +124,17 @@ export function CourseFields({ groups, today, onDone }: Props) {
       <Field label="Every week until">
         <input type="date" value={until} min={first} onChange={(event) => setUntil(event.target.value)} />
       </Field>
-      <DaysLeftOut all={all} skipped={skipped} onSkipped={setSkipped} />
+      <DaysLeftOut all={all} skipped={skipped} onSkipped={setSkipped} clashes={clashes.found?.clashes} />
+      <ClashNote found={clashes.found} onDay={setFirst} className="col-span-2" />
       <p className="col-span-2 text-sm text-soft">
         {counted(days.length, 'session')} of {courseSessions.min} to {courseSessions.max}. They are booked at
         the group’s hour and place and planned; every plan can be changed afterwards.
       </p>
       <div className="col-span-2 flex justify-end">
         <Button type="submit" look="now" disabled={busy}>
-          {busy ? 'Planning the sessions…' : `Book and plan ${counted(days.length, 'session')}`}
+          {busy
+            ? 'Planning the sessions…'
+            : bookingLabel(`Book and plan ${counted(days.length, 'session')}`, clashes)}
         </Button>
       </div>
     </form>

@@ -48,6 +48,7 @@ import { TypingProvider } from '@/ui/typing';
 import { placeName } from './in-view';
 import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';
+import { PlanClashes } from './plan-clashes';
 import { PlanMenu } from './plan-menu';
 import { PlanNotes } from './plan-notes';
 import { PlanRoom } from './plan-room';
@@ -159,6 +160,12 @@ export function Plan({ view }: { view: SessionPlanView }) {
           <ErrorNote>{state.problems.map((problem) => problem.message).join(' ')}</ErrorNote>
         </div>
       )}
+      <PlanClashes
+        doc={doc}
+        sessionId={view.session.id}
+        planned={view.session.state === 'planned' && doc.day >= view.today}
+        onChange={(fields) => store.change((plan) => ({ ...plan, ...fields }))}
+      />
       <Conflict store={store} open={state.conflict} />
       {left && <LeftOver {...left} />}
 

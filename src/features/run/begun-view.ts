@@ -45,7 +45,7 @@ export function recordOf(view: CourtView, book: Book, blockId: string): string |
     target: block.players.find((one) => one.playerId === id)?.target ?? null,
   }));
   const { day = '', placeName = '', placeId = null, coach } = view.session;
-  // A session that is run before its day is held on the day it is run.
+  // A plan that was moved to a later day while it was run here is held on the day it is run.
   const held = view.today && view.today < day ? view.today : day;
   const at = { day: held, place: placeName, placeId, coach };
   return writeBegun(beginBlock(book, block, coming, { turns, turnS, atOnce }, at));

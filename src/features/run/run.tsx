@@ -15,6 +15,7 @@ import { usePart } from '@/ui/use-part';
 import { ErrorNote } from '@/ui/error-note';
 import { usePageBook } from '@/ui/house';
 import { AdjustSheet } from './adjust-sheet';
+import { AnotherDay } from './another-day';
 import { CallLater, loadCalls } from './call-later';
 import { CircuitHeadLater, CircuitLater, loadCircuit } from './circuit/circuit-later';
 import { CourtCounts, isTogether, loadTogether } from './court-counts';
@@ -55,7 +56,22 @@ const loadRest = () =>
     keepEar(),
   ]);
 
-export const RunPage = presentCourt(Run);
+export const RunPage = presentCourt(RunOnItsDay);
+
+/** The court of today's session; of one that is planned for another day, only once the coach has said so. */
+function RunOnItsDay({ view, renew }: ScreenProps<SessionRunView>) {
+  const [runsToday, setRunsToday] = useState(false);
+  const { session, today, events, blocks } = view;
+  const asks =
+    session.state === 'planned' && session.day !== today && events.length === 0 && blocks.length > 0;
+  if (!asks) return <Run view={view} renew={renew} />;
+  if (runsToday) return <Run view={{ ...view, session: { ...session, day: today } }} renew={renew} />;
+  const onToday = async () => {
+    await renew();
+    setRunsToday(true);
+  };
+  return <AnotherDay session={session} today={today} onToday={onToday} />;
+}
 
 /** Courtside: count, time, call, adjust, undo, next. */
 function Run({ view: given, renew }: ScreenProps<SessionRunView>) {

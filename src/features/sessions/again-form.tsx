@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { sameWeekdayAfter, weeklyDays } from '@/core/planning/weekly';
 import { counted } from '@/core/words';
 import { planAgainAction, removeSessionAction } from '@/server/actions';
+import { bookingLabel, ClashNote, useClashes } from './clashes';
 import { DaysLeftOut } from './days-left-out';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
@@ -19,11 +20,17 @@ export interface AgainOf {
   readonly today: string;
 }
 
+interface Props extends AgainOf {
+  /** The next day of its weekday on which its group, coach and place are free, local ISO; null where none is known. */
+  readonly freeDay: string | null;
+  readonly onDone: () => void;
+}
+
 /** The day, or the days of a term with its holidays ticked off. One opens its plan, several stay a list. */
-export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDone: () => void }) {
+export function AgainForm({ session, today, freeDay, onDone }: Props) {
   const router = useRouter();
   const notice = useNotice();
-  const [first, setFirst] = useState(() => sameWeekdayAfter(session.day, today));
+  const [first, setFirst] = useState(() => freeDay ?? sameWeekdayAfter(session.day, today));
   const [until, setUntil] = useState('');
   const [skipped, setSkipped] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
@@ -31,9 +38,12 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
   const all = first === '' ? [] : weeklyDays(first, until);
   const days = all.filter((day) => !skipped.has(day));
 
+  const clashes = useClashes(days.length > 0 ? { days, fromId: session.id } : null);
+
   const book = async (build = false) => {
     setBusy(true);
     setProblem(null);
+    if (!(await clashes.seen())) return setBusy(false);
     // One is built on its own screen, with two ways to look at; several at once, each for itself.
     const outcome = await ask(() => planAgainAction(session.id, { days, build: build && days.length > 1 }));
     setBusy(false);
@@ -78,7 +88,12 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
       <Field label="Every week until" hint="Left open: once.">
         <input type="date" value={until} min={first} onChange={(event) => setUntil(event.target.value)} />
       </Field>
-      <DaysLeftOut all={all} skipped={skipped} onSkipped={setSkipped} />
+      <DaysLeftOut all={all} skipped={skipped} onSkipped={setSkipped} clashes={clashes.found?.clashes} />
+      <ClashNote
+        found={clashes.found}
+        onDay={days.length === 1 ? setFirst : undefined}
+        className="col-span-2"
+      />
       <div className="col-span-2 flex flex-wrap justify-end gap-2">
         {days.length > 0 && (
           <Button disabled={busy} onClick={() => void book(true)}>
@@ -86,7 +101,10 @@ export function AgainForm({ session, today, onDone }: AgainOf & { readonly onDon
           </Button>
         )}
         <Button type="submit" look="now" disabled={busy || days.length === 0}>
-          {days.length === 1 ? 'Open the plan' : `Plan ${counted(days.length, 'session')}`}
+          {bookingLabel(
+            days.length === 1 ? 'Open the plan' : `Plan ${counted(days.length, 'session')}`,
+            clashes,
+          )}
         </Button>
       </div>
     </form>

@@ -6,10 +6,12 @@ interface Props {
   readonly all: readonly string[];
   readonly skipped: ReadonlySet<string>;
   readonly onSkipped: (skipped: ReadonlySet<string>) => void;
+  /** What collides on one of the days. */
+  readonly clashes?: readonly { readonly day: string; readonly title: string }[];
 }
 
 /** The days of a term, with its holidays ticked off; nothing where there is one day or none. */
-export function DaysLeftOut({ all, skipped, onSkipped }: Props) {
+export function DaysLeftOut({ all, skipped, onSkipped, clashes = [] }: Props) {
   if (all.length < 2) return null;
   const skip = (day: string, out: boolean) => {
     const next = new Set(skipped);
@@ -29,7 +31,12 @@ export function DaysLeftOut({ all, skipped, onSkipped }: Props) {
               onChange={(event) => skip(day, !event.target.checked)}
               className="size-5 accent-[var(--now)]"
             />
-            {shortDay(day)}
+            <span>
+              {shortDay(day)}
+              {clashes.some((one) => one.day === day) && (
+                <span className="block text-sm font-semibold text-care">booked already</span>
+              )}
+            </span>
           </label>
         ))}
       </div>

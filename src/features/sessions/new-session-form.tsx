@@ -2,7 +2,8 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'next/navigation';
-import { useForm } from 'react-hook-form';
+import { useState } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { createSessionAction } from '@/server/actions';
 import { sessionSchema, type SessionForm } from '@/schemas/booking';
 import type { Group } from '@/server/views/groups';
@@ -11,6 +12,7 @@ import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';
 import { useHouse } from '@/ui/house';
+import { askedOf, bookingLabel, ClashNote, useClashes } from './clashes';
 import { BookingFields, PlayersField, type BookingInHand } from './booking-fields';
 
 /** The booking of a new session and who is coming; it opens the plan. */
@@ -49,9 +51,16 @@ export function NewSessionForm({
     },
   });
   const { errors, isSubmitting } = form.formState;
+  const clashes = useClashes(askedOf(useWatch({ control: form.control })));
+  // The plan takes a moment to open: a second press in it would book a second session.
+  const [booked, setBooked] = useState(false);
   const save = form.handleSubmit(async (values) => {
+    if (!(await clashes.seen())) return;
     const outcome = await ask(() => createSessionAction(values));
-    if (outcome.ok) return router.push(`/sessions/${outcome.value.id}/plan`);
+    if (outcome.ok) {
+      setBooked(true);
+      return router.push(`/sessions/${outcome.value.id}/plan`);
+    }
     for (const { field, message } of outcome.problems) {
       const own = field.split(/[.[]/)[0]!;
       form.setError(own in values ? (own as keyof SessionForm) : 'root', { message });
@@ -100,9 +109,15 @@ export function NewSessionForm({
       )}
       <BookingFields form={form as unknown as BookingInHand} />
       <PlayersField form={form as unknown as BookingInHand} squad={squad} />
+      <ClashNote
+        found={clashes.found}
+        onDay={(day) => form.setValue('day', day)}
+        onStart={(startTime) => form.setValue('startTime', startTime)}
+        className="col-span-2"
+      />
       <div className="col-span-2 flex justify-end">
-        <Button type="submit" look="now" disabled={isSubmitting}>
-          Open the plan
+        <Button type="submit" look="now" disabled={isSubmitting || booked}>
+          {bookingLabel('Open the plan', clashes)}
         </Button>
       </div>
     </form>

@@ -7,6 +7,7 @@ const words: Readonly<Record<string, string>> = {
   'player.everything': 'took away everything about a child',
   'session.add': 'planned a session',
   'session.again': 'planned a session again',
+  'session.run-today': 'ran a session on another day than planned',
   'session.plan': 'changed a plan',
   'session.finish': 'ended a session',
   'session.remove': 'removed a session',

@@ -20,6 +20,7 @@ import { removeSequence, saveSequence } from '../house/sequences';
 import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
 import { moveLanes } from '../sessions/lanes';
 import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
+import { clashesView, type Clashes } from '../views/clashes';
 import { groupsView, type Group } from '../views/groups';
 import { planNotesView, type PlanNotesView } from '../views/plan-notes';
 import { whoElse, type WhoElse } from '../views/who-else';
@@ -31,7 +32,14 @@ import { patternsView, type Pattern } from '../readers/patterns';
 import { addNote, answerRecap, removeNote } from '../notes/notes';
 import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
 import { followedBy, sessionsDecided } from '../courses/replan';
-import { createSession, finishSession, loadPlan, removeSession, savePlan } from '../sessions/sessions';
+import {
+  createSession,
+  finishSession,
+  loadPlan,
+  removeSession,
+  runToday,
+  savePlan,
+} from '../sessions/sessions';
 import type { PlanForm } from '@/schemas/session';
 import { eraseForGood, type Erased } from '../squad/erase';
 import { removePlayer, savePlayer } from '../squad/squad';
@@ -103,6 +111,11 @@ export async function planNotesAction(sessionId: string, playerIds: unknown): Pr
   return look((context) => planNotesView(context, asId(sessionId), ids));
 }
 
+/** What a booking would collide with: asked while its form is filled in. */
+export async function clashesAction(input: unknown): Promise<Clashes> {
+  return look((context) => clashesView(context, input));
+}
+
 export async function whoElseAction(sessionId: string): Promise<WhoElse> {
   return look((context) => whoElse(context, asId(sessionId)));
 }
@@ -126,6 +139,12 @@ export async function answerRecapAction(sessionId: string, input: unknown): Prom
 export async function planAgainAction(id: string, input: unknown): Promise<Outcome<Again>> {
   return act('write', 'session.again', [asId(id)], async (context) =>
     changed(await planAgain(context, asId(id), input)),
+  );
+}
+
+export async function runTodayAction(id: string): Promise<Outcome<null>> {
+  return act('write', 'session.run-today', [asId(id)], async (context) =>
+    changed(await runToday(context, asId(id))),
   );
 }
 

@@ -1,3 +1,7 @@
+import { clashesOf, nextFreeDay, type Booked } from '@/core/planning/clash';
+import { clashText } from '@/core/planning/clash-words';
+import { shortDay } from '@/core/day-words';
+import { daysLater } from '@/core/planning/weekly';
 import { done, refused, type Outcome, type Problem } from '@/core/outcome';
 import { readTable, type Table } from '@/formats/tables';
 import { keyOf, things, type Entry, type ThingName } from '@/formats/bundle/things';
@@ -8,6 +12,7 @@ import { check } from '@/schemas/check';
 import { playerSchema } from '@/schemas/player';
 import { bookingSchema } from '@/schemas/booking';
 import type { Context } from '../context';
+import { bookedBetween, clashSaid } from '../readers/booked';
 import { sessionColumns, squadColumns } from './export-tables';
 import { putIn, type Changes } from './put-in';
 import { sql } from 'drizzle-orm';
@@ -260,6 +265,9 @@ function words(field: string, given: string | undefined): string | undefined {
 const ordered = (name: ThingName, entry: Entry): Entry =>
   Object.fromEntries(Object.keys(things[name].fields).map((field) => [field, entry[field] ?? null]));
 
+/** Bookings are looked for so far ahead, days: further than any table of a season. Ours. */
+const lookAheadDays = 400;
+
 /** A session by each line; one that is booked already at that day and time under that name is left as it is. */
 async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
   const players = new Map(
@@ -277,6 +285,12 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
   const booked = new Set(
     (await entriesOf(db, 'sessions', sql`removed_at_ms is null and kind = 'court'`)).map(slot),
   );
+  const others: (Booked & { readonly title: string })[] = await bookedBetween(
+    db,
+    context.today,
+    daysLater(context.today, lookAheadDays),
+  );
+  const nameOf = new Map([...players.values()].map((one) => [String(one.id), String(one.name)]));
   return (given) => {
     const what = [given('title') || 'A line without a title', given('day')].filter(Boolean).join(', ');
     const names = (given('players') ?? '')
@@ -304,9 +318,17 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
     if (booked.has(slot(fields as unknown as Entry)))
       return { state: 'same', what, why: ['It is booked already.'] };
     booked.add(slot(fields as unknown as Entry));
+    const fresh = { ...fields, playerIds };
+    const clashes = clashesOf(fresh, others);
+    const free = clashes.length > 0 ? nextFreeDay(fresh, others) : null;
+    others.push(fresh);
     const id = context.newId();
     return {
-      ...{ state: 'added', what, why: [] },
+      ...{ state: 'added', what },
+      why: [
+        ...clashes.map((clash) => `Booked already: ${clashText(clashSaid(clash, nameOf))}`),
+        ...(free ? [`Free at that hour: ${shortDay(free)}.`] : []),
+      ],
       added: [
         [
           'sessions',

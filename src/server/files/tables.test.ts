@@ -153,6 +153,7 @@ test('sessions come with their players and places; strangers, other days and wha
     '2026-12-01,16:30,60,Tuesday,Somewhere,Ilva; bo',
     '01.12.2026,9:05,45,Early,,Ilva',
     '2026-12-01,16:30,60,tuesday,,Ilva',
+    '2026-12-01,17:00,45,Late,,Ilva',
     '2026-12-02,16:30,60,Wednesday,,Ilva; Nobody',
     '12/01/2026,25:00,3,X,,Ilva',
     '2026-12-03,16:30,60,Empty,,',
@@ -162,6 +163,10 @@ test('sessions come with their players and places; strangers, other days and wha
     ['added', ''],
     ['added', ''],
     ['same', 'It is booked already.'],
+    [
+      'added',
+      'Booked already: Tue 1 Dec, 16:30 to 17:30: Tuesday already has Ilva. Free at that hour: Tue 8 Dec.',
+    ],
     ['refused', 'Players: Nobody is not on the squad.'],
     ['refused', expect.stringMatching(/Start.*Minutes|Minutes.*Start/s)],
     ['refused', expect.stringContaining('at least one player')],
@@ -172,6 +177,7 @@ test('sessions come with their players and places; strangers, other days and wha
   expect(rows).toEqual([
     { day: '2026-12-01', start: '09:05', state: 'planned', n: 1 },
     { day: '2026-12-01', start: '16:30', state: 'planned', n: 2 },
+    { day: '2026-12-01', start: '17:00', state: 'planned', n: 1 },
   ]);
   value(await undoTakeOver(box.context, took.id!));
   expect(await box.context.db.all(sql`select * from session`)).toEqual([]);

@@ -56,7 +56,7 @@ export async function storeBatch(
     if (stored > 0) await markStale(tx, blockIds);
     // A block that was started without the server starts its session when the news arrives.
     const started = events.flatMap((event) => (event.kind === 'start' ? [event.blockId] : []));
-    await heldEarlier(tx, events);
+    await heldAnotherDay(tx, events);
     if (started.length > 0) await startSessionsOf(tx, started, context.nowMs);
     return done({ stored });
   });
@@ -64,8 +64,8 @@ export async function storeBatch(
   return outcome;
 }
 
-/** A session that is run before the day it was booked for is held on the day it is run. */
-async function heldEarlier(tx: Executor, events: readonly TouchEvent[]): Promise<void> {
+/** A session that is run on another day than the one it was booked for is held on the day it is run. */
+async function heldAnotherDay(tx: Executor, events: readonly TouchEvent[]): Promise<void> {
   for (const { kind, blockId, text } of events) {
     const day = kind === 'begun' ? readBegun(text)?.held?.day : undefined;
     if (day) await moveSessionTo(tx, blockId, day);

@@ -1,6 +1,6 @@
 import { blocksOfSessions, getSession, sessionsBetween } from '@/data/session';
 import { ingestTouches } from '../log/ingest';
-import { createSession, finishSession, loadPlan, removeSession, savePlan } from './sessions';
+import { createSession, finishSession, loadPlan, removeSession, runToday, savePlan } from './sessions';
 import { savePlayer } from '../squad/squad';
 import { ada, booking, eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
 
@@ -147,4 +147,22 @@ test('a save whose answer was lost goes on from what it saved; anybody else’s 
   );
   expect(problem(await save('D', {}))).toContain('changed in another window');
   expect(value(await loadPlan(context, at.sessionId))).toMatchObject({ title: 'C', revision: 4 });
+});
+
+test('a session of another day is moved to today when the coach says so; one that was begun stays', async () => {
+  const at = await oneBlockSession(box.context);
+  const days = async () => (await getSession(box.context.db, at.sessionId))!;
+  const before = await days();
+  const later = { ...box.context, today: '2026-12-24' };
+  value(await runToday(later, at.sessionId));
+  expect(await days()).toMatchObject({ day: '2026-12-24', revision: before.revision + 1 });
+  // Pressed twice, it is moved once.
+  value(await runToday(later, at.sessionId));
+  expect(await days()).toMatchObject({ revision: before.revision + 1 });
+  const [mark] = eventsOf('x', at.block.id, at.playerIds[0]!, ids());
+  const start = { ...mark!, kind: 'start', playerId: null };
+  value(await ingestTouches(later, { events: [start] }));
+  value(await runToday({ ...later, today: '2026-12-25' }, at.sessionId));
+  expect(await days()).toMatchObject({ day: '2026-12-24', state: 'running' });
+  expect(problem(await runToday(later, 'nobody'))).toContain('not on record');
 });

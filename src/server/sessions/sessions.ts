@@ -240,6 +240,17 @@ export async function finishSession(context: Context, id: string): Promise<Outco
   return ended;
 }
 
+/** Moves a session that is planned for another day to today; one that was begun stays where it is. */
+export async function runToday(context: Context, id: string): Promise<Outcome<null>> {
+  return write(context.db, async (tx) => {
+    const session = await getSession(tx, id);
+    if (!session) return unknownSession;
+    if (session.state === 'planned' && session.day !== context.today)
+      await updateSession(tx, id, { day: context.today, revision: session.revision + 1 });
+    return done(null);
+  });
+}
+
 /** Takes a session off the list, or back on it. */
 export async function removeSession(context: Context, id: string, removed: boolean): Promise<Outcome<null>> {
   return write(context.db, async (tx) => {
