@@ -4,6 +4,7 @@ import type { Database } from '@/data/database';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
 import { contextIn } from './context';
+import { isLoopback } from './http/hosts';
 import { answerTheGate } from './doors/ask-first';
 import { copyDaily } from './copies';
 import { upgradeRecords } from './log/complete-records';
@@ -13,14 +14,11 @@ import { warm } from './warm';
 /** Telling the courts and ending what is under way may take so long, milliseconds. Ours. */
 const longestEndMs = 5000;
 
-/** Names of this computer that nobody else can reach it by. */
-const loopback = new Set(['127.0.0.1', '::1', 'localhost']);
-
 /** A server others can reach opens to nobody without a passcode: while there is none, it does not start. */
 async function refuseOpenDoors(db: Database): Promise<void> {
   const { HOST = '127.0.0.1', VOWSTEP_ALLOWED_HOSTS: others = '' } = process.env;
   if ((await listCoaches(db)).length > 0) return;
-  if (!loopback.has(HOST)) {
+  if (!isLoopback(HOST)) {
     console.error(
       `On HOST=${HOST} others can reach Vow Step, and nobody has a passcode yet. Type npm run passcode first.`,
     );

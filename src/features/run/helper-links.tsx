@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { makeHelperLinkAction, withdrawHelperLinksAction } from '@/server/actions';
 import type { PlayerFacts } from '@/server/views/facts';
 import { ask, problemsText } from '@/ui/ask';
+import { ReachNote } from '@/features/doors/reach-note';
+import { useReach } from '@/features/doors/use-reach';
 import { Chip, ChipRow } from './chip';
 
 interface Props {
@@ -26,7 +28,9 @@ const same = (a: Counted | undefined, b: Counted) => a?.id === b.id && a?.blockI
 
 /** A link lets a helper count on their own phone. Making a new one for the same ends the old one. */
 export function HelperLinks({ sessionId, players, stations }: Props) {
-  const [link, setLink] = useState<{ of: Counted; url: string; signed: string } | null>(null);
+  const [link, setLink] = useState<{ of: Counted; token: string; signed: string } | null>(null);
+  const reached = useReach();
+  const url = `${reached.base}/help/${link?.token}`;
   const [said, setSaid] = useState<string | null>(null);
   const [name, setName] = useState('');
   const make = async (player: Counted) => {
@@ -37,7 +41,7 @@ export function HelperLinks({ sessionId, players, stations }: Props) {
     setSaid(null);
     setLink({
       of: player,
-      url: `${location.origin}/help/${outcome.value.token}`,
+      token: outcome.value.token,
       signed: name.trim() ? `${name.trim()} (helper)` : 'Helper',
     });
   };
@@ -59,6 +63,7 @@ export function HelperLinks({ sessionId, players, stations }: Props) {
           className="min-h-12 w-64 rounded-md border-2 border-edge bg-sheet px-3"
         />
       </label>
+      <ReachNote reached={reached} instead="Here, another window of this browser can count." />
       <ChipRow label="Helper for">
         {[
           ...players.map<Counted>(({ id, name: whose }) => ({ id, blockId: null, name: whose })),
@@ -77,7 +82,7 @@ export function HelperLinks({ sessionId, players, stations }: Props) {
       </ChipRow>
       {link && chosen && (
         <div
-          key={link.url}
+          key={link.token}
           ref={intoView}
           className="flex flex-wrap items-center gap-2 rounded-md border-2 border-line p-2"
         >
@@ -92,7 +97,7 @@ export function HelperLinks({ sessionId, players, stations }: Props) {
               readOnly
               data-helper-link
               aria-label={`Link to count ${chosen.name}`}
-              value={link.url}
+              value={url}
               onFocus={(event) => event.target.select()}
               className="min-h-11 w-full rounded-md border-2 border-edge bg-sheet px-2 text-sm"
             />

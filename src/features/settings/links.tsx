@@ -11,6 +11,8 @@ import { dayAt, momentAt } from '@/ui/dates';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote, Field } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
+import { ReachNote } from '@/features/doors/reach-note';
+import { useReach } from '@/features/doors/use-reach';
 import { useNotice } from '@/ui/toast';
 
 const opens = ({ scope, name, player, title }: OpenLinkRow): string =>
@@ -24,18 +26,20 @@ const opens = ({ scope, name, player, title }: OpenLinkRow): string =>
 export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[]; readonly zone?: string }) {
   const notice = useNotice();
   const [making, setMaking] = useState(false);
-  const [made, setMade] = useState<string | null>(null);
+  const [token, setToken] = useState<string | null>(null);
+  const reached = useReach(making);
+  const made = token && `${reached.base}/calendar/${token}`;
   const [name, setName] = useState('');
   const [error, setError] = useState('');
   const make = async (event: React.FormEvent) => {
     event.preventDefault();
     const outcome = await ask(() => makeCalendarLinkAction({ name }));
     if (!outcome.ok) return setError(problemsText(outcome));
-    setMade(`${location.origin}/calendar/${outcome.value.token}`);
+    setToken(outcome.value.token);
   };
   const close = () => {
     setMaking(false);
-    setMade(null);
+    setToken(null);
     setName('');
     setError('');
   };
@@ -105,6 +109,10 @@ export function Links({ links, zone }: { readonly links: readonly OpenLinkRow[];
         ) : (
           <form onSubmit={(event) => void make(event)} className="space-y-4">
             {error && <ErrorNote>{error}</ErrorNote>}
+            <ReachNote
+              reached={reached}
+              instead="A calendar program on this computer can follow it. For others, download the calendar under Files."
+            />
             <Field label="Whose calendar" hint="So that you can tell it from others here.">
               <input value={name} onChange={(event) => setName(event.target.value)} autoComplete="off" />
             </Field>

@@ -11,6 +11,9 @@ import { cx } from '@/ui/class-names';
 import { ErrorNote } from '@/ui/field';
 import { FileButton } from '@/ui/file-button';
 import { PageHead } from '@/ui/page-head';
+import { Link } from '@/ui/link';
+import { ReachNote } from '@/features/doors/reach-note';
+import { useReach } from '@/features/doors/use-reach';
 import { CardBack, CardFront, cardSizes, type CardSize } from './card-sheet';
 
 /** Where a card stands on paper: its page in the print styles (globals.css). */
@@ -24,12 +27,14 @@ const pageClass: Readonly<Record<CardSize, string>> = {
 export function CardPage({ view }: { readonly view: CardView }) {
   const { id, playerId, card } = view;
   const [size, setSize] = useState<CardSize>('A6');
-  const [link, setLink] = useState<string | null>(null);
+  const [token, setToken] = useState<string | null>(null);
+  const reached = useReach();
+  const link = token && `${reached.base}/vow/${token}`;
   const [problem, setProblem] = useState<string | null>(null);
   const makeLink = async () => {
     const outcome = await ask(() => makeVowLinkAction(playerId, { name: '' }));
     setProblem(outcome.ok ? null : problemsText(outcome));
-    if (outcome.ok) setLink(`${location.origin}/vow/${outcome.value.token}`);
+    if (outcome.ok) setToken(outcome.value.token);
   };
   const copies = size === 'four on A4' ? 4 : 1;
   return (
@@ -58,6 +63,20 @@ export function CardPage({ view }: { readonly view: CardView }) {
             ? 'Whoever has this link sees and counts this child’s vows, and nothing else. It is shown here once: print or send it now.'
             : 'Without a link it is a card to tick. With one it can be counted on any phone.'}
         </PageHead>
+      </div>
+      <div className="mb-3 max-w-xl print:hidden">
+        <ReachNote
+          reached={reached}
+          instead={
+            <>
+              A card without a link is ticked by hand.{' '}
+              <Link href={`/players/${playerId}/vows`} className="underline">
+                The file for home
+              </Link>{' '}
+              works on any phone without this computer.
+            </>
+          }
+        />
       </div>
       {problem && <ErrorNote>{problem}</ErrorNote>}
       {link && (

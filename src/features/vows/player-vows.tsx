@@ -17,6 +17,8 @@ import { StageBall } from '@/ui/stage-ball';
 import { useNotice } from '@/ui/toast';
 import { HomeCard } from './home-card';
 import { QrCode } from './card-sheet';
+import { ReachNote } from '@/features/doors/reach-note';
+import { useReach } from '@/features/doors/use-reach';
 import { VowRow } from './vow-row';
 
 /** A player’s vows: what they promised, what it comes to with their sessions, their home, and what their family has. */
@@ -109,15 +111,17 @@ export function PlayerVowsPage({ view }: { readonly view: PlayerVowsView }) {
 /** What the family takes home besides the card: a link, an address for a calendar, a file. */
 function Taken({ view: { facts, links } }: { view: PlayerVowsView }) {
   const notice = useNotice();
-  const [link, setLink] = useState<string | null>(null);
+  const [token, setToken] = useState<string | null>(null);
+  const reached = useReach();
+  const link = token && `${reached.base}/vow/${token}`;
   const make = async () => {
     const outcome = await ask(() => makeVowLinkAction(facts.id, { name: '' }));
-    if (outcome.ok) setLink(`${location.origin}/vow/${outcome.value.token}`);
+    if (outcome.ok) setToken(outcome.value.token);
     else notice({ text: problemsText(outcome), tone: 'stop' });
   };
   const withdraw = async () => {
     const outcome = await ask(() => withdrawVowLinksAction(facts.id));
-    if (outcome.ok) setLink(null);
+    if (outcome.ok) setToken(null);
     notice(
       outcome.ok
         ? { text: 'Every link and file is withdrawn. What was counted stays.' }
@@ -131,6 +135,12 @@ function Taken({ view: { facts, links } }: { view: PlayerVowsView }) {
         {links === 0 ? 'No link is open.' : `${counted(links, 'link')} open.`} Each shows {facts.name}’s vows
         and nothing else.
       </p>
+      <div className="my-2">
+        <ReachNote
+          reached={reached}
+          instead="“As one file” works on any phone without this computer, and a printed card needs no phone."
+        />
+      </div>
       {link && (
         <div className="my-2 space-y-2 text-sm">
           <p className="break-all" data-link>

@@ -10,8 +10,9 @@ import { addCoach, changePasscode, giveRole, removeCoach } from '../doors/coache
 import { noteConfirmed } from '../doors/anew';
 import type { Guesser } from '../doors/brake';
 import { coachCookie, knownCookie } from '../doors/cookie';
-import { act, linkContext, tokenOfRequest } from '../doors/door';
+import { act, linkContext, look, tokenOfRequest } from '../doors/door';
 import { hashOfToken, ownPasscode, signInCoach, signOut, type SignedIn } from '../doors/sign-in';
+import { listening, reachOf, type Reach } from '../views/reach';
 import { undoTakeOver } from '../files/bring-in';
 import { asId } from './ids';
 
@@ -25,6 +26,12 @@ export async function signInAction(input: unknown): Promise<Outcome<null>> {
   if (!outcome.ok) return outcome;
   await giveCookies(outcome.value);
   return done(null);
+}
+
+/** At which addresses phones open links that are made here. */
+export async function reachAction(): Promise<Reach> {
+  const asked = (await headers()).get('x-vowstep-origin') ?? '';
+  return look(async () => reachOf(listening(asked)));
 }
 
 /** Where somebody tries a passcode, and what that browser is known by. */

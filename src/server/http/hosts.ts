@@ -6,12 +6,18 @@ function nameOf(host: string): string | null {
 
 const loopback: readonly string[] = ['localhost', '127.0.0.1', '[::1]'];
 
+/** Is this a name by which a computer reaches itself only? */
+export const isLoopback = (name: string): boolean => loopback.includes(name) || name === '::1';
+
 /** The names a list of host names holds: capitals, ports and the blanks around commas do not matter. */
 const named = (list: string): (string | null)[] =>
   list
     .split(',')
     .filter((one) => one.trim() !== '')
     .map(nameOf);
+
+/** The host names of a list that can be read, `*` among them. */
+export const hostsNamed = (list: string): string[] => named(list).filter((name) => name !== null);
 
 /** Does this server answer to a host? To loopback, and to what `VOWSTEP_ALLOWED_HOSTS` names. Keeps other sites from posing as us. */
 export function hostAllowed(host: string | null, list = process.env.VOWSTEP_ALLOWED_HOSTS ?? ''): boolean {
