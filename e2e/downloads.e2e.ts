@@ -1,7 +1,8 @@
 import type { WebElement } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
+import { host, openApp, type App } from './lib/app';
 import { openBrowser, type Browser } from './lib/browser';
 import type { Download } from './lib/download';
+import { qrOnPage } from './lib/qr';
 import { Page } from './lib/page';
 import { demoIds, views, type Ids } from './lib/views';
 
@@ -99,6 +100,32 @@ test('a block’s track and its words are saved on court', async () => {
   await page.press('More');
   for (const words of ['Practice track (WAV)', 'Its words (WebVTT)'])
     isSound(await browser.download(() => page.press(words)));
+});
+
+test('before a link is made it is said whether a phone can open it; its code leads there', async () => {
+  const reach = `document.querySelector('[data-reach]')?.dataset.reach`;
+  const where = host ? app.url : '';
+  const words = host
+    ? `Phones in this network open it at ${app.url}.`
+    : 'Phones cannot open links of this computer';
+  for (const path of [`/vows/${ids.vow}/card`, `/players/${ids.nessa}/vows`]) {
+    await browser.driver.get(app.url + path);
+    await page.sees(words);
+    expect(await browser.driver.executeScript(`return ${reach}`)).toBe(where);
+  }
+  if (!host) await page.sees('works on any phone without this computer');
+  await page.press('Make a link');
+  const link = `document.querySelector('[data-link] a')?.href ?? ''`;
+  await page.becomes(`(${link}).startsWith(${JSON.stringify(`${app.url}/vow/`)})`, true);
+  expect(await qrOnPage(browser.driver)).toBe(await browser.driver.executeScript(`return ${link}`));
+  await browser.driver.get(`${app.url}/settings`);
+  await page.press('Calendar address');
+  await page.sees(words);
+  await browser.driver.get(`${app.url}/sessions/${ids.planned}/run`);
+  await page.sees('Start block');
+  await page.press('More');
+  await page.sees(words);
+  expect(await browser.faults()).toEqual([]);
 });
 
 test('what cannot be made is said on the page, which stays', async () => {

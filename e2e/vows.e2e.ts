@@ -10,6 +10,7 @@ import { axeViolations } from './lib/axe';
 import { openBrowser, setViewport, type Browser } from './lib/browser';
 import { demoPlayer, demoSession } from './lib/demo';
 import { Page, patienceMs } from './lib/page';
+import { qrOnPage } from './lib/qr';
 
 /* Vows: made from a review, taken home on a card, counted on a phone without the server, brought back; and as one file. */
 let app: App;
@@ -92,22 +93,7 @@ test('a card with a link: its code is read back from the page and from the PDF',
     scope: 'vow',
     player_id: nessa,
   });
-  const [width, pixels] = await browser.driver.executeAsyncScript<[number, number[]]>(`
-    const done = arguments[0];
-    const svg = document.querySelector('svg[aria-label^="Link to count"]').cloneNode(true);
-    svg.setAttribute('width', 400);
-    svg.setAttribute('height', 400);
-    const image = new Image();
-    image.onload = () => {
-      const canvas = Object.assign(document.createElement('canvas'), { width: 400, height: 400 });
-      const on = canvas.getContext('2d');
-      on.fillStyle = 'white';
-      on.fillRect(0, 0, 400, 400);
-      on.drawImage(image, 0, 0);
-      done([400, [...on.getImageData(0, 0, 400, 400).data]]);
-    };
-    image.src = 'data:image/svg+xml,' + encodeURIComponent(new XMLSerializer().serializeToString(svg));`);
-  expect(jsQR(Uint8ClampedArray.from(pixels), width, width)?.data).toBe(link);
+  expect(await qrOnPage(browser.driver)).toBe(link);
   const { name, bytes: pdf } = await browser.download(() => page.press('PDF'));
   expect(name).toBe('vow.pdf');
   expect(pdfPages(pdf)).toBe(2);
