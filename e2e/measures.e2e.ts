@@ -123,10 +123,38 @@ test('a hold, a row and a timed count', async () => {
   await tap(2);
   await page.becomes(count, '2');
   await page.becomes(today, '4');
+  // The flash of a miss is gone; the figure stays.
+  await page.becomes(`document.querySelector('[data-misses]').textContent`, '1 so far');
   await nextBlock(page);
   await work('Narrow markers');
   await tap(3);
   await page.becomes(count, '3');
+});
+
+test('turned too soon: one press brings the block back, running on; finish is in reach, and says what is undone', async () => {
+  await nextBlock(page);
+  await page.sees('Start block');
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Back to ');
+  await page.sees('Narrow markers');
+  await page.becomes(phase, 'work');
+  await page.becomes(count, '3');
+  await page.sees('Pause');
+  await page.becomes(`document.querySelector('[data-waiting]').dataset.waiting`, '0');
+  const [end] = await app.query(
+    `select e.id from touch_event e join block b on b.id = e.block_id where e.kind = 'end' and b.drill_id = 'marker-touches' and b.session_id = ?`,
+    [sessionId],
+  );
+  expect(await app.query(`select kind from touch_event where ref = ?`, [String(end!.id)])).toEqual([
+    { kind: 'undo' },
+  ]);
+  await page.keys('t');
+  await page.press('Finish session');
+  await page.sees(/Not done to the end: .*\./);
+  await page.sees(/Not begun: .*\./);
+  expect(await axeViolations(browser.driver)).toEqual([]);
+  await page.press('Go on counting');
+  await page.press('Close');
 });
 
 test('evenness: bounces are counted, and their spread is worked out from the time between them', async () => {

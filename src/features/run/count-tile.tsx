@@ -115,7 +115,8 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
             {!compact && <Count value={result.score} roomy />}
             <div className={cx('flex w-full justify-between gap-1', compact ? 'items-center' : 'items-end')}>
               <p className={cx('min-w-0 flex-1 leading-tight', compact ? 'text-sm' : 'text-lg')}>
-                {measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}, {left} left
+                {measure === 'grade' ? `${result.shots} graded` : `${result.shots} shots`}
+                {result.drops > 0 && <span data-misses>{`, ${result.drops} missed`}</span>}, {left} left
                 {left > 0 && !compact && <span className="block">at most {most}</span>}
                 {line}
               </p>
@@ -226,6 +227,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
         >
           <span className="sr-only">{name}: </span>
           {hold ? 'Let go' : lap || measure === 'laps' ? 'Broken off' : 'Count a miss'}
+          <Misses so={result.drops} />
         </PressZone>
         {/* What is heard takes the room of both while it listens. */}
         {!compact && <div data-ear-of={digit} className="peer min-w-0 flex-[2] empty:hidden" />}
@@ -235,6 +237,14 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
     </Frame>
   );
 });
+
+/** Today's misses, in small figures: a flash is gone before anybody looks up. */
+const Misses = ({ so }: { readonly so: number }) =>
+  so > 0 && (
+    <span data-misses className="tabular ml-2 text-base font-semibold whitespace-nowrap">
+      {so} so far
+    </span>
+  );
 
 /** A miss stands on its zone so long, milliseconds: seen at a glance, gone before the next. Ours. */
 const missSeenMs = 600;

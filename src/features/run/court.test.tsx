@@ -76,7 +76,7 @@ describe('a tile says', () => {
       ['touch'],
     ];
     expect(tile('palm-up-bounce', 'row-20', row)).toBe(
-      '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss Type',
+      '1 Mika count a touch 1 aim 5 ✓ today 5 ever 7 Mika: Count a miss 1 so far Type',
     );
     expect(tile('palm-up-bounce', 'row-20', [])).toContain('0 aim 5 today 0 ever 7');
     expect(tile('palm-up-bounce', 'row-20', [], { tooShort: true })).toContain(
@@ -95,7 +95,7 @@ describe('a tile says', () => {
       { target: 40, bestEver: null },
     );
     // Ten shots a round: eight are left, and ten points each are still possible.
-    expect(text).toContain('10 2 shots, 8 left at most 90 aim 40 today 10 ever –');
+    expect(text).toContain('10 2 shots , 1 missed , 8 left at most 90 aim 40 today 10 ever –');
     expect(text).toMatch(/Mika: 10 Inner ring Mika: 5 Middle ring Mika: 1 Outer ring Mika: 0 Out$/);
   });
 

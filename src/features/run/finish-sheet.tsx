@@ -10,6 +10,8 @@ interface Props {
   readonly court: Court;
   /** Titles of blocks that were never begun and not left out. */
   readonly untouched: readonly string[];
+  /** Titles of blocks that were begun and not done to their end. */
+  readonly unfinished: readonly string[];
   readonly finishing: boolean;
   readonly open: boolean;
   readonly onOpenChange: (open: boolean) => void;
@@ -21,6 +23,7 @@ interface Props {
 export function FinishSheet({
   court,
   untouched,
+  unfinished,
   finishing,
   open,
   onOpenChange,
@@ -31,6 +34,7 @@ export function FinishSheet({
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Finish the session?" startsAtField={false}>
       <ul className="mb-4 list-disc space-y-1 pl-5 text-lg">
+        {unfinished.length > 0 && <li>Not done to the end: {unfinished.join(', ')}.</li>}
         {untouched.length > 0 && <li>Not begun: {untouched.join(', ')}.</li>}
         {waiting + loose > 0 && <li>{counted(waiting + loose, 'mark')} on the way to the server first.</li>}
         {heldBack.length > 0 && (

@@ -47,6 +47,10 @@ export interface RunFooterProps {
   /** Turns to the next block; null at the last one. */
   readonly onNext?: (() => void) | null;
   readonly onFinish?: () => void;
+  /** Left out it takes back the last mark at any time. */
+  readonly onUndo?: () => void;
+  /** The block that was left for this one, and the way back to it. */
+  readonly back?: { readonly title: string; readonly onBack: () => void } | null;
   /** Shows the other players, when there are more than fit. */
   readonly onOthers: (() => void) | null;
 }
@@ -55,8 +59,19 @@ const LiveSafeNote = ({ log }: { log: RunLog }) => <SafeNote state={useLogState(
 
 /** The few things to press besides the counts. */
 export function RunFooter(props: RunFooterProps) {
-  const { run, log, undoName, leftHanded, adjust, onStart, onNext, onFinish } = props;
-  const { clock, position, lastMark, undo } = run;
+  const {
+    run,
+    log,
+    undoName,
+    leftHanded,
+    adjust,
+    onStart,
+    onNext,
+    onFinish,
+    back,
+    onUndo = run.undo,
+  } = props;
+  const { clock, position, lastMark } = run;
   const running = clock.state === 'running';
   const over = position.done || clock.state === 'ended';
   return (
@@ -73,19 +88,30 @@ export function RunFooter(props: RunFooterProps) {
           {running ? 'Pause' : clock.state === 'ready' ? 'Start block' : 'Go on'}
         </button>
       )}
-      <button
-        type="button"
-        onClick={undo}
-        disabled={!lastMark}
-        className={buttonClass('plain', 'min-h-16 min-w-0 text-xl')}
-      >
-        <Undo2 aria-hidden className="shrink-0" /> Undo
-        {lastMark && (
-          <span className="hidden truncate text-base font-normal md:inline">
-            {`${isPass(lastMark) ? 'whole pass' : (kindWords[lastMark.kind] ?? lastMark.kind)}, ${undoName ?? 'everybody'}`}
-          </span>
-        )}
-      </button>
+      {back && !lastMark ? (
+        <button
+          type="button"
+          onClick={back.onBack}
+          className={buttonClass('plain', 'min-h-16 min-w-0 text-xl')}
+        >
+          <Undo2 aria-hidden className="shrink-0" />
+          <span className="truncate">Back to {back.title}</span>
+        </button>
+      ) : (
+        <button
+          type="button"
+          onClick={onUndo}
+          disabled={!lastMark}
+          className={buttonClass('plain', 'min-h-16 min-w-0 text-xl')}
+        >
+          <Undo2 aria-hidden className="shrink-0" /> Undo
+          {lastMark && (
+            <span className="hidden truncate text-base font-normal md:inline">
+              {`${isPass(lastMark) ? 'whole pass' : (kindWords[lastMark.kind] ?? lastMark.kind)}, ${undoName ?? 'everybody'}`}
+            </span>
+          )}
+        </button>
+      )}
       {adjust}
       {props.onOthers && (
         <button type="button" onClick={props.onOthers} className={buttonClass('plain', 'min-h-16 text-xl')}>

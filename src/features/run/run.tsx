@@ -103,9 +103,16 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
 
   const next = () => screen.turnTo(nextBlock, 'end');
   const before = () => screen.turnTo(beforeBlock, 'pause');
+  const goBack = () => {
+    if (!screen.left) return;
+    screen.left.bringBack();
+    screen.openBlock(screen.left.blockId, 'pause');
+  };
+  // A second press of the way back falls on undo, which stands there then.
+  const undo = () => screen.isSettled() && run?.undo();
   const typeFor = useCallback((playerId: string) => setTyping(playerId), []);
   useRunKeys({
-    undo: () => run?.undo(),
+    undo: () => (run?.lastMark ? undo() : goBack()),
     toggleClock: screen.toggleClock,
     next,
     before,
@@ -178,6 +185,11 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
     const others = matesOf(blocks, id).flatMap((one) => book.drill(one.drillId)?.title ?? []);
     return others.length > 0 ? others.join(' beside ') : 'a block';
   };
+  /** Begun, and neither over nor ended: the open one may have come to its end by its own clock. */
+  const isUnderWay = ({ id }: RunBlock) => {
+    const { state } = blockClock(log.events(id, null));
+    return (state === 'running' || state === 'paused') && !(run.mates.includes(id) && run.position.done);
+  };
   const circuit = run.block.circuit ?? null;
   const Head = circuit ? CircuitHeadLater : CourtHead;
   return (
@@ -238,6 +250,8 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
         onStart={screen.toggleClock}
         onNext={nextBlock ? next : null}
         onFinish={() => setSheet('finish')}
+        onUndo={undo}
+        back={screen.left && { title: titleOf(screen.left.blockId), onBack: goBack }}
         onOthers={circuit || isTogether(run) ? null : screen.showOthers}
       />
       {sheets && (
@@ -254,6 +268,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
               for (const one of forMates(mates, fresh)) void log.log(one);
             }}
             onBefore={before}
+            onFinish={() => setSheet('finish')}
             onSwap={(withId) => {
               // The other block is on now; what was begun of this one waits, paused, at the other's place.
               run.say({ playerId: null, kind: 'swap', text: withId });
@@ -270,6 +285,9 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
                   !isOut(one) &&
                   blockClock(log.events(one.id, null)).state === 'ready',
               )
+              .map((one) => titleOf(one.id))}
+            unfinished={blocks
+              .filter((one) => (one.circuit?.at ?? 0) === 0 && !isOut(one) && isUnderWay(one))
               .map((one) => titleOf(one.id))}
             finishing={finishing}
             onFinish={() => void finish()}

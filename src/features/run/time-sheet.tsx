@@ -1,11 +1,12 @@
 'use client';
 
-import { ArrowLeftRight, ChevronLeft, RotateCcw, SkipForward, TimerReset } from 'lucide-react';
+import { ArrowLeftRight, ChevronLeft, Flag, RotateCcw, SkipForward, TimerReset } from 'lucide-react';
 import { trimOffersInWords } from './trim-words';
 import { clockTime } from '@/core/words';
 import { shortShare } from '@/core/run/late';
 import { lateAfterS } from '@/core/run/late-after';
 import { buttonClass } from '@/ui/button';
+import { cx } from '@/ui/class-names';
 import { Dialog } from '@/ui/dialog';
 import type { NewEvent } from '@/court/run-log';
 import type { BlockRun } from './use-block';
@@ -20,6 +21,8 @@ interface Props {
   readonly first: boolean;
   readonly onLog: (fresh: NewEvent) => void;
   readonly onBefore: () => void;
+  /** Asks whether the session is to be finished, whatever is still to be done. */
+  readonly onFinish: () => void;
   /** This block and another change places. */
   readonly onSwap: (withId: string) => void;
   readonly open: boolean;
@@ -30,7 +33,7 @@ const extraS = 30;
 
 /** The block's clock and the session's: longer, shorter, again, in another order, and what could be trimmed. */
 export function TimeSheet(props: Props) {
-  const { run, time, titleOf, nextId, first, onLog, onBefore, onSwap, open, onOpenChange } = props;
+  const { run, time, titleOf, nextId, first, onLog, onBefore, onFinish, onSwap, open, onOpenChange } = props;
   const { position, phases, say, clock } = run;
   const { phase, leftS, index, done } = position;
   const word = phase.kind === 'work' ? 'work' : phase.kind === 'rest' ? 'rest' : 'count-in';
@@ -96,6 +99,9 @@ export function TimeSheet(props: Props) {
       <p className="text-lg" data-over={Math.round(time.overS)}>
         {sessionWords(time)}
       </p>
+      <button type="button" onClick={onFinish} className={cx(big(), 'mt-2')}>
+        <Flag aria-hidden /> Finish session
+      </button>
       {time.offers.length > 0 && (
         <>
           <p className="mt-2 text-soft">

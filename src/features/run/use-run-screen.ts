@@ -7,6 +7,7 @@ import { blocksInOrder, blockToOpen } from '@/court/first-block';
 import type { RunBlock } from '@/server/views/session-run';
 import type { CourtSettings } from './court-settings';
 import type { CourtPlayer, CourtView } from './court-view';
+import { leftFor, type Left } from './left-for';
 import { useBlock, type BlockRun } from './use-block';
 import type { Court } from './use-court';
 import { usePhone } from './use-screen';
@@ -33,6 +34,8 @@ export interface RunScreen<P extends CourtPlayer> {
   readonly openBlock: (id: string, how: 'end' | 'pause') => void;
   /** Turns to the block after or before; a double press turns once. */
   readonly turnTo: (to: RunBlock | undefined, how: 'end' | 'pause') => void;
+  /** The block that was left for this one, until this one is begun. */
+  readonly left: Left | null;
   /** Starts or pauses the clock; a double press does it once. */
   readonly toggleClock: () => void;
   /** Who works in the open block, and who of them is on the screen now. */
@@ -95,6 +98,7 @@ export function useRunScreen<P extends CourtPlayer>(
   const turnTo = (to: RunBlock | undefined, how: 'end' | 'pause') => {
     if (to && performance.now() - turnedAt.current >= doubleTapMs) openBlock(to.id, how);
   };
+  const left = leftFor(blocks, run, court);
   const toggledAt = useRef(-Infinity);
   const toggle = run?.toggleClock;
   const toggleClock = useCallback(() => {
@@ -138,6 +142,7 @@ export function useRunScreen<P extends CourtPlayer>(
     isOut,
     openBlock,
     turnTo,
+    left,
     toggleClock,
     working,
     shown: working.slice(now * fits, (now + 1) * fits),
