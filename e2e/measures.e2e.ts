@@ -154,7 +154,6 @@ test('turned too soon: one press brings the block back, running on; finish is in
   await page.sees(/Not begun: .*\./);
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.press('Go on counting');
-  await page.press('Close');
 });
 
 test('evenness: bounces are counted, and their spread is worked out from the time between them', async () => {

@@ -1,3 +1,5 @@
+import { yearsBetween } from '@/core/aged';
+import { agedBlock } from './age-block';
 import type { Book } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import { matesOf } from '@/core/planning/circuit/circuit';
@@ -37,6 +39,24 @@ function changed<D extends PlanParts>(doc: D, id: string, change: (block: PlanBl
     doc,
     doc.blocks.map((block) => (block.id === id ? change(block) : block)),
   );
+}
+
+/**
+ * Changes the booking of a plan. Moved into another year, what is not yet held takes the doses of the ages everybody has then.
+ * @param knows the squad at the ages of the plan's day
+ */
+export function rebooked<D extends PlanParts & { readonly day: string }>(
+  knows: Knows,
+  doc: D,
+  fields: Partial<D>,
+  held: readonly string[],
+): D {
+  const years = yearsBetween(doc.day, fields.day ?? doc.day);
+  const players = coming(knows, doc);
+  const blocks = doc.blocks.map((block) =>
+    held.includes(block.id) ? block : agedBlock(knows.book, block, players, years),
+  );
+  return { ...doc, ...fields, blocks };
 }
 
 /** Puts a new block in, at the end or before another one (of a circuit: before all of it); each player on the step they stand on. */

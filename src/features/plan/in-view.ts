@@ -1,4 +1,11 @@
+import { aged, yearsBetween } from '@/core/aged';
 import type { SessionPlanView } from '@/server/views/session-plan';
+
+/** What is known of a plan, with everybody at the age they have on another day it is moved to. */
+export function viewOn(view: SessionPlanView, day: string): SessionPlanView {
+  const years = yearsBetween(view.session.day, day);
+  return years === 0 ? view : { ...view, squad: aged(view.squad, years) };
+}
 
 /** The place by its name on the list, or by what was typed. */
 export const placeName = (

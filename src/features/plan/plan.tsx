@@ -33,6 +33,7 @@ import {
   clearSetting,
   moveBlock,
   putBlock,
+  rebooked,
   removeBlock,
   sameForAll,
   scaleBlock,
@@ -45,7 +46,7 @@ import {
   togglePlayer,
 } from '@/session/edits';
 import { TypingProvider } from '@/ui/typing';
-import { placeName } from './in-view';
+import { placeName, viewOn } from './in-view';
 import { LeftOver } from './left-over';
 import { PhaseBar } from './phase-bar';
 import { PlanClashes } from './plan-clashes';
@@ -72,10 +73,11 @@ const savedText = {
 export const PlanPage = packedPage<SessionPlanView>(Plan);
 
 /** A session on its tape: what is done, in what order, how much, whether it fits, and the care it takes. */
-export function Plan({ view }: { view: SessionPlanView }) {
+export function Plan({ view: opened }: { view: SessionPlanView }) {
   const router = useRouter();
-  const { state, store, left } = usePlan(view);
+  const { state, store, left } = usePlan(opened);
   const { doc } = state;
+  const view = useMemo(() => viewOn(opened, doc.day), [opened, doc.day]);
   const { book, whole } = useGrowingBook(doc.coach);
   const knows = useKnows(view, book);
   const { time, fits, warnings, phases } = useEvaluation(view, book, doc);
@@ -111,6 +113,8 @@ export function Plan({ view }: { view: SessionPlanView }) {
     store.change((plan) => addBlock(knows, plan, drillId, id));
     setChosen(id);
   };
+  const rebook = (fields: Partial<PlanDoc>) =>
+    store.change((plan) => rebooked(knows, plan, fields, view.held));
   const mend = (what: Mend) => store.change((plan) => applyMend(knows, plan, what, ulid()));
   const run = async () => {
     await store.flush();
@@ -138,7 +142,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
             <Button look="quiet" onClick={() => store.redo()} disabled={!state.canRedo}>
               <Redo2 aria-hidden size={18} /> Redo
             </Button>
-            <Booking doc={doc} onChange={(fields) => store.change((plan) => ({ ...plan, ...fields }))} />
+            <Booking doc={doc} onChange={rebook} />
             <PlanMenu
               session={view.session}
               title={doc.title}
@@ -164,7 +168,7 @@ export function Plan({ view }: { view: SessionPlanView }) {
         doc={doc}
         sessionId={view.session.id}
         planned={view.session.state === 'planned' && doc.day >= view.today}
-        onChange={(fields) => store.change((plan) => ({ ...plan, ...fields }))}
+        onChange={rebook}
       />
       <Conflict store={store} open={state.conflict} />
       {left && <LeftOver {...left} />}

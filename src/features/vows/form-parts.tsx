@@ -1,3 +1,4 @@
+import { aged, yearsBetween } from '@/core/aged';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Book } from '@/drills';
@@ -30,7 +31,8 @@ interface PartsProps {
 
 /** What is promised: one drill, or a few parts one after the other, and what the child may choose. */
 export function Parts({ form, view, book, set }: PartsProps) {
-  const { facts } = view;
+  // As old as the child is on the first day of it.
+  const [facts] = aged([view.facts], yearsBetween(view.today, form.fromDay)) as [typeof view.facts];
   const { fit, other } = useMemo(() => offered(book, view), [book, view]);
   const put = (at: number, part: VowPart) =>
     set({ parts: form.parts.map((one, i) => (i === at ? part : one)) });

@@ -18,7 +18,7 @@ import { putPlan } from '../sessions/put-plan';
 import { unknownSession } from '../sessions/sessions';
 import { childFacts } from '../readers/child-facts';
 import { courseGround, pathsOn } from './paths';
-import { buildSetting } from '../readers/build-ground';
+import { settingsOn } from '../readers/build-ground';
 
 export const unknownCourse = refused(
   'course',
@@ -52,9 +52,9 @@ export async function makeCourse(context: Context, input: unknown): Promise<Outc
   const placeId = place?.removedAtMs === null ? place.id : null;
   const { bookedMin, startTime, coach, placeName } = from;
   const ids = players.map(({ id }) => id);
-  const [facts, setting] = await Promise.all([
+  const [facts, settingOn] = await Promise.all([
     childFacts(context, ids),
-    buildSetting(db, ground, { bookedMin, startTime, placeId, day: context.today }),
+    settingsOn(db, ground, { bookedMin, startTime, placeId }, days),
   ]);
   const paths = await pathsOn(db, context, ground, goal, days);
   if (paths.every(({ steps }) => steps.length === 0))
@@ -66,7 +66,7 @@ export async function makeCourse(context: Context, input: unknown): Promise<Outc
     const rungs = rungsIn(paths, index, goal);
     const last = before && { rungs: before.rungs, drillIds: before.blocks.map((block) => block.drillId) };
     const blocks = await courseSession(
-      setting,
+      settingOn(days[index]!),
       facts,
       ground.standsOn,
       goal,

@@ -18,13 +18,13 @@ export interface CourseGround extends BuildGround {
 
 export async function courseGround(
   db: Executor,
-  context: Pick<Context, 'today'>,
+  { today }: Pick<Context, 'today'>,
   coach: string,
   playerIds: readonly string[],
 ): Promise<CourseGround> {
   const [ground, skill] = await Promise.all([
-    buildGround(db, context, coach, playerIds),
-    skillUntil(db, context.today),
+    buildGround(db, today, coach, playerIds),
+    skillUntil(db, today),
   ]);
   return { ...ground, skill };
 }

@@ -25,7 +25,7 @@ import { plannedBlocks, runBlocks } from '../readers/blocks';
 import { putPlan } from '../sessions/put-plan';
 import { unknownCourse } from './courses';
 import { courseGround, pathsOn, playersIn, type CourseGround } from './paths';
-import { buildSetting } from '../readers/build-ground';
+import { buildSetting, groundOn } from '../readers/build-ground';
 
 /**
  * Plans what is left of a course again, from where everybody stands now: the rung of each session to come, its retest and
@@ -137,7 +137,7 @@ async function putSession(
 ): Promise<Rungs> {
   const session = (await getSession(tx, sessionId))!;
   const ids = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
-  const players = ground.players.filter(({ id }) => ids.includes(id));
+  const players = groundOn(ground, session.day).players.filter(({ id }) => ids.includes(id));
   const { retest, work } = courseBlocks(blocks, course);
   const moved = work && moveTo(ground.book, work, written, wanted, players);
   const again = retest && before && moveTo(ground.book, retest, before.written, before.after, players).block;

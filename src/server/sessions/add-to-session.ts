@@ -23,7 +23,7 @@ export async function addToSession(
   ]);
   const standsOn = (playerId: string) =>
     places.find((place) => place.playerId === playerId && place.drillId === drillId)?.stepId;
-  const facts = players.map((player) => playerFacts(player, context.today));
+  const facts = players.map((player) => playerFacts(player, plan.value.day));
   const block = newBlock(book, drillId, facts, standsOn, context.newId());
   const saved = await savePlan(context, sessionId, { ...plan.value, blocks: [...plan.value.blocks, block] });
   return saved.ok ? done(null) : saved;

@@ -1,5 +1,7 @@
+import { sql } from 'drizzle-orm';
+import { plainBook } from '@/drills';
 import { planAgain } from './again';
-import { loadPlan } from './sessions';
+import { loadPlan, savePlan } from './sessions';
 import { removePlayer } from '../squad/squad';
 import { placePlayer } from '../squad/standing';
 import { oneBlockSession, scratch, value } from '../testing/scratch';
@@ -86,4 +88,29 @@ test('where nothing can be built no day is planned, and it is said', async () =>
     ok: false,
     problems: [{ message: expect.stringMatching(/^Nobody of that session/) as string }],
   });
+});
+
+test('planned in December for January: doses are those of the age everybody has then', async () => {
+  const { sessionId, block, playerIds } = await oneBlockSession(box.context);
+  const step = plainBook.step('marker-taps', 'crossing')!;
+  const bornIn = (year: number) => box.context.db.run(sql`update player set birth_year = ${year}`);
+  await bornIn(2014);
+  const own = playerIds.map((playerId) => ({ playerId, stepId: step.id, amount: 40, out: false }));
+  const plan = value(await loadPlan(box.context, sessionId));
+  const taps = { ...block, drillId: 'marker-taps', stepId: step.id, dose: step.doses['10-12'], own };
+  value(await savePlan(box.context, sessionId, { ...plan, blocks: [taps] }));
+  const planOn = async (day: string, build = false) => {
+    const { ids } = value(await planAgain(box.context, sessionId, { days: [day], build }));
+    return value(await loadPlan(box.context, ids[0]!)).blocks.map(({ id: _, ...one }) => one);
+  };
+  const [december] = await planOn('2026-12-29');
+  const [january] = await planOn('2027-01-05');
+  expect(december!.own.map(({ amount }) => amount)).toEqual([40, 40]);
+  expect(january!.own.map(({ amount }) => amount)).toEqual([50, 50]);
+  expect([december!.dose, january!.dose]).toEqual([step.doses['10-12'], step.doses['13-16']]);
+  // Built anew for January, it is what is built for children who are as old now.
+  const [then, before] = [await planOn('2027-01-05', true), await planOn('2026-12-29', true)];
+  expect(then).not.toEqual(before);
+  await bornIn(2013);
+  expect(await planOn('2026-12-29', true)).toEqual(then);
 });

@@ -1,4 +1,5 @@
 import { setImmediate as turn } from 'node:timers/promises';
+import { aged, yearsBetween } from '@/core/aged';
 import { makeBook } from '@/drills';
 import { done, refused, type Outcome } from '@/core/outcome';
 import { insertSession, getSession, playersOfSessions, setSessionPlayers } from '@/data/session';
@@ -8,13 +9,14 @@ import { getPlayers } from '@/data/squad';
 import { write } from '@/data/write';
 import { againSchema } from '@/schemas/session';
 import { check } from '@/schemas/check';
+import { agedBlock } from '@/session/age-block';
 import { soonBuilt } from '@/session/build/soon';
 import type { PlanBlock } from '@/session/plan';
 import type { Context } from '../context';
 import { asPlanForm, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
 import { childFacts } from '../readers/child-facts';
-import { buildGround, buildSetting } from '../readers/build-ground';
+import { buildGround, settingsOn } from '../readers/build-ground';
 import { playerFacts } from '../readers/player-facts';
 import { refreshAttempts } from '../log/results';
 import { placeAgain } from './place-again';
@@ -47,7 +49,7 @@ export async function planAgain(context: Context, id: string, input: unknown): P
     const listed = await getPlayers(tx, playersOf.get(id) ?? []);
     const players = listed
       .filter((player) => player.removedAtMs === null)
-      .map((one) => playerFacts(one, context.today));
+      .map((one) => playerFacts(one, session.day));
     if (players.length === 0) return nobodyLeft;
     const ids = players.map((player) => player.id);
     const book = makeBook(contents, session.coach);
@@ -65,7 +67,11 @@ export async function planAgain(context: Context, id: string, input: unknown): P
       );
       await setSessionPlayers(tx, next, ids);
       if (anew) await putPlan(tx, book, next, ids, anew.value[n]!);
-      else leftOut = await placeAgain(tx, context, book, next, players, before.map(asPlanForm));
+      else {
+        const years = yearsBetween(session.day, day);
+        const then = before.map((block) => agedBlock(book, asPlanForm(block), players, years));
+        leftOut = await placeAgain(tx, context, book, next, aged(players, years), then);
+      }
       made.push(next);
     }
     return done({ ids: made, leftOut });
@@ -91,21 +97,21 @@ async function builtAnew(
   const session = await getSession(db, id);
   if (!session) return unknownSession;
   const listed = (await playersOfSessions(db, [id])).get(id) ?? [];
-  const ground = await buildGround(db, context, session.coach, listed);
+  const ground = await buildGround(db, context.today, session.coach, listed);
   if (ground.players.length === 0) return nobodyLeft;
   const { bookedMin, startTime } = session;
   const placeId = await placeOnList(db, session.placeId);
-  const [facts, setting] = await Promise.all([
+  const [facts, settingOn] = await Promise.all([
     childFacts(
       context,
       ground.players.map((player) => player.id),
     ),
-    buildSetting(db, ground, { bookedMin, startTime, placeId, day: context.today }),
+    settingsOn(db, ground, { bookedMin, startTime, placeId }, days),
   ]);
   const planned: PlanBlock[][] = [];
-  for (const _day of days) {
+  for (const day of days) {
     const rested = planned.at(-1)?.map(({ drillId }) => drillId) ?? [];
-    const found = soonBuilt(setting, facts, ground.standsOn, [], rested);
+    const found = soonBuilt(settingOn(day), facts, ground.standsOn, [], rested);
     if (!found)
       return refused(
         'days',

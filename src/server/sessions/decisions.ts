@@ -45,7 +45,7 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
       return refused('playerId', 'A player was not in that block: reload the page.');
 
     const ids = [...new Set(decisions.map((decision) => decision.playerId))];
-    const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, context.today));
+    const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, session.day));
     const attempts = await attemptsOfBlocks(tx, blockIds);
     const counted = countedOn(attempts);
     const evidence = await evidenceOn(

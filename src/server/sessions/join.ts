@@ -56,6 +56,7 @@ async function putIn(context: Context, sessionId: string, playerId: string): Pro
   for (let left = tries; ; left--) {
     const plan = await loadPlan(context, sessionId);
     if (!plan.ok || plan.value.playerIds.includes(playerId)) return plan;
+    const { day } = plan.value;
     const ids = [...plan.value.playerIds, playerId];
     const [contents, rows, places] = await Promise.all([
       bookContents(context.db),
@@ -64,7 +65,7 @@ async function putIn(context: Context, sessionId: string, playerId: string): Pro
     ]);
     const knows = {
       book: makeBook(contents, plan.value.coach),
-      squad: rows.map((row) => playerFacts(row, context.today)),
+      squad: rows.map((row) => playerFacts(row, day)),
       standsOn: (drillId: string) => (id: string) =>
         places.find((one) => one.playerId === id && one.drillId === drillId)?.stepId,
     };

@@ -56,7 +56,7 @@ export async function createSession(context: Context, input: unknown): Promise<O
     await insertSession(tx, id, await withPlaceName(tx, fields), context.nowMs);
     await setSessionPlayers(tx, id, playerIds);
     if (pattern) {
-      const players = (await getPlayers(tx, playerIds)).map((one) => playerFacts(one, context.today));
+      const players = (await getPlayers(tx, playerIds)).map((one) => playerFacts(one, fields.day));
       await placeAgain(tx, context, makeBook(contents, fields.coach), id, players, patternBlocks(pattern));
     }
     return done({ id });

@@ -60,10 +60,10 @@ async function planned(
   const row = await getPlayer(tx, playerId);
   if (!row || row.removedAtMs !== null) return refused('playerId', noPlayer);
   const book = await bookFor(tx);
-  const { age, name } = playerFacts(row, context.today);
-  const player = { id: playerId, age, name };
   // A vow that runs goes on from today.
   const fromDay = exceptId && form.fromDay < context.today ? context.today : form.fromDay;
+  const { age, name } = playerFacts(row, fromDay);
+  const player = { id: playerId, age, name };
   const vow = asVow(form);
   const setting = await vowSetting({ db: tx as Context['db'], today: context.today }, book, player, {
     ...{ parts: vow.parts, fromDay, untilDay: form.untilDay },
