@@ -1,4 +1,4 @@
-import { object, string } from 'yup';
+import { object, string, type InferType } from 'yup';
 import { playerSchema } from './player';
 
 /** Who joins a session that was planned without them: somebody of the squad, or a guest by name and year. */
@@ -11,3 +11,4 @@ export const joinSchema = (year: number) => {
     Boolean(playerId ?? guest),
   );
 };
+export type JoinForm = InferType<ReturnType<typeof joinSchema>>;

@@ -48,20 +48,28 @@ export async function storeBatch(
   { events }: Batch,
   sessionId?: string,
 ): Promise<Ingested> {
-  const blockIds = [...new Set(events.map((event) => event.blockId))];
-  const outcome = await write(context.db, async (tx): Promise<Ingested> => {
-    const refused = await refusals(tx, events, blockIds, sessionId);
-    if (refused.length > 0) return refusedEvents(refused, events.length);
-    const stored = await appendEvents(tx, events);
-    if (stored > 0) await markStale(tx, blockIds);
-    // A block that was started without the server starts its session when the news arrives.
-    const started = events.flatMap((event) => (event.kind === 'start' ? [event.blockId] : []));
-    await heldAnotherDay(tx, events);
-    if (started.length > 0) await startSessionsOf(tx, started, context.nowMs);
-    return done({ stored });
-  });
+  const outcome = await write(context.db, (tx) => storeIn(tx, context.nowMs, events, sessionId));
   if (outcome.ok && outcome.value.stored > 0) refreshSoon(context.db);
   return outcome;
+}
+
+/** Stores sound events in a transaction that may do more besides; results are for the caller to bring up to date. */
+export async function storeIn(
+  tx: Executor,
+  nowMs: number,
+  events: readonly TouchEvent[],
+  sessionId?: string,
+): Promise<Ingested> {
+  const blockIds = [...new Set(events.map((event) => event.blockId))];
+  const refused = await refusals(tx, events, blockIds, sessionId);
+  if (refused.length > 0) return refusedEvents(refused, events.length);
+  const stored = await appendEvents(tx, events);
+  if (stored > 0) await markStale(tx, blockIds);
+  // A block that was started without the server starts its session when the news arrives.
+  const started = events.flatMap((event) => (event.kind === 'start' ? [event.blockId] : []));
+  await heldAnotherDay(tx, events);
+  if (started.length > 0) await startSessionsOf(tx, started, nowMs);
+  return done({ stored });
 }
 
 /** A session that is run on another day than the one it was booked for is held on the day it is run. */

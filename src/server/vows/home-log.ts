@@ -18,11 +18,12 @@ import {
 } from '@/data/session';
 import { getPlayer } from '@/data/squad';
 import { daysByBlocks, getVow } from '@/data/vows';
-import { write } from '@/data/write';
+import { asOne } from '@/data/write';
 import { refusedEvents, type RefusedEvent } from '@/schemas/touches';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
-import { storeBatch, type Ingested } from '../log/ingest';
+import { storeIn, type Ingested } from '../log/ingest';
+import { refreshSoon } from '../log/results';
 import { besideAnswers, bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
 import { readDay, readVow, titleOf, type DayPart, type KeptVow } from '../readers/vows';
@@ -56,8 +57,12 @@ export async function storeHome(
   }));
   const strange = await notTheirs(context, { playerId, sign, by }, signed);
   if (strange.length > 0) return refusedEvents(strange, signed.length);
-  await write(context.db, (tx) => makeBlocks(tx, context, new Set(signed.map(({ blockId }) => blockId))));
-  return storeBatch(context, { events: signed });
+  const outcome = await asOne(context, async ({ db }) => {
+    await makeBlocks(db, context, new Set(signed.map(({ blockId }) => blockId)));
+    return storeIn(db, context.nowMs, signed);
+  });
+  if (outcome.ok && outcome.value.stored > 0) refreshSoon(context.db);
+  return outcome;
 }
 
 /** Events that are not of this child's vows, each with a sentence that says why. */

@@ -19,7 +19,7 @@ import {
   vowsOfPlayer,
   type VowDayRow,
 } from '@/data/vows';
-import { write } from '@/data/write';
+import { asOne, write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { homeSchema, pauseSchema, vowSchema, wordsSchema, type VowForm } from '@/schemas/vow';
 import { signatureOf } from '../actor';
@@ -317,13 +317,12 @@ export async function renewVow(
     );
   const minutes = smaller ? Math.max(1, Math.floor(vow.minutes / 2)) : vow.minutes;
   const form = { ...vow, minutes, fromDay: context.today, untilDay: dayAfter(context.today, lasts) };
-  if (running) {
-    const ended = await endVow(context, id, true, { words: 'A smaller one took its place.' });
-    if (!ended.ok) return ended;
-  }
-  const made = await makeVow(context, row.playerId, form, id);
-  if (!made.ok && running) await endVow(context, id, false);
-  return made;
+  return asOne(context, async (one) => {
+    const ended = running
+      ? await endVow(one, id, true, { words: 'A smaller one took its place.' })
+      : done(null);
+    return ended.ok ? makeVow(one, row.playerId, form, id) : ended;
+  });
 }
 
 /** Writes down what a player has at home. */
