@@ -1,3 +1,4 @@
+import { setImmediate as turn } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import { shortDay } from '@/core/day-words';
 import { done, type Outcome } from '@/core/outcome';
@@ -12,13 +13,14 @@ import {
 import type { Executor } from '@/data/database';
 import { insertNote, setNoteRemoved } from '@/data/notes';
 import { blocksByIds, getSession, playersOfSessions, updateSession } from '@/data/session';
-import { write } from '@/data/write';
+import { placesOf } from '@/data/squad';
 import { movesIn, movesInWords, type Replanned } from '@/session/course/change';
 import { rungsIn } from '@/session/course/paths';
 import { courseBlocks, homeChallenge, moveTo, type Rungs } from '@/session/course/plan';
 import { fitToBooking } from '@/session/fit-time';
 import type { PlanBlock } from '@/session/plan';
 import { signatureOf } from '../actor';
+import { workedOut } from '../worked-out';
 import type { Context } from '../context';
 import { refreshAttempts } from '../log/results';
 import { plannedBlocks, runBlocks } from '../readers/blocks';
@@ -40,55 +42,88 @@ export async function replanCourse(
   afterId: string | null = null,
 ): Promise<Outcome<{ text: string }>> {
   await refreshAttempts(context.db);
-  return write(context.db, async (tx) => {
-    const course = await getCourse(tx, id);
-    if (!course || course.removedAtMs !== null) return unknownCourse;
-    const all = await sessionsOfCourses(tx, [id]);
-    const left = all.filter(({ state, day }) => state === 'planned' && day >= context.today);
-    if (left.length === 0) return done({ text: '' });
-    const first = (await getSession(tx, left[0]!.sessionId))!;
-    const ground = await courseGround(tx, context, first.coach, await playersIn(tx, left));
-    const paths = await pathsOn(
-      tx,
+  return workedOut(context.db, {
+    basis: (db) => basisOf(db, id),
+    plan: (db) => replanned(context, db, id, afterId),
+    put: async (tx, { text, puts }) => {
+      for (const put of puts) await put(tx);
+      return done({ text });
+    },
+  });
+}
+
+type Put = (tx: Executor) => Promise<unknown>;
+
+/** What a course is planned again from: its plans, who comes, and where everybody stands. */
+async function basisOf(db: Executor, id: string): Promise<string> {
+  const [course, all] = await Promise.all([getCourse(db, id), sessionsOfCourses(db, [id])]);
+  const ids = all.map(({ sessionId }) => sessionId);
+  const playersOf = await playersOfSessions(db, ids);
+  const [sessions, places] = await Promise.all([
+    Promise.all(ids.map((one) => getSession(db, one))),
+    placesOf(db, [...new Set([...playersOf.values()].flat())]),
+  ]);
+  return JSON.stringify([
+    course,
+    all,
+    [...playersOf],
+    sessions.map((one) => [one?.revision, one?.day]),
+    places,
+  ]);
+}
+
+/** What is left of a course planned again: what changes, in words and as what is to be written. */
+async function replanned(
+  context: Context,
+  db: Executor,
+  id: string,
+  afterId: string | null,
+): Promise<Outcome<{ readonly text: string; readonly puts: readonly Put[] }>> {
+  const course = await getCourse(db, id);
+  if (!course || course.removedAtMs !== null) return unknownCourse;
+  const all = await sessionsOfCourses(db, [id]);
+  const left = all.filter(({ state, day }) => state === 'planned' && day >= context.today);
+  if (left.length === 0) return done({ text: '', puts: [] });
+  const first = (await getSession(db, left[0]!.sessionId))!;
+  const ground = await courseGround(db, context, first.coach, await playersIn(db, left));
+  const days = left.map(({ day }) => day);
+  const paths = await pathsOn(db, context, ground, course, days);
+  const planned = await plannedBlocks(
+    db,
+    left.map(({ sessionId }) => sessionId),
+  );
+  const steps: Replanned[] = [];
+  const puts: Put[] = [];
+  let before = await beforeFirst(db, course, all, left[0]!);
+  for (const [index, one] of left.entries()) {
+    const written = JSON.parse(one.rungs) as Rungs;
+    const blocks = planned.filter(({ sessionId }) => sessionId === one.sessionId);
+    const asked = { written, wanted: rungsIn(paths, index, course), before };
+    const session = await sessionAgain(
+      db,
       context,
-      ground,
-      course,
-      left.map(({ day }) => day),
+      { course, ground },
+      one,
+      blocks,
+      asked,
+      days[index + 1] ?? null,
     );
-    const planned = await plannedBlocks(
-      tx,
-      left.map(({ sessionId }) => sessionId),
-    );
-    const replanned: Replanned[] = [];
-    let before = await beforeFirst(tx, course, all, left[0]!);
-    for (const [index, one] of left.entries()) {
-      const written = JSON.parse(one.rungs) as Rungs;
-      const next = left[index + 1]?.day ?? null;
-      const blocks = planned.filter(({ sessionId }) => sessionId === one.sessionId);
-      const wanted = rungsIn(paths, index, course);
-      const after = await putSession(
-        tx,
-        context,
-        { course, ground },
-        one,
-        blocks,
-        { written, wanted, before },
-        next,
-      );
-      replanned.push({ day: one.day, before: written, after });
-      before = { written, after };
-    }
-    const moves = movesIn(
-      replanned,
-      ground.players.map((player) => player.id),
-    );
-    if (moves.length > 0)
-      await insertCourseChange(tx, {
+    puts.push(...session.puts);
+    steps.push({ day: one.day, before: written, after: session.after });
+    before = { written, after: session.after };
+    // Counts are stored between two sessions.
+    await turn();
+  }
+  const ids = ground.players.map((player) => player.id);
+  const moves = movesIn(steps, ids);
+  if (moves.length > 0)
+    puts.push((tx) =>
+      insertCourseChange(tx, {
         id: context.newId(),
         ...{ courseId: id, sessionId: afterId, moves: JSON.stringify(moves), atMs: context.nowMs },
-      });
-    return done({ text: movesInWords(ground.book, course, moves, ground.players) });
-  });
+      }),
+    );
+  return done({ text: movesInWords(ground.book, course, moves, ground.players), puts });
 }
 
 /** Where the course had everybody in a session, and where they are now. */
@@ -125,8 +160,8 @@ interface Asked {
   readonly before: Before | null;
 }
 
-/** Plans one session again; says where everybody is in it then. A plan in which nobody moves is not touched. */
-async function putSession(
+/** One session planned again: where everybody is in it then, and what is to be written. A plan in which nobody moves is not touched. */
+async function sessionAgain(
   tx: Executor,
   context: Context,
   { course, ground }: { readonly course: CourseRow; readonly ground: CourseGround },
@@ -134,7 +169,8 @@ async function putSession(
   blocks: readonly PlanBlock[],
   { written, wanted, before }: Asked,
   nextDay: string | null,
-): Promise<Rungs> {
+): Promise<{ readonly after: Rungs; readonly puts: readonly Put[] }> {
+  const puts: Put[] = [];
   const session = (await getSession(tx, sessionId))!;
   const ids = (await playersOfSessions(tx, [sessionId])).get(sessionId) ?? [];
   const players = groundOn(ground, session.day).players.filter(({ id }) => ids.includes(id));
@@ -150,18 +186,22 @@ async function putSession(
     const here = setting.players.filter(({ id }) => ids.includes(id));
     const others = new Set(blocks.filter((block) => block !== work && block !== retest).map(({ id }) => id));
     const fit = fitToBooking({ ...setting, players: here }, next, session.bookedMin * 60, 'alike', others);
-    await putPlan(tx, ground.book, sessionId, ids, fit.blocks);
-    await updateSession(tx, sessionId, { revision: session.revision + 1 });
+    puts.push(async (to) => {
+      await putPlan(to, ground.book, sessionId, ids, fit.blocks);
+      await updateSession(to, sessionId, { revision: session.revision + 1 });
+    });
   }
-  if (isDeepStrictEqual(written, after)) return after;
+  if (isDeepStrictEqual(written, after)) return { after, puts };
   const home = homeChallenge(ground.book, course, after, nextDay === null ? null : shortDay(nextDay));
-  if (noteId) await setNoteRemoved(tx, noteId, context.nowMs);
-  const kept = home === '' ? null : context.newId();
-  const about = { sessionId, blockId: null, playerId: null, question: null };
-  if (kept)
-    await insertNote(tx, { id: kept, ...about, text: home, atMs: context.nowMs, by: signatureOf(context) });
-  await putRungs(tx, course.id, sessionId, { rungs: JSON.stringify(after), noteId: kept });
-  return after;
+  puts.push(async (to) => {
+    if (noteId) await setNoteRemoved(to, noteId, context.nowMs);
+    const kept = home === '' ? null : context.newId();
+    const about = { sessionId, blockId: null, playerId: null, question: null };
+    if (kept)
+      await insertNote(to, { id: kept, ...about, text: home, atMs: context.nowMs, by: signatureOf(context) });
+    await putRungs(to, course.id, sessionId, { rungs: JSON.stringify(after), noteId: kept });
+  });
+  return { after, puts };
 }
 
 /** What is left of the courses some sessions belong to is planned again after what was done, where that was done. */

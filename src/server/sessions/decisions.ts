@@ -8,7 +8,8 @@ import { evidenceOn } from '@/data/results';
 import { getSession } from '@/data/session';
 import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
 import { attemptsOfBlocks, blockWorks } from '@/data/log';
-import { write } from '@/data/write';
+import type { Executor } from '@/data/database';
+import { workedOut } from '../worked-out';
 import { signatureOf } from '../actor';
 import type { Context } from '../context';
 import { recentSince } from '../days';
@@ -18,7 +19,7 @@ import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged
 import { check } from '@/schemas/check';
 import { runBlocksByIds } from '../readers/blocks';
 import { bookFor } from '../readers/book';
-import { decisionsSchema } from '@/schemas/decision';
+import { decisionsSchema, type DecisionForm } from '@/schemas/decision';
 import { playerFacts } from '../readers/player-facts';
 
 /**
@@ -30,85 +31,110 @@ export async function decide(context: Context, input: unknown): Promise<Outcome<
   if (!checked.ok) return checked;
   const decisions = checked.value;
   await refreshAttempts(context.db);
-  return write(context.db, async (tx) => {
-    const blockIds = [...new Set(decisions.map((decision) => decision.blockId))];
-    const blocks = new Map((await runBlocksByIds(tx, blockIds)).map((block) => [block.id, block]));
-    const first = blocks.get(blockIds[0]!);
-    const session = first && (await getSession(tx, first.sessionId));
-    if (!session || blockIds.some((id) => blocks.get(id)?.sessionId !== session.id))
-      return refused('blockId', 'A block is not on record in this session (any more): reload the page.');
-    const book = await bookFor(tx, session.coach);
-    const unknown = [...blocks.values()].find((block) => !book.step(block.drillId, block.stepId));
-    if (unknown) return refused('blockId', `Drill ${unknown.drillId} is not in the catalogue (any more).`);
-    const works = await blockWorks(tx, blockIds);
-    if (decisions.some(({ blockId, playerId }) => !works.get(blockId)?.players.has(playerId)))
-      return refused('playerId', 'A player was not in that block: reload the page.');
-
-    const ids = [...new Set(decisions.map((decision) => decision.playerId))];
-    const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, session.day));
-    const attempts = await attemptsOfBlocks(tx, blockIds);
-    const counted = countedOn(attempts);
-    const evidence = await evidenceOn(
-      tx,
-      judgedSteps(book, [...blocks.values()], players, counted),
-      session,
-      recentSince(session.day),
-    );
-    const skill = await skillUntil(tx, session.day);
-    const decidedAtMs = context.nowMs;
-    const nowhere = decisions.find(({ blockId, playerId, verdict }) => {
-      const player = players.find((one) => one.id === playerId)!;
-      const { drill, step } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
-      return verdict !== 'hold' && stepAfter(drill, step.id, verdict).id === step.id;
-    });
-    if (nowhere)
-      return refused(
-        'verdict',
-        nowhere.verdict === 'back'
-          ? 'This is the first step of its ladder: there is none to go back to. Choose stay, or make it easier.'
-          : 'This is the top step of its ladder: there is none above it. Choose stay, or another drill.',
-      );
-    const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-      const player = players.find((one) => one.id === playerId)!;
-      const block = blocks.get(blockId)!;
-      const work = judgedWork(book, block, player, counted)!;
-      const { drill, step } = work;
-      const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
-      const judged = judgedOn(drill, step, goalsOf(work, ageIn(block, player)), shown);
-      const onStep = attempts.filter(
-        (one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id,
-      );
-      const { byDefault } = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
-      const results = onStep.map((one) => one.result);
-      const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
-      const nextStepId = stepAfter(drill, step.id, verdict).id;
-      const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
-      return {
-        blockId,
-        playerId,
-        drillId: drill.id,
-        stepId: step.id,
-        verdict,
-        nextStepId,
-        target,
-        reason,
-        evidence: writeEvidence(decidedOn(judged, byDefault, results)),
-        overridden,
-        decidedAtMs,
-        by: signatureOf(context),
-      };
-    });
-    await putDecisions(tx, rows);
-    // Two blocks of one drill in a session: the later one decides where the player stands.
-    const places = rows.map<LadderPlaceRow>(({ playerId, drillId, nextStepId, target, reason }) => ({
-      playerId,
-      drillId,
-      stepId: nextStepId,
-      target,
-      sinceMs: decidedAtMs,
-      why: reason,
-    }));
-    await putPlaces(tx, places);
-    return done(null);
+  const blockIds = [...new Set(decisions.map((decision) => decision.blockId))];
+  return workedOut(context.db, {
+    basis: (db) => basisOf(db, blockIds),
+    plan: (db) => rowsOf(context, db, decisions, blockIds),
+    put: async (tx, rows) => {
+      await putDecisions(tx, rows);
+      await putPlaces(tx, placesAfter(rows));
+      return done(null);
+    },
   });
 }
+
+/** What decisions are made from: the blocks as they are held, and what was counted in them. */
+async function basisOf(db: Executor, blockIds: readonly string[]): Promise<string> {
+  const [blocks, attempts] = await Promise.all([
+    runBlocksByIds(db, blockIds),
+    attemptsOfBlocks(db, blockIds),
+  ]);
+  return JSON.stringify([blocks, attempts]);
+}
+
+/** Decisions with what they say and why. */
+async function rowsOf(
+  context: Context,
+  tx: Executor,
+  decisions: readonly DecisionForm[],
+  blockIds: readonly string[],
+): Promise<Outcome<DecisionRow[]>> {
+  const blocks = new Map((await runBlocksByIds(tx, blockIds)).map((block) => [block.id, block]));
+  const first = blocks.get(blockIds[0]!);
+  const session = first && (await getSession(tx, first.sessionId));
+  if (!session || blockIds.some((id) => blocks.get(id)?.sessionId !== session.id))
+    return refused('blockId', 'A block is not on record in this session (any more): reload the page.');
+  const book = await bookFor(tx, session.coach);
+  const unknown = [...blocks.values()].find((block) => !book.step(block.drillId, block.stepId));
+  if (unknown) return refused('blockId', `Drill ${unknown.drillId} is not in the catalogue (any more).`);
+  const works = await blockWorks(tx, blockIds);
+  if (decisions.some(({ blockId, playerId }) => !works.get(blockId)?.players.has(playerId)))
+    return refused('playerId', 'A player was not in that block: reload the page.');
+
+  const ids = [...new Set(decisions.map((decision) => decision.playerId))];
+  const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, session.day));
+  const attempts = await attemptsOfBlocks(tx, blockIds);
+  const counted = countedOn(attempts);
+  const evidence = await evidenceOn(
+    tx,
+    judgedSteps(book, [...blocks.values()], players, counted),
+    session,
+    recentSince(session.day),
+  );
+  const skill = await skillUntil(tx, session.day);
+  const decidedAtMs = context.nowMs;
+  const nowhere = decisions.find(({ blockId, playerId, verdict }) => {
+    const player = players.find((one) => one.id === playerId)!;
+    const { drill, step } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
+    return verdict !== 'hold' && stepAfter(drill, step.id, verdict).id === step.id;
+  });
+  if (nowhere)
+    return refused(
+      'verdict',
+      nowhere.verdict === 'back'
+        ? 'This is the first step of its ladder: there is none to go back to. Choose stay, or make it easier.'
+        : 'This is the top step of its ladder: there is none above it. Choose stay, or another drill.',
+    );
+  const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
+    const player = players.find((one) => one.id === playerId)!;
+    const block = blocks.get(blockId)!;
+    const work = judgedWork(book, block, player, counted)!;
+    const { drill, step } = work;
+    const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
+    const judged = judgedOn(drill, step, goalsOf(work, ageIn(block, player)), shown);
+    const onStep = attempts.filter(
+      (one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id,
+    );
+    const { byDefault } = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
+    const results = onStep.map((one) => one.result);
+    const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
+    const nextStepId = stepAfter(drill, step.id, verdict).id;
+    const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
+    return {
+      blockId,
+      playerId,
+      drillId: drill.id,
+      stepId: step.id,
+      verdict,
+      nextStepId,
+      target,
+      reason,
+      evidence: writeEvidence(decidedOn(judged, byDefault, results)),
+      overridden,
+      decidedAtMs,
+      by: signatureOf(context),
+    };
+  });
+  return done(rows);
+}
+
+/** Where players stand after decisions. Two blocks of one drill in a session: the later one decides. */
+const placesAfter = (rows: readonly DecisionRow[]): LadderPlaceRow[] =>
+  rows.map(({ playerId, drillId, nextStepId, target, reason, decidedAtMs }) => ({
+    playerId,
+    drillId,
+    stepId: nextStepId,
+    target,
+    sinceMs: decidedAtMs,
+    why: reason,
+  }));
