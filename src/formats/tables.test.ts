@@ -81,3 +81,44 @@ test('a million lines are not read to their end', () => {
     'more than 2,000 lines',
   );
 });
+
+describe('lines of a file', () => {
+  const read = (text: string) => {
+    const table = readTable(new TextEncoder().encode(text), 100);
+    if (!table.ok) throw new Error(table.problems[0]!.message);
+    return table.value;
+  };
+
+  test('a row is named by the line it begins on, after cells of several lines and empty lines too', () => {
+    for (const end of ['\n', '\r\n']) {
+      const text = ['Name,Note', 'Ada,"one', 'two', 'three"', '', 'Bo,', 'Cy,"a', 'b"', 'Dov,x'].join(end);
+      const { rows } = read(text);
+      expect(rows.map(({ line, cells }) => [line, cells[0]])).toEqual([
+        [2, 'Ada'],
+        [6, 'Bo'],
+        [7, 'Cy'],
+        [9, 'Dov'],
+      ]);
+      // The lines of the file say the same.
+      for (const { line, cells } of rows) expect(text.split(end)[line - 1]!.startsWith(cells[0]!)).toBe(true);
+    }
+  });
+
+  test('a file that says what parts its cells is read by that, and its lines are counted with it', () => {
+    for (const first of ['sep=;', 'SEP=;']) {
+      const { columns, rows } = read(`${first}\r\nName;Note, and more\r\nAda;1,5\r\n`);
+      expect(columns).toEqual(['Name', 'Note, and more']);
+      expect(rows).toEqual([{ line: 3, cells: ['Ada', '1,5'] }]);
+    }
+    // A column may be called so.
+    expect(read('sep=x,Name\n1,Ada').columns).toEqual(['sep=x', 'Name']);
+  });
+
+  test('a quote that is never closed is named by its line', () => {
+    const table = readTable(new TextEncoder().encode('Name,Note\nAda,"one\ntwo"\nBo,"open\nCy,x\n'), 100);
+    expect(table).toMatchObject({
+      ok: false,
+      problems: [{ message: expect.stringContaining('from line 4 on') }],
+    });
+  });
+});

@@ -73,24 +73,20 @@ export function readTable(bytes: Uint8Array, mostRows: number): Outcome<Table> {
   const { text, latin } = decoded(bytes);
   if (text.includes('\0'))
     return refused('file', 'This is no table of text: save it as CSV, and bring that in.');
-  const read = Papa.parse<string[]>(text, {
-    delimiter: delimiterOf(text),
-    preview: mostRows + 2,
-  });
-  const [head, ...body] = read.data;
-  const columns = (head ?? []).map((name) => plain(name.trim()));
+  const { head, body, errors } = rowsOf(text, mostRows);
+  const columns = (head?.cells ?? []).map((name) => plain(name.trim()));
   if (columns.filter((name) => name !== '').length === 0)
     return refused('file', 'The first line must name the columns, such as Name, Birth year, Sport.');
   if (columns.length > mostColumns)
     return refused('file', `The table has ${columns.length} columns: at most ${mostColumns} are read.`);
-  const unclosed = read.errors.find(({ code }) => code === 'MissingQuotes');
+  const unclosed = errors.find(({ code }) => code === 'MissingQuotes');
   if (unclosed)
     return refused(
       'file',
-      `A quote is opened and never closed, from line ${(unclosed.row ?? 0) + 1} on: the file may be cut.`,
+      `A quote is opened and never closed, from line ${unclosed.line} on: the file may be cut.`,
     );
   const rows = body
-    .map((cells, index) => ({ line: index + 2, cells: cells.map((cell) => plain(cell.trim())) }))
+    .map(({ line, cells }) => ({ line, cells: cells.map((cell) => plain(cell.trim())) }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''));
   if (rows.length > mostRows)
     return refused(
@@ -100,6 +96,38 @@ export function readTable(bytes: Uint8Array, mostRows: number): Outcome<Table> {
   if (rows.length === 0) return refused('file', 'The table has a first line and nothing under it.');
   return done({ columns, rows, latin });
 }
+
+interface Row {
+  /** The line of the file it begins on, from 1: a cell may have lines of its own. */
+  readonly line: number;
+  readonly cells: readonly string[];
+}
+
+/** A first line that says what parts the cells, as some table programs write it: "sep=;". */
+const separatorLine = /^sep=(.)\r?\n/i;
+
+/** The rows of a table with the lines they begin on; the first one names the columns. */
+function rowsOf(text: string, mostRows: number) {
+  const said = separatorLine.exec(text);
+  const own = said ? text.slice(said[0].length) : text;
+  const [rows, errors]: [Row[], { code: string; line: number }[]] = [[], []];
+  let [at, line] = [0, said ? 2 : 1];
+  Papa.parse<string[]>(own, {
+    delimiter: said?.[1] ?? delimiterOf(own),
+    preview: mostRows + 2,
+    step: ({ data, meta, errors: wrong }) => {
+      rows.push({ line, cells: data });
+      errors.push(...wrong.map(({ code }) => ({ code, line })));
+      line += breaksIn(own.slice(at, meta.cursor));
+      at = meta.cursor;
+    },
+  });
+  const [head, ...body] = rows;
+  return { head, body, errors };
+}
+
+/** Line ends of any kind: CRLF is one. */
+const breaksIn = (text: string): number => text.match(/\r\n|\r|\n/g)?.length ?? 0;
 
 /** What stands between the cells of the first line most often, quotes left out; the library's guess wants longer tables. */
 function delimiterOf(text: string): string {
