@@ -1,11 +1,11 @@
 import { distance, pathLength, type Point } from './points';
 
 /** So many points are ordered exactly; with more, the order is improved until no exchange helps. Ours. */
-const exactUpTo = 10;
+const exactUpTo = 14;
 
 /**
  * The order in which points are walked to so that the way from a start to the last of them is short: the shortest there is
- * up to ten points (Held and Karp 1962), a good one beyond (nearest first, then turning parts of the way round).
+ * up to fourteen points (Held and Karp 1962), a good one beyond (nearest first, then turning parts of the way round).
  * @returns places in the list, in the order they are walked
  */
 export function walkingOrder(start: Point, points: readonly Point[]): number[] {
@@ -24,6 +24,7 @@ function exact(start: Point, points: readonly Point[]): number[] {
   // By set of points and the last of them: the shortest way, and where it came from.
   const best = new Float64Array(sets * n).fill(Infinity);
   const from = new Int8Array(sets * n).fill(-1);
+  const between = Float64Array.from(points.flatMap((a) => points.map((b) => distance(a, b))));
   for (let at = 0; at < n; at++) best[(1 << at) * n + at] = distance(start, points[at]!);
   for (let set = 1; set < sets; set++)
     for (let last = 0; last < n; last++) {
@@ -32,7 +33,7 @@ function exact(start: Point, points: readonly Point[]): number[] {
       for (let next = 0; next < n; next++) {
         if (set & (1 << next)) continue;
         const to = (set | (1 << next)) * n + next;
-        const length = so + distance(points[last]!, points[next]!);
+        const length = so + between[last * n + next]!;
         if (length < best[to]!) {
           best[to] = length;
           from[to] = last;

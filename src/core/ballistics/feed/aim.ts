@@ -14,8 +14,8 @@ export type Aimed =
   | { readonly ok: false; readonly why: 'too high' | 'too low' | 'too fast' | 'net' | 'ceiling' };
 
 /**
- * The settings for a landing spot and an arc: speed and elevation by Newton on landing and apex (to a millimetre), the
- * side by the straight line to the spot, then the limits of the machine.
+ * The settings for a landing spot and an arc: the side by the straight line to the spot, speed and elevation by Newton on
+ * landing and apex (to a millimetre) in that direction, then the limits of the machine.
  * The spin and the scatter stay as they are.
  */
 export function aimFeeder(settings: FeederSettings, place: FeederPlace, spot: Spot): Aimed {
@@ -23,15 +23,16 @@ export function aimFeeder(settings: FeederSettings, place: FeederPlace, spot: Sp
   // Beyond the spot nothing is met: the landing itself is looked at.
   const beyond = spot.alongM + 60;
   const sky: FeederPlace = { ...place, netAtM: null, ceilingM: null, tableFromM: place.tableFromM };
+  const sideDeg = degrees(Math.atan2(spot.sideM, spot.alongM));
   const fly = (level: number, up: number) => {
     const speedMps = Math.hypot(level, up);
-    const tried = { ...settings, speedMps, elevationDeg: degrees(Math.atan2(up, level)), sideDeg: 0 };
+    const tried = { ...settings, speedMps, elevationDeg: degrees(Math.atan2(up, level)), sideDeg };
     const one = feed(tried, sky, beyond);
     return { alongM: one.landM ?? beyond, apexM: one.apexM };
   };
   // Dials: level and upward speed. Vacuum is the first guess.
   let up = Math.sqrt(2 * g * (spot.apexM - place.mouthM));
-  let level = spot.alongM / (up / g + Math.sqrt((2 * spot.apexM) / g));
+  let level = Math.hypot(spot.alongM, spot.sideM) / (up / g + Math.sqrt((2 * spot.apexM) / g));
   let solved = false;
   for (let round = 0; round < 40 && !solved; round++) {
     const at = fly(level, up);
@@ -54,7 +55,7 @@ export function aimFeeder(settings: FeederSettings, place: FeederPlace, spot: Sp
     ...settings,
     speedMps: Math.hypot(level, up),
     elevationDeg: degrees(Math.atan2(up, level)),
-    sideDeg: degrees(Math.atan2(spot.sideM, spot.alongM)),
+    sideDeg,
   };
   if (made.speedMps > feederLimits.speedMps.max) return { ok: false, why: 'too fast' };
   if (made.elevationDeg > feederLimits.elevationDeg.max) return { ok: false, why: 'too high' };

@@ -56,9 +56,9 @@ test('the inverse: what is aimed lands on its spot with its arc, for every spot,
         const aimed = aimFeeder({ ...machine, spinPerMin }, court, { alongM, sideM, apexM });
         if (!aimed.ok) return expect(aimed.why).toBe('net');
         const one = feed(aimed.settings, { ...court, playerM: 40 }, 40);
-        const away = Math.hypot(one.landM!, one.landSideM);
-        expect(away).toBeGreaterThan(alongM - 0.01);
-        expect(one.landSideM / one.landM!).toBeCloseTo(sideM / alongM, 1);
+        // To two millimetres, off the axis as on it.
+        expect(Math.abs(one.landM! - alongM)).toBeLessThan(0.002);
+        expect(Math.abs(one.landSideM - sideM)).toBeLessThan(0.002);
         expect(one.apexM).toBeCloseTo(apexM, 2);
       },
     ),
