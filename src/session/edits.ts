@@ -10,7 +10,7 @@ import { ownWorkFor, workOf, type OwnWork, type PlanBlock, type PlanPlayer } fro
 import type { Change } from '@/drills/types';
 import { amountOf } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
-import { scaled } from '@/core/dose/scale';
+import { scaled, scaledAmount } from '@/core/dose/scale';
 import type { Mend } from '@/core/care/care';
 
 /** What edits change of a plan; whatever else it holds stays. */
@@ -187,7 +187,7 @@ function scaledAlone<D extends PlanParts>(doc: D, id: string, share: number): D 
   return changed(doc, id, (block) => {
     const dose = scaled(block.dose, share);
     const own = block.own.map((one) =>
-      one.amount === null ? one : { ...one, amount: Math.max(1, Math.floor(one.amount * share)) },
+      one.amount === null ? one : { ...one, amount: scaledAmount(block.dose, one.amount, share) },
     );
     return { ...block, dose, own };
   });
@@ -197,9 +197,8 @@ function scaledAlone<D extends PlanParts>(doc: D, id: string, share: number): D 
 function scaleOwn<D extends PlanParts>(knows: Knows, doc: D, id: string, playerId: string, share: number): D {
   const block = doc.blocks.find((one) => one.id === id);
   const dose = block && workOf(knows.book, { ...block, changes: [] }, playerId)?.dose;
-  const amount = dose ? amountOf(dose) : null;
-  if (amount === null) return scaleBlock(doc, id, share);
-  return setOwn(knows, doc, id, playerId, { amount: Math.max(1, Math.floor(amount * share)) });
+  if (!dose || amountOf(dose) === null) return scaleBlock(doc, id, share);
+  return setOwn(knows, doc, id, playerId, { amount: amountOf(scaled(dose, share)) });
 }
 
 export function removeBlock<D extends PlanParts>(doc: D, id: string): D {

@@ -1,5 +1,5 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
-import { breathless, scaled } from '@/core/dose/scale';
+import { breathless, scaled, scaledAmount } from '@/core/dose/scale';
 import type { CircuitPart } from '@/core/planning/circuit/circuit';
 import { changesUnder, type Conditions } from '@/core/counting/conditions';
 import { ageBandOf } from '@/drills/age-band';
@@ -44,9 +44,7 @@ export function workOnCourt(
 export function shortened(block: PlanBlock, share: number): PlanBlock {
   if (share >= 1) return block;
   const own = block.own.map((one) =>
-    one.amount === null
-      ? one
-      : { ...one, amount: amountOf(scaled(withAmount(block.dose, one.amount), share)) },
+    one.amount === null ? one : { ...one, amount: scaledAmount(block.dose, one.amount, share) },
   );
   const { circuit } = block;
   const shorter = circuit ? { ...circuit, stationS: visitS(circuit, share) } : circuit;

@@ -1,4 +1,5 @@
-import { growingSum, type Dose } from '../dose/dose';
+import type { Dose } from '../dose/dose';
+import { fixedTries } from '../dose/facts';
 import { roundsOf, triesARound } from '../run/phases';
 import type { CountKind } from './event';
 import { measures, resultInWords, type Measure } from './measure';
@@ -23,8 +24,8 @@ export const triesOf = (dose: Dose): number =>
 
 /** Marks the whole dose has room for: of holds as many as there are. */
 export function triesInAll(dose: Dose): number {
-  if (dose.kind === 'hold') return roundsOf(dose);
-  return dose.kind === 'growing' ? dose.lines * growingSum(dose.to) : triesOf(dose) * roundsOf(dose);
+  if (dose.kind === 'routine') return triesOf(dose) * roundsOf(dose);
+  return fixedTries(dose) ?? triesOf(dose) * roundsOf(dose);
 }
 
 /**

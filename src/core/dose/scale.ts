@@ -34,6 +34,10 @@ export function scaled(dose: Dose, share: number): Dose {
   }
 }
 
+/** What is left of one player's own amount, in a block whose dose is scaled: by the same rule. */
+export const scaledAmount = (dose: Dose, amount: number, share: number): number =>
+  amountOf(scaled(withAmount(dose, amount), share))!;
+
 /** The dose of a player who is breathless: shorter, of the same shape. */
 export const breathless = (dose: Dose): Dose => scaled(dose, breathlessShare);
 

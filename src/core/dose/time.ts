@@ -1,5 +1,6 @@
 import { cappedRow } from '../skill/capped-row';
 import { growingRounds, growingSum, routineStretches, type Dose } from './dose';
+import { fixedTries } from './facts';
 
 /** What a dose needs to know about the step and the player to become time. */
 export interface Pace {
@@ -57,19 +58,18 @@ export function doseTime(dose: Dose, pace: Pace): DoseTime {
 export function doseWork(dose: Dose, pace: Pace): DoseWork {
   switch (dose.kind) {
     case 'reps': {
-      const bouts = dose.sets * dose.sides;
-      return byTries(bouts * dose.reps, bouts, dose.restS, pace);
+      return byTries(fixedTries(dose)!, dose.sets * dose.sides, dose.restS, pace);
     }
     case 'course':
-      return byTries(dose.rounds * dose.laps, dose.rounds, dose.restS, pace);
+      return byTries(fixedTries(dose)!, dose.rounds, dose.restS, pace);
     case 'growing':
       return {
-        ...byTries(dose.lines * growingSum(dose.to), dose.to, dose.restS, pace),
+        ...byTries(fixedTries(dose)!, dose.to, dose.restS, pace),
         shares: sharesOf(dose)!,
       };
     case 'shots': {
       const walks = Math.ceil(dose.shots / dose.ballsAtHand);
-      return { ...byTries(dose.shots, 1, 0, pace), collectS: walks * dose.collectS };
+      return { ...byTries(fixedTries(dose)!, 1, 0, pace), collectS: walks * dose.collectS };
     }
     case 'row':
       return { ...oneBout, ...rowWork(dose.target, dose.capS, pace) };
@@ -79,7 +79,7 @@ export function doseWork(dose: Dose, pace: Pace): DoseWork {
       return { ...oneBout, workS, restS, bouts: dose.rounds, ...touchesIn(workS, pace) };
     }
     case 'hold': {
-      const bouts = dose.holds * dose.sides;
+      const bouts = fixedTries(dose)!;
       return { ...byTries(bouts, bouts, dose.restS, pace), workS: bouts * dose.holdS };
     }
     case 'routine': {

@@ -2,9 +2,10 @@
 
 import { Check, Ear, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { fixedTries } from '@/core/dose/facts';
 import { limitsOfDose, triesOf, triesSoFar } from '@/core/counting/limits';
 import type { Tally } from '@/core/counting/tally';
-import { growingRounds, type Dose } from '@/core/dose/dose';
+import type { Dose } from '@/core/dose/dose';
 import { isKept } from '@/core/planning/vow/keeping';
 import { lateTapS } from '@/core/run/late-tap';
 import type { CardPart } from '@/session/vow/card';
@@ -31,20 +32,6 @@ interface Props {
   readonly own: { readonly blockId: string; readonly playerId: string };
   readonly onMarks: (marks: readonly NewEvent[]) => void;
 }
-
-/** Tries of a dose in one go, for what is done whole. */
-const triesIn = (dose: Dose): number => {
-  switch (dose.kind) {
-    case 'reps':
-      return dose.sets * dose.reps * dose.sides;
-    case 'hold':
-      return dose.holds * dose.sides;
-    case 'growing':
-      return growingRounds(dose).reduce((sum, n) => sum + n, 0);
-    default:
-      return 1;
-  }
-};
 
 /** Measures that are only typed at home: they need more than a thumb. */
 const typedOnly: ReadonlySet<string> = new Set(['steadiness', 'weakest part']);
@@ -78,7 +65,7 @@ export function CountPart(props: Props) {
         <button
           type="button"
           disabled={count.attempts.some(({ whole }) => whole)}
-          onClick={() => onMark({ kind: 'done', attempt, value: triesIn(dose) })}
+          onClick={() => onMark({ kind: 'done', attempt, value: fixedTries(dose) ?? 1 })}
           className={buttonClass('now', 'min-h-20 w-full text-2xl')}
         >
           <Check aria-hidden /> Done
