@@ -33,7 +33,8 @@ export const cappedRow = remembering(({ p, target, tryS, dropS, capS }: Asked): 
   const q = 1 - p;
   const most = Math.floor(capS / tryS) + 1;
   const whole = target * tryS + dropS;
-  const all = within({ p, target, tryS, dropS, capS: whole }, whole);
+  const oneRow = rowsOf({ p, target, tryS, dropS, capS });
+  const all = oneRow(whole);
   const sum = { seconds: 0, reached: 0 };
   // Chances that a row starts after so many tries, the same number of drops among them in all of these.
   let starts = new Float64Array(most + 1);
@@ -45,7 +46,7 @@ export const cappedRow = remembering(({ p, target, tryS, dropS, capS }: Asked): 
       const leftS = capS - tries * tryS - drops * dropS;
       if (chance === 0 || leftS <= 0) continue;
       left += chance;
-      const row = leftS >= whole ? all : within({ p, target, tryS, dropS, capS }, leftS);
+      const row = leftS >= whole ? all : oneRow(leftS);
       sum.seconds += chance * row.seconds;
       sum.reached += chance * row.reached;
     }
@@ -68,19 +69,31 @@ function nextStarts(starts: Float64Array, target: number, p: number, q: number):
   return next;
 }
 
-/** One row, until it is there, dropped and the drop paid for, or its time is over. */
-function within({ p, target, tryS, dropS }: Asked, leftS: number): CappedRow {
-  const sum = { seconds: 0, reached: 0 };
-  let chance = 1;
+/**
+ * One row, until it is there, dropped and the drop paid for, or its time is over, for any time that is left. Tries that have
+ * time for themselves and for a drop are summed up once; only those at the end of the time are gone through.
+ */
+function rowsOf({ p, target, tryS, dropS }: Asked): (leftS: number) => CappedRow {
+  const chances = new Float64Array(target + 1);
+  const whole = new Float64Array(target + 1);
+  chances[0] = 1;
   for (let n = 1; n <= target; n++) {
-    const startS = (n - 1) * tryS;
-    if (startS >= leftS) break;
-    sum.seconds += chance * Math.min(tryS, leftS - startS);
-    const endS = startS + tryS;
-    if (endS > leftS + 1e-9) break;
-    sum.seconds += chance * (1 - p) * Math.max(0, Math.min(dropS, leftS - endS));
-    chance *= p;
-    if (n === target) sum.reached += chance;
+    whole[n] = whole[n - 1]! + chances[n - 1]! * (tryS + (1 - p) * dropS);
+    chances[n] = chances[n - 1]! * p;
   }
-  return sum;
+  return (leftS) => {
+    const done = Math.max(0, Math.min(target - 1, Math.floor((leftS - dropS) / tryS)));
+    let seconds = whole[done]!;
+    for (let n = done + 1; n <= target; n++) {
+      const chance = chances[n - 1]!;
+      const startS = (n - 1) * tryS;
+      if (startS >= leftS) break;
+      seconds += chance * Math.min(tryS, leftS - startS);
+      const endS = startS + tryS;
+      if (endS > leftS + 1e-9) break;
+      seconds += chance * (1 - p) * Math.max(0, Math.min(dropS, leftS - endS));
+      if (n === target) return { seconds, reached: chances[target]! };
+    }
+    return { seconds, reached: 0 };
+  };
 }
