@@ -43,6 +43,9 @@ export interface Clip {
 /** Where a browser cannot be asked which frame is shown, it is waited so long for one to tell, milliseconds. Ours. */
 const noFrameMs = 400;
 
+/** A seek that is not answered for so long is given up, and another can be asked for, milliseconds. Ours. */
+const noAnswerMs = 3000;
+
 /** The time of the frame an element shows now; null where the browser cannot say. */
 function shownNow(element: HTMLVideoElement): number | null {
   if (typeof VideoFrame === 'undefined') return null;
@@ -65,6 +68,8 @@ export function useClip(): Clip {
   const stepping = useRef(false);
   /** Goes up with every move somebody asks for: what looks at a frame beside this one does not come back after it. */
   const moves = useRef(0);
+  /** Goes up with every clip: what was asked of an earlier one is not meant for this one. */
+  const opened = useRef(0);
   /** Resolves when what was last asked for on the line of time is shown. */
   const sought = useRef<Promise<void>>(Promise.resolve());
   const [file, setFile] = useState<{ readonly name: string; readonly url: string } | null>(null);
@@ -109,20 +114,25 @@ export function useClip(): Clip {
       return Promise.resolve(shownNow(element) ?? shownS.current);
     return new Promise((resolve) => {
       let told: number | null = null;
-      const asked = element.requestVideoFrameCallback((_, { mediaTime }) => (told = mediaTime));
+      const tells = (element as Partial<HTMLVideoElement>).requestVideoFrameCallback !== undefined;
+      const asked = tells
+        ? element.requestVideoFrameCallback((_, { mediaTime }) => (told = mediaTime))
+        : null;
       const done = (seconds: number) => {
-        element.cancelVideoFrameCallback(asked);
+        clearTimeout(timer);
+        element.removeEventListener('seeked', answered);
+        if (asked !== null) element.cancelVideoFrameCallback(asked);
         resolve(seconds);
       };
-      element.addEventListener(
-        'seeked',
-        () => {
-          const seconds = shownNow(element);
-          if (seconds !== null) done(seconds);
-          else setTimeout(() => done(told ?? shownS.current), told === null ? noFrameMs : 0);
-        },
-        { once: true },
-      );
+      const answered = () => {
+        const seconds = shownNow(element);
+        if (seconds !== null) done(seconds);
+        // A browser that tells no frames shows the one it was sent to.
+        else if (!tells) done(element.currentTime);
+        else setTimeout(() => done(told ?? shownS.current), told === null ? noFrameMs : 0);
+      };
+      const timer = setTimeout(() => done(told ?? shownS.current), noAnswerMs);
+      element.addEventListener('seeked', answered);
       element.currentTime = toS;
     });
   }, []);
@@ -131,12 +141,15 @@ export function useClip(): Clip {
       const element = video.current;
       if (!element || stepping.current) return;
       stepping.current = true;
-      element.pause();
-      await sought.current;
-      const port: FramePort = { seek: seekShown, durationS: element.duration };
-      const from = shownS.current;
-      shows(await (by > 0 ? frameAfter(port, from) : frameBefore(port, from)));
-      stepping.current = false;
+      try {
+        element.pause();
+        await sought.current;
+        const port: FramePort = { seek: seekShown, durationS: element.duration };
+        const from = shownS.current;
+        shows(await (by > 0 ? frameAfter(port, from) : frameBefore(port, from)));
+      } finally {
+        stepping.current = false;
+      }
     },
     [seekShown, shows],
   );
@@ -145,14 +158,21 @@ export function useClip(): Clip {
   const mark = async (kind: MarkKind) => {
     const element = video.current;
     if (!element || stepping.current) return;
+    const clip = opened.current;
+    let at: number;
     stepping.current = true;
-    await sought.current;
-    const at = shownS.current;
-    const asked = moves.current;
-    const port: FramePort = { seek: seekShown, durationS: element.duration };
-    frames.current = withFrame(frames.current, await frameBefore(port, at));
-    if (moves.current === asked) await showsFrame(port, at);
-    stepping.current = false;
+    try {
+      await sought.current;
+      at = shownS.current;
+      const asked = moves.current;
+      const port: FramePort = { seek: seekShown, durationS: element.duration };
+      frames.current = withFrame(frames.current, await frameBefore(port, at));
+      if (moves.current === asked) await showsFrame(port, at);
+    } finally {
+      stepping.current = false;
+    }
+    // Another clip may have been opened while this frame was looked for.
+    if (clip !== opened.current) return;
     setMarks((now) => toggled(now, { kind, atS: at, frameS: frameBeforeS(frames.current, at) }));
   };
 
@@ -169,9 +189,12 @@ export function useClip(): Clip {
     setSound('reading');
     const next = { name: chosen.name, url: URL.createObjectURL(chosen) };
     setFile(next);
-    void soundOf(chosen).then(setSound);
+    const mine = (opened.current += 1);
+    // A long clip's sound may be read after another clip was opened: that one is not counted with it.
+    void soundOf(chosen).then((read) => opened.current === mine && setSound(read));
   };
   const close = () => {
+    opened.current += 1;
     setFile(null);
     setProblem(null);
     setSound(null);
