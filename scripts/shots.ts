@@ -185,7 +185,7 @@ await driver.get(`${app.url}/sessions`);
 await page.press('Plan a session');
 await page.type('Title', 'One to one');
 await (await page.find('input[type=checkbox]')).click();
-await page.press('Open the plan');
+await page.openPlan();
 await page.press('Add Clap and catch');
 await page.sees('1. Clap and catch');
 await page.press('Run');
@@ -209,6 +209,8 @@ await page.press('Make a circuit');
 await page.sees('touches a child');
 await page.sees('Saved');
 await driver.get(`${app.url}/sessions/${stations}/run`);
+// It is planned for another day.
+await page.press('Run it today');
 await page.sees('Start block');
 while (!(await page.text()).includes('Side by side')) await nextBlock(page);
 await page.press('Start block');
