@@ -92,10 +92,12 @@ export function RunFooter(props: RunFooterProps) {
         <button
           type="button"
           onClick={back.onBack}
-          className={buttonClass('plain', 'min-h-16 min-w-0 text-xl')}
+          className={buttonClass('plain', 'min-h-16 min-w-0 text-xl md:max-w-72')}
         >
           <Undo2 aria-hidden className="shrink-0" />
-          <span className="truncate">Back to {back.title}</span>
+          <span className="line-clamp-2 text-left text-base leading-tight md:text-lg">
+            Back to {back.title}
+          </span>
         </button>
       ) : (
         <button
@@ -123,7 +125,10 @@ export function RunFooter(props: RunFooterProps) {
         <button
           type="button"
           onClick={onNext}
-          className={buttonClass(over ? 'now' : 'plain', 'col-span-2 min-h-16 text-xl')}
+          className={buttonClass(
+            over ? 'now' : 'plain',
+            'col-span-2 min-h-16 shrink-0 text-xl whitespace-nowrap',
+          )}
         >
           Next block <ChevronRight aria-hidden />
         </button>

@@ -4,11 +4,14 @@ import type { VowLine } from '@/server/views/vows';
 
 /** How a vow is kept, without a word of reproach. */
 export function keptWords({ keeping }: Pick<VowLine, 'keeping'>): string {
-  const { kept, asked, run, started } = keeping;
+  const { kept, asked, keptOfAsked, run, started } = keeping;
   if (asked === 0 && kept === 0) return 'It has not begun yet.';
-  const all = `${kept} of ${counted(Math.max(asked, kept), 'day')} kept`;
-  const begun = started > 0 ? `, ${started} begun` : '';
-  return `${all}${begun}${run > 1 ? `, ${run} in a row now` : ''}.`;
+  const all = asked === 0 ? '' : `${keptOfAsked} of ${counted(asked, 'day')} kept`;
+  // A day of the child's own choice keeps no day that was asked for.
+  const besides = kept > keptOfAsked ? `${counted(kept - keptOfAsked, 'other day')} kept` : '';
+  const begun = started > 0 ? `${started} begun` : '';
+  const inARow = run > 1 ? `${run} in a row now` : '';
+  return `${[all, besides, begun, inARow].filter(Boolean).join(', ')}.`;
 }
 
 /** Where a vow is: what runs out when. */

@@ -18,8 +18,9 @@ export interface Keeping {
   /** Days with the whole dose, and days that were begun. Any day counts, asked for or not. */
   readonly kept: number;
   readonly started: number;
-  /** Days asked for until today that are over; of them those without a touch. */
+  /** Days asked for until today that are over, today too once it is kept; of them those kept, and those without a touch. */
   readonly asked: number;
+  readonly keptOfAsked: number;
   readonly missed: number;
   /** Kept days in a row until now, of those asked for; and the longest ever. */
   readonly run: number;
@@ -74,6 +75,7 @@ export function keepingOf(
     kept: kept.length,
     started: done.filter((one) => one.share > 0 && !isKept(one.share)).length,
     asked: asked.filter((day) => day < today || (byDay.has(day) && isKept(byDay.get(day)!.share))).length,
+    keptOfAsked: asked.filter((day) => isKept(byDay.get(day)?.share ?? 0)).length,
     missed,
     run,
     longestRun,
