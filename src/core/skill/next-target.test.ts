@@ -52,6 +52,17 @@ describe('a habit', () => {
 });
 
 describe('own best plus one', () => {
+  test('a best of a longer dose is not said to be what this dose allows', () => {
+    const count = { measure: 'count' as const, top: true, most: 9, gate: { result: 8, days: 2 } };
+    expect(ownBestTarget(judged(9, 0, count))).toMatchObject({
+      target: 9,
+      reason: 'Best ever 9 is all this dose allows: more of it, or a harder form.',
+    });
+    expect(ownBestTarget(judged(10, 0, count))).toMatchObject({
+      target: 9,
+      reason: 'Best ever 10 is more than this dose gives, 9 at most: more of it, or a harder form.',
+    });
+  });
   test('aims one above the best of all days', () => {
     expect(ownBestTarget(judged(17, 0))).toMatchObject({
       verdict: 'hold',

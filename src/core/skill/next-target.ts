@@ -86,11 +86,15 @@ export function ownBestTarget(judged: Judged): NextTarget {
     const reason = `Best ever ${numberInWords(measure, best)} reaches the step’s ${resultInWords(measure, gate.result)}: up a step.`;
     return { school: 'best', verdict: 'up', target: gate.result, reason };
   }
-  if (best >= most)
-    return hold(
-      most,
-      `Best ever ${numberInWords(measure, best)} is all this dose allows: more of it, or a harder form.`,
-    );
+  if (best >= most) {
+    const ever = `Best ever ${numberInWords(measure, best)} is`;
+    // A best of a longer dose is no result of this one.
+    const soFar =
+      best > most
+        ? `${ever} more than this dose gives, ${numberInWords(measure, most)} at most`
+        : `${ever} all this dose allows`;
+    return hold(most, `${soFar}: more of it, or a harder form.`);
+  }
   const target = nextBest(judged, best);
   const [was, next] = [best, target].map((result) => numberInWords(measure, result));
   return hold(target, `Best ever ${was}: ${next} is a new best${top ? ', and this is the top step' : ''}.`);
