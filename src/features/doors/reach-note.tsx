@@ -46,7 +46,7 @@ function NoPhone({ closed, port, instead }: NoPhoneProps) {
       </p>
       {instead && <p>{instead}</p>}
       <details>
-        <summary className="min-h-6 cursor-pointer underline">Open it to the hall’s network</summary>
+        <summary className="cursor-pointer py-3 underline">Open it to the hall’s network</summary>
         <p className="mt-1">
           Stop Vow Step, choose a passcode, and start it for your network. Phones then open http://{own}:
           {port}. Anybody in that network can reach it: use a network of your own, or https.
