@@ -1,3 +1,4 @@
+import type { Booked } from '@/core/planning/clash';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import { listPlaces } from '@/data/places';
@@ -5,14 +6,8 @@ import type { Context } from '../context';
 import { dayAfter } from '../days';
 
 /** A group as it last met: what a new session of theirs begins with. */
-export interface Group {
+export interface Group extends Omit<Booked, 'day'> {
   readonly title: string;
-  readonly startTime: string;
-  readonly bookedMin: number;
-  readonly coach: string;
-  readonly placeId: string | null;
-  readonly placeName: string;
-  readonly playerIds: readonly string[];
 }
 
 /** Groups are remembered so long after they last met, days. Ours: a summer and a winter break. */
