@@ -241,7 +241,7 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
 /** Today's misses, in small figures: a flash is gone before anybody looks up. */
 const Misses = ({ so }: { readonly so: number }) =>
   so > 0 && (
-    <span data-misses className="tabular ml-2 text-base font-semibold whitespace-nowrap">
+    <span data-misses className="tabular block text-base leading-tight font-semibold whitespace-nowrap">
       {so} so far
     </span>
   );
