@@ -22,31 +22,30 @@ export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> 
   );
 }
 
-/** Rows told from home since a day, with the row that was asked for: player, result, aim, block. */
-export async function aimedSince(
-  db: Executor,
-  sinceDay: string,
-): Promise<readonly (readonly [playerId: string, result: number, aim: number, blockId: string])[]> {
-  return jsonRows<[string, number, number, string]>(
-    db,
-    sql`p, r, aim, b`,
-    sql`select a.player_id as p, a.result as r, b.dose ->> '$.target' as aim, a.block_id as b
-        from attempt a join block b on b.id = a.block_id
-        where a.day >= ${sinceDay} and a.home = 1 and a.reported = 1 and a.origin is null and a.result is not null
-          and b.dose ->> '$.kind' = 'row'`,
-  );
-}
+/** A count told or typed in, as it is stored. */
+export type ToldRow = readonly [
+  playerId: string,
+  drillId: string,
+  stepId: string,
+  day: string,
+  result: number,
+  blockId: string,
+  home: 0 | 1,
+  /** The block's dose, as JSON, and the player's own amount of it. */
+  dose: string,
+  amount: number | null,
+];
 
-/** Counts told and typed in since a day: player and result. A row told from home that is just what was asked for ends there. */
-export async function toldSince(
-  db: Executor,
-  sinceDay: string,
-): Promise<readonly (readonly [playerId: string, result: number, blockId: string])[]> {
-  return jsonRows<[string, number, string]>(
+/** Counts told and typed in since a day. */
+export async function toldSince(db: Executor, sinceDay: string): Promise<ToldRow[]> {
+  return jsonRows<ToldRow>(
     db,
-    sql`p, r, b`,
-    sql`select a.player_id as p, a.result as r, a.block_id as b from attempt a join block b on b.id = a.block_id
-        where a.day >= ${sinceDay} and a.reported = 1 and a.origin is null and a.result is not null
-          and not (a.home = 1 and a.result = coalesce(b.dose ->> '$.target', -1))`,
+    sql`p, d, s, day, r, b, home, dose, amount`,
+    sql`select a.player_id as p, a.drill_id as d, a.step_id as s, a.day as day, a.result as r, a.block_id as b,
+               a.home as home, b.dose as dose, bp.amount as amount
+        from attempt a
+        join block b on b.id = a.block_id
+        left join block_player bp on bp.block_id = a.block_id and bp.player_id = a.player_id
+        where a.day >= ${sinceDay} and a.reported = 1 and a.origin is null and a.result is not null`,
   );
 }

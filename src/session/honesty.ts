@@ -8,15 +8,18 @@ import {
   type Doubt,
   type Finding,
   type Tapped,
+  type Told,
 } from '@/core/skill/honest';
 import type { Level } from '@/core/skill/level/squad';
-import { measures } from '@/core/counting/measure';
+import { inTenths, measures } from '@/core/counting/measure';
+import type { Dose } from '@/core/dose/dose';
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
 import type { Tap } from '@/core/counting/tap';
 import { groupBy } from '@/core/group-by';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import { dayOf, levelOn, type Skill } from './judging';
+import { goalsOf } from './goals';
 import { atHome, goalOf } from './levels';
 
 /** The one step on which counts at home lie furthest above those on court, where any does. */
@@ -50,23 +53,38 @@ export interface Found extends Finding {
 }
 const mostBlocks = 3;
 
-/** A count told, what was aimed at where that is known, and the block it is of. */
-interface ToldIn {
+/** A count told or typed in, with the dose it was counted under. */
+export interface ToldOfStep {
+  readonly playerId: string;
+  readonly drillId: string;
+  readonly stepId: string;
   readonly result: number;
-  readonly aim: number;
+  readonly dose: Dose;
+  readonly blockId: string;
+  /** Counted at home: only a vow says what is to be reached beside where the number is typed. */
+  readonly home: boolean;
+  /** The player's age on that day, years. */
+  readonly age: number;
+}
+
+interface ToldIn extends Told {
   readonly blockId: string;
 }
 
+/** A count as far as its number can be judged; null of a step nobody knows, and of what is read off a watch or a tape. */
+function toldIn(book: Book, one: ToldOfStep): ToldIn | null {
+  const { playerId, drillId, stepId, result, dose, blockId, home, age } = one;
+  const step = book.step(drillId, stepId, playerId);
+  if (!step || inTenths(step.measure)) return null;
+  const { aim, most } = goalsOf({ step, dose }, age);
+  return { step: `${drillId} ${stepId}`, result, end: most, aim: home ? aim : null, blockId };
+}
+
 /** The blocks in which most of a doubt was found. */
-function blocksOf(
-  doubt: Doubt,
-  tapped: ReadonlyMap<string, Tapped>,
-  counts: readonly ToldIn[],
-  aims: readonly ToldIn[],
-): string[] {
+function blocksOf(doubt: Doubt, tapped: ReadonlyMap<string, Tapped>, told: readonly ToldIn[]): string[] {
   const tappedBy = (of: (one: Tapped) => number) =>
     [...tapped].map(([blockId, one]) => [blockId, of(one)] as const);
-  const toldBy = (told: readonly ToldIn[], doubtful: (one: ToldIn) => boolean) =>
+  const toldBy = (doubtful: (one: ToldIn) => boolean) =>
     [...groupBy(told, (one) => one.blockId)].map(
       ([blockId, own]) => [blockId, own.filter(doubtful).length] as const,
     );
@@ -74,8 +92,8 @@ function blocksOf(
     doubled: () => tappedBy(doubledIn),
     'passed drops': () => tappedBy(pausesIn),
     'faster than the ball': () => tappedBy(fasterIn),
-    'round numbers': () => toldBy(counts, ({ result }) => result % 5 === 0),
-    'always the aim': () => toldBy(aims, ({ result, aim }) => result === aim),
+    'round numbers': () => toldBy(({ result, end }) => result % 5 === 0 && result !== end),
+    'always the aim': () => toldBy(({ result, aim, end }) => result === aim && result !== end),
     'home far above court': () => [],
   }[doubt]();
   return found
@@ -89,8 +107,7 @@ function blocksOf(
 export function honestyOf(
   book: Book,
   taps: readonly Tap[],
-  told: readonly (readonly [playerId: string, result: number, blockId: string])[],
-  aimed: readonly (readonly [playerId: string, result: number, aim: number, blockId: string])[] = [],
+  told: readonly ToldOfStep[],
   skill: Skill = { done: [], levels: [] },
 ): Map<string, Found[]> {
   const tapped = new Map<
@@ -126,28 +143,15 @@ export function honestyOf(
       block.gaps.push((monoMs - before[6]) / 1000);
     before = tap;
   }
-  const counts = groupBy(
-    told.map(([playerId, result, blockId]) => ({ playerId, result, aim: NaN, blockId })),
-    (one) => one.playerId,
-  );
-  const aims = groupBy(
-    aimed.map(([playerId, result, aim, blockId]) => ({ playerId, result, aim, blockId })),
-    (one) => one.playerId,
-  );
+  const toldBy = groupBy(told, (one) => one.playerId);
   const found = new Map<string, Found[]>();
-  for (const playerId of new Set([...tapped.keys(), ...counts.keys(), ...aims.keys()])) {
+  for (const playerId of new Set([...tapped.keys(), ...toldBy.keys()])) {
     const blocks: ReadonlyMap<string, Tapped> = tapped.get(playerId) ?? new Map<string, Tapped>();
-    const [ownCounts, ownAims] = [counts.get(playerId) ?? [], aims.get(playerId) ?? []];
-    const ofCounts = findings(
-      [...blocks.values()],
-      ownCounts.map(({ result }) => result),
-      // A dose ends at its aim on court: only vows say what was aimed at beside what was told.
-      ownAims,
-    );
-    const all = [...ofCounts, ...homeAboveCourt(book, skill, playerId)];
+    const own = (toldBy.get(playerId) ?? []).flatMap((one) => toldIn(book, one) ?? []);
+    const all = [...findings([...blocks.values()], own), ...homeAboveCourt(book, skill, playerId)];
     found.set(
       playerId,
-      all.map((one) => ({ ...one, blockIds: blocksOf(one.doubt, blocks, ownCounts, ownAims) })),
+      all.map((one) => ({ ...one, blockIds: blocksOf(one.doubt, blocks, own) })),
     );
   }
   return found;

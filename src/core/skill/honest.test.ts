@@ -10,8 +10,9 @@ import {
   passedDrops,
   roundNumbers,
   whipple,
+  type Told,
 } from './honest';
-import { tappedMonth, toldSeason } from './testing/seasons';
+import { tappedMonth, toldKinds, toldSeason } from './testing/seasons';
 
 test("Whipple's index: 100 where no digit is liked, 500 where all end in 0 or 5", () => {
   expect(whipple(Array.from({ length: 100 }, (_, n) => n))).toBe(100);
@@ -22,13 +23,23 @@ test("Whipple's index: 100 where no digit is liked, 500 where all end in 0 or 5"
 
 describe('seasons', () => {
   const random = seededRandom(20261127);
-  const seasons = 120;
+  const seasons = 400;
   const share = (made: () => boolean) =>
     Array.from({ length: seasons }, made).filter(Boolean).length / seasons;
 
   test('honest ones are left alone', () => {
     expect(share(() => roundNumbers(toldSeason(random, 0)) !== null)).toBeLessThanOrEqual(0.02);
-    expect(share(() => findings(tappedMonth(random), [], []).length > 0)).toBeLessThanOrEqual(0.02);
+    expect(share(() => findings(tappedMonth(random), []).length > 0)).toBeLessThanOrEqual(0.02);
+  });
+
+  // Rows that end at twenty, sets of ten, twenty seconds that always bring 28 to 32, laps by the watch.
+  test.each(toldKinds)('honest counts are not doubtful: %s', (kind) => {
+    expect(share(() => findings([], toldSeason(random, 0, kind)).length > 0)).toBeLessThanOrEqual(0.02);
+  });
+
+  test('half the counts rounded up are found in every kind that is not over at ten', () => {
+    for (const kind of toldKinds.filter((one) => one !== 'sets of ten' && one !== 'laps'))
+      expect(share(() => roundNumbers(toldSeason(random, 0.5, kind)) !== null)).toBeGreaterThan(0.9);
   });
 
   test('one count in ten rounded up is found, touches counted twice, and drops let pass', () => {
@@ -45,18 +56,25 @@ test('touches faster than the ball can bounce', () => {
   expect(fasterThanTheBall([{ ...at(0.2)[0]!, ballS: 0 }])).toBeNull();
 });
 
+const told = (results: readonly number[], { aim = 20, end = Infinity } = {}): Told[] =>
+  results.map((result) => ({ step: 'juggling two', result, end, aim }));
+const someAtTheAim = (n: number, of: number) => Array.from({ length: of }, (_, i) => (i < n ? 20 : 13 + i));
+
 test('every day exactly the aim; a few of them are no wonder', () => {
-  const told = (n: number, of: number) =>
-    Array.from({ length: of }, (_, i) => ({ aim: 20, result: i < n ? 20 : 13 + i }));
-  expect(alwaysTheAim(told(10, 10))).toMatchObject({ n: 10, of: 10 });
-  expect(alwaysTheAim(told(4, 10))).toBeNull();
-  expect(alwaysTheAim(told(5, 5))).toBeNull();
+  expect(alwaysTheAim(told(someAtTheAim(10, 10)))).toMatchObject({ n: 10, of: 10 });
+  expect(alwaysTheAim(told(someAtTheAim(4, 10)))).toBeNull();
+  expect(alwaysTheAim(told(someAtTheAim(5, 5)))).toBeNull();
+});
+
+test('a row that ends at its aim is no doubt, however often it gets there', () => {
+  expect(alwaysTheAim(told(someAtTheAim(10, 10), { end: 20 }))).toBeNull();
+  expect(roundNumbers(told(Array<number>(80).fill(20), { end: 20 }))).toBeNull();
 });
 
 test('few counts and small ones say nothing of round numbers', () => {
-  expect(roundNumbers([5, 10, 15, 20])).toBeNull();
-  expect(roundNumbers(Array<number>(60).fill(2))).toBeNull();
-  expect(roundNumbers(Array.from({ length: 60 }, (_, n) => 5 * (n + 1)))).not.toBeNull();
+  expect(roundNumbers(told([5, 10, 15, 20]))).toBeNull();
+  expect(roundNumbers(told(Array<number>(60).fill(2)))).toBeNull();
+  expect(roundNumbers(told(Array.from({ length: 60 }, (_, n) => 5 * (n + 1))))).not.toBeNull();
 });
 
 test('home far above court, beyond what another place may bring', () => {

@@ -1,5 +1,7 @@
+import { groupBy } from '../group-by';
 import { normalBelow } from './expect/normal';
 import { binomialAtMost } from './expect/normal';
+import { heaping } from './heaping';
 
 /*
  * Do the counts look like counts? What is found is a friendly word to the coach, never to the child, and changes nothing.
@@ -114,34 +116,40 @@ export function whipple(counts: readonly number[]): number {
   return counts.length === 0 ? 100 : (500 * round) / counts.length;
 }
 
-/** Counts that end in 0 or 5 more often than counting brings. Small ones say nothing; what a dose ends at is left out. */
-export function roundNumbers(counts: readonly number[]): Finding | null {
-  const told = counts.filter((count) => Number.isInteger(count) && count >= leastCount);
-  const n = told.filter((count) => count % 5 === 0).length;
-  const chance = told.length === 0 ? 1 : atLeast(n, told.length, 0.2);
-  return told.length >= leastCounts && chance < seldomRound
-    ? { doubt: 'round numbers', n, of: told.length, chance }
-    : null;
-}
-/** Smaller counts do not heap; and with fewer of them nothing shows. Ours. */
-const [leastCount, leastCounts] = [4, 40];
-/** Round numbers are a habit of the tongue, and are said sooner. Ours: at most one honest season in a hundred. */
-const seldomRound = 0.01;
-
-/** A count told, and what was aimed at. */
+/** A count told, in whole numbers. */
 export interface Told {
+  /** The step it was counted on; one step's counts make one curve. */
+  readonly step: string;
   readonly result: number;
-  readonly aim: number;
+  /** Where the dose ends, and the counting with it; Infinity where nothing sets an end. */
+  readonly end: number;
+  /** What was to be reached; null where nobody said. */
+  readonly aim: number | null;
 }
 
-/** Every day exactly the aim, where more could have been counted. */
-export function alwaysTheAim(told: readonly Told[]): Finding | null {
-  const n = told.filter(({ result, aim }) => result === aim).length;
-  const chance = n === 0 ? 1 : atLeast(n, told.length, honestHits);
-  return told.length >= 8 && chance < seldom ? { doubt: 'always the aim', n, of: told.length, chance } : null;
+/** Counts that end in 0 or 5 more often than their own spread brings. Small ones say nothing; what a dose ends at is left out. */
+export function roundNumbers(told: readonly Told[]): Finding | null {
+  const series = groupBy(told, ({ step, end }) => `${step} ${end}`);
+  const { of, n, chance } = heaping(
+    [...series.values()].map((own) => ({ counts: own.map(({ result }) => result), end: own[0]!.end })),
+    (count) => count % 5 === 0,
+  );
+  return of >= leastCounts && chance < seldomRound ? { doubt: 'round numbers', n, of, chance } : null;
 }
-/** An honest count is exactly the aim at most so often. Ours. */
-const honestHits = 0.25;
+/** Fewer counts show nothing. Ours. */
+const leastCounts = 40;
+/** Round numbers are a habit of the tongue, and are said sooner. Ours: fewer than one honest season in a hundred. */
+const seldomRound = 0.007;
+
+/** Every day exactly the aim, where more could have been counted: a dose that ends at its aim says nothing. */
+export function alwaysTheAim(told: readonly Told[]): Finding | null {
+  const open = told.filter(({ aim, end }) => aim !== null && aim < end);
+  const [n, of] = [open.filter(({ result, aim }) => result === aim).length, open.length];
+  const chance = n === 0 ? 1 : atLeast(n, of, honestHits);
+  return of >= 8 && chance < seldom ? { doubt: 'always the aim', n, of, chance } : null;
+}
+/** An honest count is exactly the aim at most so often: as often as one that varies by a single touch about it. Ours. */
+const honestHits = 0.4;
 
 /** A level with how sure it is, at home and on court, on one scale. */
 export interface Place {
@@ -182,16 +190,12 @@ const words: Readonly<Record<Doubt, (finding: Finding) => string>> = {
 export const findingInWords = (finding: Finding): string => words[finding.doubt](finding);
 
 /** All that is found in what was tapped and told. */
-export function findings(
-  tapped: readonly Tapped[],
-  counts: readonly number[],
-  told: readonly Told[],
-): Finding[] {
+export function findings(tapped: readonly Tapped[], told: readonly Told[]): Finding[] {
   return [
     doubled(tapped),
     passedDrops(tapped),
     fasterThanTheBall(tapped),
-    roundNumbers(counts),
+    roundNumbers(told),
     alwaysTheAim(told),
   ].filter((one) => one !== null);
 }

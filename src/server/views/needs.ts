@@ -8,7 +8,7 @@ import {
   type SessionOfBlock,
 } from '@/data/session';
 import { listPlayers } from '@/data/squad';
-import { aimedSince, tapsSince, toldSince } from '@/data/taps';
+import { tapsSince } from '@/data/taps';
 import { dayNumber } from '@/core/days';
 import { honestyOf } from '@/session/honesty';
 import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
@@ -19,6 +19,7 @@ import { plannedBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { skillUntil } from '../readers/skill';
+import { countsTold } from '../readers/told';
 import { laddersOf } from '../readers/ladders';
 import { squadDays } from './squad';
 
@@ -48,15 +49,15 @@ export async function needsView(context: Context): Promise<NeedsView> {
   const { db, today } = context;
   await resultsReady(db);
   const since = dayAfter(today, -squadDays);
-  const [squad, book, skill, work, attended, taps, told, aimed, coming, words] = await Promise.all([
-    listPlayers(db),
+  const squad = await listPlayers(db);
+  const bornIn = new Map(squad.map(({ id, birthYear }) => [id, birthYear]));
+  const [book, skill, work, attended, taps, told, coming, words] = await Promise.all([
     bookFor(db),
     skillUntil(db, today),
     recentWork(db, since),
     attendedSince(db, since),
     tapsSince(db, since),
-    toldSince(db, since),
-    aimedSince(db, since),
+    countsTold(db, since, bornIn),
     sessionsBetween(db, today, dayAfter(today, daysAhead)),
     countWords(db),
   ]);
@@ -76,7 +77,7 @@ export async function needsView(context: Context): Promise<NeedsView> {
       planned.map(({ id }) => id),
     ),
   ]);
-  const found = honestyOf(book, taps, told, aimed, skill);
+  const found = honestyOf(book, taps, told, skill);
   const families = new Map<string, Record<string, number>>();
   for (const { playerId, drillId, day, touches } of skill.done) {
     const family = book.drill(drillId)?.family;
