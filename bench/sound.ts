@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import { impactsIn } from '@/core/sound/impacts';
 import { frameSize, hopSize } from '@/core/sound/spectrum';
+import { noisyRows } from './lib/noisy-rows';
 import { median, report } from './lib/measure';
 import { recordedBlows } from './lib/recorded';
 import { recordedRow } from './lib/recorded-scenes';
@@ -89,6 +90,19 @@ report('sound-evenness', median(off), 'cm', 1);
 report('sound-evenness-95', [...off].sort((a, b) => a - b)[Math.floor(0.95 * (off.length - 1))]!, 'cm', 1);
 report('sound-time', median(all(({ offMs }) => offMs)), 'ms', 2);
 report('sound-speed', (1000 * soundS) / findMs, 'times the sound', 100, findMs / fftMs);
+
+// In a noisy room: what cannot be counted is refused before it counts, what is counted holds its range.
+for (const [snrDb, scenes] of [
+  [5, 32],
+  [9, 32],
+] as const) {
+  const noisy = Array.from({ length: Math.round(scenes * share) }, (_, n) => noisyRows(firstSeed + n, snrDb));
+  const counted = noisy.flatMap(({ inRange }) => inRange);
+  const refused = noisy.filter((one) => one.refused).length;
+  const held = counted.filter(Boolean).length;
+  report(`sound-noisy-${snrDb}db`, (2 * refused + held) / (2 * noisy.length), '', 0.9);
+  report(`sound-refused-${snrDb}db`, refused / noisy.length, '', snrDb === 5 ? 0.9 : 0);
+}
 
 // Against something from outside: blows somebody recorded, none of them a ball, in the same noises.
 const blows = recordedBlows();

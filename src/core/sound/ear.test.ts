@@ -1,3 +1,4 @@
+import type { Conditions } from './conditions';
 import { EarAtWork, type EarNews } from './job';
 import { otherSideLabel, othersLabel } from './others';
 import { madeTurns, taught, thingsOf } from './synth/drills';
@@ -5,7 +6,7 @@ import { sceneWave } from './synth/scene';
 import { quietRoom } from './testing/heard';
 import type { Hearing } from './hearing';
 import { PracticeRoom } from './synth/practice';
-import { noiseWave } from './synth/noise';
+import { noiseKinds, noiseWave, type NoiseKind } from './synth/noise';
 import { seededRandom } from '../random';
 
 const rate = 48_000;
@@ -75,6 +76,33 @@ test('a muted microphone and noise louder than the ball are said before anything
     expect.objectContaining({ kind: 'too noisy', stops: true }),
   );
 });
+
+/** Teaches the ball and the floor in a room of some noise; what is said of it before it counts. */
+function saidBeforeItCounts(noise: NoiseKind, snrDb: number, seed: number): readonly Conditions[] {
+  const work = new EarAtWork(rate);
+  const things = thingsOf(seed);
+  let said: readonly Conditions[] = [];
+  for (const [at, sound] of (['strings', 'floor'] as const).entries()) {
+    work.ask({ kind: 'teach', label: sound, sound });
+    const { seconds, blows } = taught(things, sound);
+    const wave = sceneWave({ noise, snrDb, echoS: 0.4, rate, seed: seed + at, seconds, struck: blows });
+    said = [...said, ...hears(work, wave).conditions];
+    work.ask({ kind: 'end lesson' });
+  }
+  return said;
+}
+
+test.each(noiseKinds)(
+  'what is hit 5 dB over %s is refused before it counts, what is 20 dB over it is not',
+  (noise) => {
+    for (const seed of [3, 4]) {
+      expect(saidBeforeItCounts(noise, 5, seed)).toContainEqual(
+        expect.objectContaining({ kind: 'too noisy', stops: true }),
+      );
+      expect(saidBeforeItCounts(noise, 20, seed).filter(({ kind }) => kind !== 'confused')).toEqual([]);
+    }
+  },
+);
 
 test('two children whose balls sound the same are said to; whose do not, are told apart', () => {
   const work = new EarAtWork(rate);

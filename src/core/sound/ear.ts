@@ -7,9 +7,13 @@ import { conditionsOf, type Conditions } from './conditions';
 import { echoesOf, type Echo } from './echo';
 import type { Heard, Hearing, Lesson } from './hearing';
 import { ImpactFinder, type Impact } from './impacts';
-import { otherSideLabel } from './others';
+import { NoiseMeter, withoutNoise } from './noise-meter';
+import { othersAre, otherSideLabel } from './others';
 import type { SoundKind } from './kinds';
 import { examplesWanted, learn, notToldApart, type Learnt } from './learn';
+
+/** So much softer than what counts a ball comes to the floor, dB: ours, as the stand-in makes it. */
+const floorMayDb = 3;
 
 /** A lesson ends by itself with so many that are alike: more would not make it surer. Ours. */
 const examplesEnough = 8;
@@ -17,18 +21,22 @@ const examplesEnough = 8;
 /** An ear: it is given sound as it comes, is taught what to listen for, and says what it heard. Nothing of the sound is kept. */
 export class Ear {
   readonly #finder: ImpactFinder;
+  readonly #noise: NoiseMeter;
   readonly #rate: number;
   #samples = 0;
   #levelDb = -Infinity;
   readonly #learnt = new Map<string, Learnt>();
   #echoes: Echo[] = [];
-  #lesson: { label: string; kind: SoundKind; impacts: Impact[] } | null = null;
+  /** How loud each sound was by itself when it was learnt, dB. */
+  readonly #taughtDb = new Map<string, number>();
+  #lesson: { label: string; kind: SoundKind; impacts: Impact[]; sinceS: number } | null = null;
   #listens: { hearing: Hearing; impacts: Impact[] } | null = null;
   #deaf: Deaf[] = [];
 
   constructor(rate: number) {
     this.#rate = rate;
     this.#finder = new ImpactFinder(rate);
+    this.#noise = new NoiseMeter(rate);
   }
 
   /** Seconds of sound so far. */
@@ -37,7 +45,7 @@ export class Ear {
   }
 
   get noiseDb(): number {
-    return this.#finder.noiseDb;
+    return this.#noise.noiseDb;
   }
 
   /** Takes the next samples; true when something was hit. */
@@ -47,6 +55,8 @@ export class Ear {
     for (const sample of samples) sum += sample * sample;
     this.#levelDb = 10 * Math.log10(sum / Math.max(1, samples.length) + 1e-12);
     const found = this.#finder.push(samples);
+    this.#noise.take(samples);
+    for (const { atS } of found) this.#noise.blow(atS);
     this.#lesson?.impacts.push(...found);
     this.#listens?.impacts.push(...found);
     return found.length > 0;
@@ -60,7 +70,9 @@ export class Ear {
   /** From now on what is hit is an example of a sound. */
   teach(label: string, kind: SoundKind): void {
     this.#listens = null;
-    this.#lesson = { label, kind, impacts: [] };
+    this.#taughtDb.delete(label);
+    this.#lesson = { label, kind, impacts: [], sinceS: this.atS };
+    this.#noise.forgetLoudest();
     this.#learnt.delete(label);
   }
 
@@ -71,6 +83,7 @@ export class Ear {
     const learnt = learn(label, kind, impacts);
     if (learnt) {
       this.#learnt.set(label, learnt);
+      this.#taughtDb.set(label, withoutNoise(learnt.levelDb, this.noiseDb));
       const echoes = echoesOf(impacts);
       if (echoes.length > 0) this.#echoes = echoes;
       if (learnt.examples >= examplesEnough) this.#lesson = null;
@@ -90,6 +103,7 @@ export class Ear {
   forget(label: string): void {
     if (this.#lesson?.label === label) this.#lesson = null;
     this.#learnt.delete(label);
+    this.#taughtDb.delete(label);
   }
 
   /** From now on what was taught is counted. */
@@ -127,6 +141,12 @@ export class Ear {
     return { by: 'rows', rows, evennessCm: evennessCm(rows.rows), turns };
   }
 
+  /** How loud what counts is by itself, dB. A floor that only ends rows may be softer: a pause ends them as well. */
+  #countedDb(): number[] {
+    const own = [...this.#taughtDb].filter(([label]) => !othersAre(label));
+    return own.map(([label, db]) => (label === 'floor' && own.length > 1 ? db + floorMayDb : db));
+  }
+
   /** What stands in the way of counting, the worst first. */
   conditions(): Conditions[] {
     const heard = this.#listens ?? this.#lesson;
@@ -134,7 +154,11 @@ export class Ear {
       levelDb: this.levelDb,
       noiseDb: this.noiseDb,
       forS: this.atS,
-      learnt: [...this.#learnt.values()],
+      taughtDb: this.#countedDb(),
+      lesson:
+        this.#lesson && !this.#learnt.has(this.#lesson.label)
+          ? { forS: this.atS - this.#lesson.sinceS, loudestDb: this.#noise.loudestDb }
+          : null,
       impacts: heard?.impacts ?? [],
       confused: notToldApart([...this.#learnt.values()]).length > 0,
     });

@@ -118,12 +118,6 @@ export class ImpactFinder {
     return rest.filter(({ atS }) => atS < untilS);
   }
 
-  /** How loud it is when nothing is hit, dB of the bands together: what an impact has to be heard over. */
-  get noiseDb(): number {
-    const energy = this.#noise.reduce((sum, one) => sum + one, 0);
-    return 10 * Math.log10(energy / (frameSize * frameSize * windowPower) + 1e-12);
-  }
-
   /** The next frame: its bands over what is always there, and how much they rose. */
   #look(from: number): void {
     const slot = this.#frames % kept;
@@ -222,9 +216,6 @@ export class ImpactFinder {
     };
   }
 }
-
-/** The mean of a Hann window's squares is 3/8; a line of a transform carries half the power. */
-const windowPower = 3 / 16;
 
 /** All impacts of a sound that is there already. */
 export function impactsIn(samples: Float32Array, rate: number, apartS?: number): Impact[] {
