@@ -8,6 +8,7 @@ import { seededRandom } from '../src/core/random';
 import { squadLevels, type Series } from '../src/core/skill/level/squad';
 import { doubled, findings, passedDrops, roundNumbers } from '../src/core/skill/honest';
 import { tappedMonth, toldKinds, toldSeason } from '../src/core/skill/testing/seasons';
+import { heldIn, worldMarks, worlds } from '../src/core/skill/testing/worlds';
 import { otherWorld } from './lib/other-world';
 import { median } from './lib/measure';
 
@@ -59,6 +60,23 @@ for (const kind of all) {
     overLast: Number((sum('last') / sum('days')).toPrecision(3)),
   });
 }
+
+// Worlds that learn by rules the model does not know: how often a day of passing lies in its range of 80 %, and the chance to
+// pass that was said against the share that did, all marks together.
+for (const world of worlds)
+  for (const kind of ['rate', 'chance'] as const) {
+    const held = worldMarks.map((mark) => heldIn(world, kind, mark, 400, seed));
+    const mean = (of: 'inside' | 'said' | 'came') =>
+      (100 * held.reduce((sum, one) => sum + one[of], 0)) / held.length;
+    const name = kind === 'rate' ? world : `${world}-rows`;
+    row(`skill-forecast-world-${name}`, mean('inside'), '% of 80', {
+      said: Number(mean('said').toFixed(1)),
+      came: Number(mean('came').toFixed(1)),
+      byMark: Object.fromEntries(
+        held.map(({ said, came }, at) => [worldMarks[at], [said, came].map((one) => Math.round(100 * one))]),
+      ),
+    });
+  }
 
 // Honest counts: seasons told and months tapped, honest ones and not. Found is the least of the three ways of fudging.
 {

@@ -6,6 +6,7 @@ import { assumptions } from '@/core/skill/level/assumptions';
 import { ofTheDay } from '@/core/skill/level/follow';
 import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
+import { waysOn, type Way } from '@/core/skill/level/ways';
 import type { Judged, School } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
 import { groupBy } from '@/core/group-by';
@@ -72,6 +73,15 @@ export const dayOf = (level: Level): Gauss => {
   const state = level.followed.after.at(-1)!;
   return ofTheDay(state, assumptions[level.kind]);
 };
+
+const knownWays = new WeakMap<Level, readonly Way[]>();
+
+/** How a player may be learning, from all that is logged on a step: every forecast asks here. */
+export function waysOf(level: Level): readonly Way[] {
+  const ways = knownWays.get(level) ?? waysOn(level.kind, level.prior, level.dated);
+  knownWays.set(level, ways);
+  return ways;
+}
 
 /** On so many days in ten the right difficulty is reached. Ours: the middle of the band. */
 const middle = ([low, high]: readonly [number, number]) => (low + high) / 2;

@@ -1,8 +1,9 @@
 import { alone } from '@/core/skill/level/evidence';
 import { assumptions } from '@/core/skill/level/assumptions';
-import { later, ofTheDay, smoothed } from '@/core/skill/level/follow';
+import { ofTheDay, smoothed } from '@/core/skill/level/follow';
 import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
+import { levelAfter } from '@/core/skill/level/ways';
 import { changeIn, type Change } from '@/core/skill/change/change';
 import { chanceOfShortRow, chanceOfSoLittle } from '@/core/skill/change/luck';
 import { learningCurves, type Curves } from '@/core/skill/change/curve';
@@ -21,7 +22,7 @@ import { measures } from '@/core/counting/measure';
 import { seededRandom } from '@/core/random';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
-import { attemptsADay, dayOf, doneOn, levelOn, type Skill } from './judging';
+import { attemptsADay, dayOf, doneOn, levelOn, waysOf, type Skill } from './judging';
 import { dayNumber } from '@/core/days';
 import { atHome, goalOf } from './levels';
 
@@ -147,25 +148,22 @@ export function progressOn(
   );
   const practised = [...new Set(ladder.map(({ day }) => dayNumber(day)))];
   const ahead = daysAhead(practised, plannedDays, today);
-  const last = level.followed.after.at(-1)!;
   const lastDay = level.dated.at(-1)!.day;
   const fan: FanDay[] = [];
-  let state = last;
-  let at = lastDay;
-  for (const day of ahead.days) {
-    state = later(state, day - at, kind);
-    at = day;
-    fan.push({
-      day,
-      ...spanned({ mean: state.level, variance: state.levelVar }, halfWidth[0.8]),
-    });
-  }
+  for (const day of ahead.days)
+    fan.push({ day, ...spanned(levelAfter(waysOf(level), day - lastDay, kind), halfWidth[0.8]) });
   const before = level.followed.before.at(-1)!;
   return {
     past,
     fan,
     forecast: foreseeing
-      ? foresee(kind, last, lastDay, goal, { days: ahead.days, attempts, missingDays }, seededRandom(lastDay))
+      ? foresee(
+          waysOf(level),
+          lastDay,
+          goal,
+          { days: ahead.days, attempts, missingDays },
+          seededRandom(lastDay),
+        )
       : null,
     attempts,
     missingDays,

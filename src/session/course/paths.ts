@@ -3,12 +3,12 @@ import { pathOf, type Path, type Rung, type Stands } from '@/core/planning/cours
 import { seedOf } from '@/core/fingerprint';
 import { seededRandom } from '@/core/random';
 import { assumptions, kinds, type Kind } from '@/core/skill/level/assumptions';
-import { begun } from '@/core/skill/level/follow';
+import { waysOn } from '@/core/skill/level/ways';
 import type { Book } from '@/drills/book';
 import { ageBandOf } from '@/drills/age-band';
 import type { Step } from '@/drills/types';
 import { goalsOf } from '../goals';
-import { attemptsADay, doneOn, levelOn, type Skill } from '../judging';
+import { attemptsADay, doneOn, levelOn, waysOf, type Skill } from '../judging';
 import { goalOf, usualLevel } from '../levels';
 import type { PlanPlayer } from '../plan';
 
@@ -74,16 +74,19 @@ function rungOf(
   const kind = kinds[step.measure];
   const level = levelOn(skill, id, drillId, step.id);
   return {
-    kind,
     goal: goalOf(step, goals.dose, goals.mark),
     attempts: attemptsADay(goals.dose, doneOn(skill, id, drillId, step.id)),
     days: Math.max(1, goals.mark.days),
-    state:
-      level?.followed.after.at(-1) ??
-      begun(kind, {
-        mean: usualLevel(step) + theirs * offOn(skill, id, drillId, ladder, kind),
-        variance: assumptions[kind].apart ** 2,
-      }),
+    ways: level
+      ? waysOf(level)
+      : waysOn(
+          kind,
+          {
+            mean: usualLevel(step) + theirs * offOn(skill, id, drillId, ladder, kind),
+            variance: assumptions[kind].apart ** 2,
+          },
+          [],
+        ),
     fromDay: level?.dated.at(-1)?.day ?? (firstDay === undefined ? 0 : dayNumber(firstDay)),
   };
 }

@@ -2,7 +2,6 @@ import { readLine } from '@/core/movement/sequence/line';
 import { takesSequence } from '../pace';
 import { foresee } from '@/core/skill/expect/forecast';
 import { normalBelow } from '@/core/skill/expect/normal';
-import { kinds } from '@/core/skill/level/assumptions';
 import { shortDay } from '@/core/day-words';
 import { longestVowDays, planVow, type VowPlan } from '@/core/planning/vow/plan';
 import { weekdayOf, type Booked, type VowLimit } from '@/core/planning/vow/vow';
@@ -15,7 +14,7 @@ import type { Book } from '@/drills/book';
 import type { PlanPlayer, Records } from '../plan';
 import { recordOf } from '../plan';
 import { rateOn } from '../pace';
-import { attemptsADay, doneOn, levelOn, type Skill } from '../judging';
+import { attemptsADay, doneOn, levelOn, waysOf, type Skill } from '../judging';
 import { dayNumber, isoDay } from '@/core/days';
 import { goalOf } from '../levels';
 import { goalsOf } from '../goals';
@@ -297,8 +296,7 @@ function chanceOf(
   if (days.length === 0) return { chance: null, chanceText: '' };
   const missingDays = Math.max(1, mark.days - reachedDays);
   const chance = foresee(
-    kinds[step.measure],
-    level.followed.after.at(-1)!,
+    waysOf(level),
     level.dated.at(-1)!.day,
     goalOf(step, dose, mark),
     { days, attempts: attemptsADay(dose, done), missingDays },

@@ -3,12 +3,13 @@ import { seededRandom } from '../../random';
 import { logit } from '../../skill/level/scale';
 import { pathOf, type Rung } from './way-up';
 
+const still = { gain: 0, levelVar: 0, both: 0, gainVar: 0, wanders: 1, scatter: 1 };
+
 /** A row of 10 in one try, at a level that is known for certain and does not move. */
 const rung = (p: number, more: Partial<Rung> = {}): Rung => ({
-  kind: 'chance',
   goal: { kind: 'chance', mark: 10, inARow: true, tries: 10, boxS: 1, mostEach: 1 },
   ...{ attempts: 1, days: 1, fromDay: 0 },
-  state: { level: logit(p), gain: 0, levelVar: 0, both: 0, gainVar: 0 },
+  ways: [{ share: 1, state: { level: logit(p), ...still } }],
   ...more,
 });
 const weeks = (n: number) => Array.from({ length: n }, (_, index) => 7 * (index + 1));
@@ -59,7 +60,9 @@ test('a path never goes down, holds its middle in its range, and is the same wit
       (levels, sessions, seed) => {
         const rungs = levels.map((p) =>
           rung(p, {
-            state: { level: logit(p), gain: 0.1, levelVar: 0.2, both: 0, gainVar: 0.01 },
+            ways: [
+              { share: 1, state: { ...still, level: logit(p), gain: 0.1, levelVar: 0.2, gainVar: 0.01 } },
+            ],
             attempts: 4,
           }),
         );

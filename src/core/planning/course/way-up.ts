@@ -1,18 +1,17 @@
 import { normals, type Random } from '../../random';
-import { assumptions, passage, type Kind } from '../../skill/level/assumptions';
-import { later, type State } from '../../skill/level/follow';
-import { chanceAt, type Goal } from '../../skill/expect/mark';
+import { chanceOn, goOn, lifeOf, type Life } from '../../skill/expect/life';
+import type { Goal } from '../../skill/expect/mark';
+import type { Way } from '../../skill/level/ways';
 
 /** A step on the way to the goal, as one child has it. */
 export interface Rung {
-  readonly kind: Kind;
   readonly goal: Goal;
   /** Attempts at it in a session. */
   readonly attempts: number;
   /** On how many days its mark has to be reached, >= 1. */
   readonly days: number;
-  /** What is known of the child's level on it, and as of which day. */
-  readonly state: State;
+  /** What is known of the child's level on it, each way of learning with its share; and as of which day. */
+  readonly ways: readonly Way[];
   readonly fromDay: number;
 }
 
@@ -51,18 +50,18 @@ export function pathOf(rungs: readonly Rung[], days: readonly number[], random: 
   const stood: number[][] = Array.from({ length: days.length + 1 }, () => []);
   for (let life = 0; life < lives; life++) {
     let at = 0;
-    let here = rungs[0] && begin(rungs[0], days[0] ?? 0, draw);
+    const share = (life + 0.5) / lives;
+    let here = rungs[0] && begin(rungs[0], days[0] ?? 0, share, draw);
     for (const [index, day] of days.entries()) {
       stood[index]!.push(at);
       const rung = rungs[at];
       if (!rung || !here) continue;
-      if (day > here.day) move(here, rung.kind, day, draw);
-      const once = chanceAt(rung.goal, here.level + assumptions[rung.kind].form * draw());
-      if (random() < 1 - (1 - once) ** rung.attempts) here.missing -= 1;
+      comeTo(here, rung, day, draw);
+      if (random() < chanceOn(here.life, rung.goal, rung.attempts, draw)) here.missing -= 1;
       if (here.missing > 0) continue;
       at += 1;
       const next = rungs[at];
-      here = next && begin(next, days[index + 1] ?? day, draw);
+      here = next && begin(next, days[index + 1] ?? day, random(), draw);
     }
     stood[days.length]!.push(at);
   }
@@ -75,31 +74,21 @@ export function pathOf(rungs: readonly Rung[], days: readonly number[], random: 
 }
 
 interface Here {
-  level: number;
-  gain: number;
+  readonly life: Life;
   day: number;
   missing: number;
 }
 
-/** One life's level on a rung when it is come to, on a day. */
-function begin({ kind, state, fromDay, days }: Rung, day: number, draw: () => number): Here {
-  const now = day > fromDay ? later(state, day - fromDay, kind) : state;
-  const spread = Math.sqrt(now.levelVar);
-  const tied = spread > 0 ? now.both / spread : 0;
-  const first = draw();
-  const rest = Math.sqrt(Math.max(0, now.gainVar - tied ** 2));
-  return {
-    level: now.level + spread * first,
-    gain: now.gain + tied * first + rest * draw(),
-    day,
-    missing: days,
-  };
+/** One life's level on a rung when it is come to, on a day. @param share the place of the life among all, 0 to 1 */
+function begin(rung: Rung, day: number, share: number, draw: () => number): Here {
+  const here: Here = { life: lifeOf(rung.ways, share, draw), day: rung.fromDay, missing: rung.days };
+  comeTo(here, rung, day, draw);
+  return here;
 }
 
-function move(here: Here, kind: Kind, day: number, draw: () => number): void {
-  const { fade, reach, loose } = passage(kind, day - here.day);
-  here.level += reach * here.gain + Math.sqrt(loose) * draw();
-  here.gain *= fade;
+function comeTo(here: Here, { goal }: Rung, day: number, draw: () => number): void {
+  if (day <= here.day) return;
+  goOn(here.life, goal.kind, day - here.day, draw);
   here.day = day;
 }
 

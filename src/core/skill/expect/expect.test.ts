@@ -1,7 +1,8 @@
 import { seededRandom } from '../../random';
 import { drawPlayer } from '../testing/own-world';
 import { assumptions } from '../level/assumptions';
-import { follow } from '../level/follow';
+import type { State } from '../level/follow';
+import { waysOn } from '../level/ways';
 import { logit } from '../level/scale';
 import { foresee } from './forecast';
 import { chanceAt, chanceOf, bestAt, type Goal } from './mark';
@@ -108,21 +109,18 @@ test('the day a mark is passed lies in its range about eight times in ten, for p
   let [inside, known] = [0, 0];
   for (let n = 0; n < 150; n++) {
     const drawn = drawPlayer('chance', 10, 0, random);
-    const state = follow('chance', { mean: drawn.usual, variance: 0.81 }, drawn.dated).after.at(-1)!;
+    const ways = waysOn('chance', { mean: drawn.usual, variance: 0.81 }, drawn.dated);
     const from = drawn.dated.at(-1)!.day;
     const days = Array.from({ length: 30 }, (_, i) => from + 3 + Math.floor(i / 2) * 7 + (i % 2) * 3);
     const aim = goal({ inARow: true, mark: 12 });
     const ahead = { days, attempts: 5, missingDays: 2 };
-    const seen = foresee('chance', state, from, aim, ahead, seededRandom(n));
+    const seen = foresee(ways, from, aim, ahead, seededRandom(n));
     // One true life of this player goes on, by the same rules, from the true level.
-    const truth = {
-      level: drawn.levels.at(-1)!,
-      gain: state.gain,
-      levelVar: 0,
-      both: 0,
-      gainVar: state.gainVar,
+    const truth: State = {
+      ...{ level: drawn.levels.at(-1)!, gain: drawn.gain, levelVar: 0, both: 0, gainVar: 0 },
+      ...{ wanders: 1, scatter: 1 },
     };
-    const lives = foresee('chance', truth, from, aim, ahead, seededRandom(n + 1000));
+    const lives = foresee([{ share: 1, state: truth }], from, aim, ahead, seededRandom(n + 1000));
     if (seen.early === null || lives.middle === null) continue;
     known += 1;
     if (lives.middle >= seen.early && lives.middle <= (seen.late ?? Infinity)) inside += 1;
@@ -132,11 +130,15 @@ test('the day a mark is passed lies in its range about eight times in ten, for p
 });
 
 test('a forecast is the same with the same seed, comes sooner for the better, and says when it lies beyond', () => {
-  const state = { level: logit(0.9), gain: 0.05, levelVar: 0.05, both: 0, gainVar: 0.01 };
+  const state = {
+    ...{ level: logit(0.9), gain: 0.05, levelVar: 0.05, both: 0, gainVar: 0.01 },
+    ...{ wanders: 1, scatter: 1 },
+  };
   const days = [3, 7, 10, 14, 17, 21];
   const ahead = { days, attempts: 3, missingDays: 2 };
   const aim = goal({ inARow: true, mark: 20 });
-  const see = (level: number) => foresee('chance', { ...state, level }, 0, aim, ahead, seededRandom(1));
+  const see = (level: number) =>
+    foresee([{ share: 1, state: { ...state, level } }], 0, aim, ahead, seededRandom(1));
   expect(see(logit(0.9))).toEqual(see(logit(0.9)));
   expect(see(logit(0.97)).byTheEnd).toBeGreaterThan(see(logit(0.9)).byTheEnd);
   expect(see(logit(0.97)).middle!).toBeLessThan(21);

@@ -1,7 +1,7 @@
 import { normals, type Random } from '../../random';
-import { assumptions, passage, type Kind } from '../level/assumptions';
-import type { State } from '../level/follow';
-import { chanceAt, type Goal } from './mark';
+import type { Way } from '../level/ways';
+import { chanceOn, goOn, lifeOf } from './life';
+import type { Goal } from './mark';
 
 export interface Ahead {
   /** Days on which the step is practised, in order, counted as the log's days are. */
@@ -27,39 +27,27 @@ const lives = 400;
 /**
  * The day on which a step's mark will be passed: the level and its gain are drawn as they may be, wander on from
  * practice to practice, and on each day the mark is reached or not.
- * @param state after the last evidence, on `fromDay`
+ * @param ways somebody may be learning, each with the state after the last evidence, on `fromDay`
  * @param random seeded: the same seed foresees the same
  */
 export function foresee(
-  kind: Kind,
-  state: State,
+  ways: readonly Way[],
   fromDay: number,
   goal: Goal,
   { days, attempts, missingDays }: Ahead,
   random: Random,
 ): Forecast {
-  const { form } = assumptions[kind];
   const draw = normals(random);
-  const spread = Math.sqrt(state.levelVar);
-  const tied = spread > 0 ? state.both / spread : 0;
-  const rest = Math.sqrt(Math.max(0, state.gainVar - tied ** 2));
-  const steps = days.map((day, i) => {
-    const { loose, ...rest } = passage(kind, day - (i === 0 ? fromDay : days[i - 1]!));
-    return { ...rest, spread: Math.sqrt(loose) };
-  });
   const passed: number[] = [];
-  for (let life = 0; life < lives; life++) {
-    const first = draw();
-    let level = state.level + spread * first;
-    let gain = state.gain + tied * first + rest * draw();
-    let missing = missingDays;
-    for (const [i, { fade, reach, spread: loose }] of steps.entries()) {
-      level += reach * gain + loose * draw();
-      gain *= fade;
-      const once = chanceAt(goal, level + form * draw());
-      if (random() < 1 - (1 - once) ** attempts) missing -= 1;
+  for (let n = 0; n < lives; n++) {
+    const life = lifeOf(ways, (n + 0.5) / lives, draw);
+    let [missing, last] = [missingDays, fromDay];
+    for (const day of days) {
+      goOn(life, goal.kind, day - last, draw);
+      last = day;
+      if (random() < chanceOn(life, goal, attempts, draw)) missing -= 1;
       if (missing > 0) continue;
-      passed.push(days[i]!);
+      passed.push(day);
       break;
     }
   }

@@ -17,10 +17,13 @@ export interface Goal {
   readonly mostEach: number;
 }
 
-/** Chance to reach a goal in one attempt, at a level of the day. */
-export function chanceAt(goal: Goal, level: number): number {
+/**
+ * Chance to reach a goal in one attempt, at a level of the day.
+ * @param scatter of attempts about it, as a share of the variance of most
+ */
+export function chanceAt(goal: Goal, level: number, scatter = 1): number {
   const { kind, mark, inARow, tries, boxS, mostEach } = goal;
-  const { noise } = assumptions[kind];
+  const noise = assumptions[kind].noise * (kind === 'time' ? Math.sqrt(scatter) : scatter);
   switch (kind) {
     case 'chance': {
       const p = logistic(level);

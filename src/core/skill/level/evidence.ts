@@ -101,6 +101,25 @@ export function logLikelihood({ kind, sum, of }: Evidence, level: number): numbe
   }
 }
 
+/** Kinds whose noise is assumed; of touches that hold or drop, and of spreads, it is known. */
+const assumedNoise: ReadonlySet<Kind> = new Set(['rate', 'time', 'share']);
+
+/** Evidence of counts that scatter more or less than most: it weighs the less. @param scatter a share of the variance */
+export const scattered = (evidence: Evidence, scatter: number): Evidence =>
+  scatter === 1 || !assumedNoise.has(evidence.kind)
+    ? evidence
+    : { ...evidence, sum: evidence.sum / scatter, of: evidence.of / scatter };
+
+/**
+ * What {@link logLikelihood} leaves out of evidence at a scatter, against that of most: with it the same counts can be
+ * compared between scatters (the deviance, with the width of a normal curve).
+ */
+export function scaleOf(evidence: Evidence, scatter: number): number {
+  if (scatter === 1 || !assumedNoise.has(evidence.kind)) return 0;
+  const { mean } = alone(evidence);
+  return (1 / scatter - 1) * logLikelihood(evidence, mean) + Math.log(scatter) / 2;
+}
+
 /** log(1 - p) at log odds, without overflow. */
 const logNot = (level: number): number => (level > 30 ? -level : -Math.log1p(Math.exp(level)));
 

@@ -1,5 +1,5 @@
 import { assumptions, passage, type Assumptions, type Kind } from './assumptions';
-import type { Evidence } from './evidence';
+import { scaleOf, scattered, type Evidence } from './evidence';
 import type { Gauss } from './scale';
 import { updated } from './update';
 
@@ -16,6 +16,10 @@ export interface State {
   readonly levelVar: number;
   readonly both: number;
   readonly gainVar: number;
+  /** How much it wanders, as a share of the variance of one who learns. */
+  readonly wanders: number;
+  /** How much days and counts scatter about it, as a share of the variance of most. */
+  readonly scatter: number;
 }
 
 export interface Followed {
@@ -39,25 +43,36 @@ export function begun(kind: Kind, prior: Gauss): State {
     levelVar: prior.variance,
     both: 0,
     gainVar: gainApart ** 2,
+    wanders: 1,
+    scatter: 1,
   };
 }
 
 /** A state some days later ({@link passage}). */
-export function later({ level, gain, levelVar, both, gainVar }: State, days: number, kind: Kind): State {
+export function later(
+  { level, gain, levelVar, both, gainVar, wanders, scatter }: State,
+  days: number,
+  kind: Kind,
+): State {
   const { fade, reach, loose } = passage(kind, days);
   return {
     level: level + reach * gain,
     gain: fade * gain,
-    levelVar: levelVar + 2 * reach * both + reach ** 2 * gainVar + loose,
+    levelVar: levelVar + 2 * reach * both + reach ** 2 * gainVar + wanders * loose,
     both: fade * (both + reach * gainVar),
     gainVar: fade ** 2 * gainVar,
+    wanders,
+    scatter,
   };
 }
 
 /** What a day shows: its level and the form of the day about it. */
-export const ofTheDay = ({ level, levelVar }: State, { form }: Pick<Assumptions, 'form'>): Gauss => ({
+export const ofTheDay = (
+  { level, levelVar, scatter }: State,
+  { form }: Pick<Assumptions, 'form'>,
+): Gauss => ({
   mean: level,
-  variance: levelVar + form ** 2,
+  variance: levelVar + scatter * form ** 2,
 });
 
 /** One day's evidence taken in. */
@@ -66,7 +81,7 @@ export function takenIn(
   evidence: Evidence,
 ): { readonly after: State; readonly form: Gauss; readonly logChance: number } {
   const day = ofTheDay(before, assumptions[evidence.kind]);
-  const { mean, variance, logChance } = updated(day, evidence);
+  const { mean, variance, logChance } = updated(day, scattered(evidence, before.scatter));
   const [toLevel, toGain] = [before.levelVar / day.variance, before.both / day.variance];
   const [moved, known] = [mean - day.mean, day.variance - variance];
   return {
@@ -76,9 +91,11 @@ export function takenIn(
       levelVar: before.levelVar - toLevel ** 2 * known,
       both: before.both - toLevel * toGain * known,
       gainVar: before.gainVar - toGain ** 2 * known,
+      wanders: before.wanders,
+      scatter: before.scatter,
     },
     form: { mean, variance },
-    logChance,
+    logChance: logChance - scaleOf(evidence, before.scatter),
   };
 }
 
@@ -144,6 +161,8 @@ export function smoothed({ kind, days, before, after }: Followed): Gauss[] {
         levelVar: now.levelVar + ll * ll * vl + 2 * ll * lg * vb + lg * lg * vg,
         both: now.both + ll * gl * vl + (ll * gg + lg * gl) * vb + lg * gg * vg,
         gainVar: now.gainVar + gl * gl * vl + 2 * gl * gg * vb + gg * gg * vg,
+        wanders: now.wanders,
+        scatter: now.scatter,
       };
     } else next = now;
     levels[i] = { mean: next.level, variance: Math.max(1e-12, next.levelVar) };

@@ -65,7 +65,7 @@ test("a random walk watched through noise settles where Kalman's filter does: P 
   const { wander, form, noise } = assumptions.time;
   const r = wander ** 2 / 0.01;
   const evidence: Evidence = { kind: 'time', sum: 0, of: noise ** 2 / (r - form ** 2) };
-  let state: State = { level: 0, gain: 0, levelVar: 1, both: 0, gainVar: 0 };
+  let state: State = { level: 0, gain: 0, levelVar: 1, both: 0, gainVar: 0, wanders: 1, scatter: 1 };
   for (let week = 0; week < 300; week++) state = takenIn(later(state, 7, 'time'), evidence).after;
   const foreseen = later(state, 7, 'time').levelVar;
   expect(foreseen / r).toBeCloseTo(0.105125, 6);
@@ -125,7 +125,15 @@ test('times with a gain are filtered and smoothed as the joint normal distributi
 });
 
 test('a break widens what is believed, by more than a week of practice does, and gains nothing', () => {
-  const state: State = { level: 1, gain: 0.1, levelVar: 0.05, both: 0, gainVar: 0.001 };
+  const state: State = {
+    level: 1,
+    gain: 0.1,
+    levelVar: 0.05,
+    both: 0,
+    gainVar: 0.001,
+    wanders: 1,
+    scatter: 1,
+  };
   const [week, ten, month] = [7, 10, 38].map((days) => later(state, days, 'chance')) as [State, State, State];
   expect(month.level).toBe(ten.level);
   expect(month.levelVar - ten.levelVar).toBeCloseTo(4 * 3 * assumptions.chance.wander ** 2, 10);

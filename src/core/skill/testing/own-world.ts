@@ -15,6 +15,8 @@ export interface Drawn {
   /** The true level on each day, and some days after the last. */
   readonly levels: readonly number[];
   readonly ahead: number;
+  /** What it gains a week by then. */
+  readonly gain: number;
 }
 
 /** Practice twice a week, with a fortnight's break in the middle. */
@@ -46,7 +48,7 @@ export function drawPlayer(kind: Kind, sessions: number, aheadDays: number, rand
     return { day, evidence: drawEvidence(kind, level + form * draw(), random) };
   });
   goOn(aheadDays);
-  return { kind, usual, dated, levels, ahead: level };
+  return { kind, usual, dated, levels, ahead: level, gain };
 }
 
 /** What a day of a level brings. */
