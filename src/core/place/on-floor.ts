@@ -1,4 +1,5 @@
 import { overlap, pack, packEach, without, type Rectangle, type Sizes } from '../geometry/pack';
+import { packEqual } from '../geometry/pack-equal';
 import type { Needs } from './needs';
 import { thingRoom, type Place } from './place';
 
@@ -96,14 +97,43 @@ function layAlong(all: readonly Laid[], place: Place, { alongM, deepM }: Floor):
 const area = (laid: Laid): number =>
   unitsOf(laid) * laid.one.needs.space.lengthM * laid.one.needs.space.widthM;
 
-/** Lanes one after the other, upright first or turned first, whichever has room for more. */
+/** Lanes one after the other, upright first or turned first, or packed closely: whichever has room for more. */
 function apart(laid: Laid, units: number, free: readonly Rectangle[]): Lane[] {
   const [upright, turned] = laneSizes(laid) as [Sizes[number], Sizes[number]];
   const [one, other] = [
     [upright, turned],
     [turned, upright],
   ].map((sizes) => packEach(sizes, units, free)) as [Rectangle[], Rectangle[]];
-  return (other.length > one.length ? other : one).map((room) => asLane(laid, room));
+  let best = other.length > one.length ? other : one;
+  if (best.length < units && free.length > 0) {
+    const close = closely(upright, units, free);
+    if (close.length > best.length) best = close;
+  }
+  return best.map((room) => asLane(laid, room));
+}
+
+/** More lanes than these in one room are laid one after the other only: what is that many loses little. Ours. */
+const mostClosely = 40;
+
+/** Lanes packed as closely as is known into the room that takes most, then into what is left. */
+function closely(size: Sizes[number], units: number, free: readonly Rectangle[]): Rectangle[] {
+  const placed: Rectangle[] = [];
+  let rooms = free;
+  while (placed.length < units) {
+    const packed = rooms
+      .filter(({ width, height }) => width * height <= mostClosely * size.width * size.height)
+      .map((room) =>
+        packEqual(room, size, units - placed.length).map((one) => ({
+          ...one,
+          ...{ x: room.x + one.x, y: room.y + one.y },
+        })),
+      );
+    const most = packed.reduce<Rectangle[]>((best, one) => (one.length > best.length ? one : best), []);
+    if (most.length === 0) break;
+    placed.push(...most);
+    rooms = most.reduce<readonly Rectangle[]>(without, rooms);
+  }
+  return placed;
 }
 
 /**
