@@ -11,7 +11,8 @@ import { dropChance, playBlock } from '../../src/demo/player-log';
 import { catalogue } from '../../src/drills/catalogue';
 import type { Step } from '../../src/drills/types';
 import { ageBandOf } from '../../src/drills/age-band';
-import { boxSeconds, mostEach, usualLevel } from '../../src/session/levels';
+import { boxSeconds } from '../../src/core/dose/facts';
+import { mostEach, usualLevel } from '../../src/session/levels';
 
 export interface Season {
   readonly kind: Kind;
@@ -65,7 +66,7 @@ function played(
     logSum: total((one) => (one.result! > 0 ? Math.log(one.result!) : 0), counted),
     squares: total((one) => one.result! ** 2 * Math.max(0, one.touches - 1), counted),
     free: total((one) => Math.max(0, one.touches - 1), counted),
-    boxS: boxSeconds(dose),
+    boxS: boxSeconds(dose) ?? 1,
     mostEach: mostEach(step),
   });
 }

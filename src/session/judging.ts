@@ -12,7 +12,8 @@ import { measures } from '@/core/counting/measure';
 import { groupBy } from '@/core/group-by';
 import type { Drill, Step } from '@/drills/types';
 import type { Dose } from '@/core/dose/dose';
-import { attemptsIn, boxSeconds, goalOf, type Done } from './levels';
+import { attemptsIn, boxSeconds } from '@/core/dose/facts';
+import { goalOf, type Done } from './levels';
 
 /** What everybody can do, and what it was worked out from. */
 export interface Skill {
@@ -179,7 +180,7 @@ export function clockedOn(
     case 'laps':
     case 'lap':
     case 'weakest part':
-      return { boxS: last[0] ? boxSeconds(last[0].dose) : 1, result: best, wanted: mark };
+      return { boxS: (last[0] && boxSeconds(last[0].dose)) ?? 1, result: best, wanted: mark };
     case 'row': {
       // A clean row of the mark takes so long; the same number of touches, drops and all, is wanted in the box.
       const clean = mark * step.perTouchS.value;

@@ -1,5 +1,6 @@
 import { dayNumber } from '@/core/days';
-import { routineStretches, type Dose } from '@/core/dose/dose';
+import type { Dose } from '@/core/dose/dose';
+import { boxSeconds } from '@/core/dose/facts';
 import { kinds } from '@/core/skill/level/assumptions';
 import { evidenceOf, type DaySums, type Evidence } from '@/core/skill/level/evidence';
 import type { Dated } from '@/core/skill/level/follow';
@@ -23,13 +24,8 @@ export interface Done extends Omit<DaySums, 'boxS' | 'mostEach'> {
   readonly weight: number;
 }
 
-/** Seconds of the box one attempt is counted in; 1 where there is none. */
-export function boxSeconds(dose: Dose): number {
-  if (dose.kind === 'timed') return dose.workS;
-  if (dose.kind === 'routine' && dose.counted)
-    return routineStretches({ ...dose, rounds: 1 }).reduce((sum, { partS }) => sum + partS, 0);
-  return 1;
-}
+/** Seconds of the box as a level counts them: 1 where there is none. */
+const boxOf = (dose: Dose): number => boxSeconds(dose) ?? 1;
 
 /** The most one shot or repetition of a step brings. */
 export const mostEach = ({ zones }: Pick<Step, 'zones'>): number => Math.max(1, zones?.[0]?.points ?? 1);
@@ -92,28 +88,9 @@ export function goalOf(step: Step, dose: Dose, mark: Pick<Gate, 'result'>): Goal
     mark: mark.result,
     inARow,
     tries,
-    boxS: boxSeconds(dose),
+    boxS: boxOf(dose),
     mostEach: mostEach(step),
   };
-}
-
-/** Attempts at the mark one dose of a step gives: rows are begun anew at each drop, so about as many as there is time. */
-export function attemptsIn(dose: Dose): number {
-  switch (dose.kind) {
-    case 'reps':
-      return dose.sets * dose.sides;
-    case 'timed':
-    case 'routine':
-      return dose.rounds;
-    case 'hold':
-      return dose.holds * dose.sides;
-    case 'course':
-      return dose.rounds * dose.laps;
-    case 'shots':
-    case 'growing':
-    case 'row':
-      return 1;
-  }
 }
 
 /** Blocks of one day on the same step are one day's evidence. */
@@ -122,7 +99,7 @@ function dated(step: Step, done: readonly Done[]): Dated[] {
   for (const one of done) {
     const evidence = evidenceOf(step.measure, {
       ...one,
-      boxS: boxSeconds(one.dose),
+      boxS: boxOf(one.dose),
       mostEach: mostEach(step),
     });
     if (!evidence) continue;

@@ -1,3 +1,4 @@
+import { fixedTries } from '@/core/dose/facts';
 import { doseTime } from '@/core/dose/time';
 import type { Dose } from '@/core/dose/dose';
 import type { Drill, Step } from '@/drills/types';
@@ -18,6 +19,8 @@ export function doneTogether({ family }: Pick<Drill, 'family'>, step: Step): boo
 
 /** What a dose asks of the body when all of it is done, tries. */
 export function triesOf(step: Step, dose: Dose): number {
+  const fixed = fixedTries(dose);
+  if (fixed !== null) return fixed;
   const pace = { perTouchS: step.perTouchS.value, dropCostS: 0, successRate: 1 };
   return Math.max(1, Math.round(doseTime(dose, { ...pace, setUpS: 0, showS: 0, changeoverS: 0 }).tries));
 }

@@ -1,6 +1,5 @@
 import type { Dose } from '../dose/dose';
-import { fixedTries } from '../dose/facts';
-import { roundsOf, triesARound } from '../run/phases';
+import { fixedTries, roundsOf, triesARound } from '../dose/facts';
 import type { CountKind } from './event';
 import { measures, resultInWords, type Measure } from './measure';
 

@@ -3,7 +3,11 @@ import { plainBook } from '@/drills';
 import { triesOf } from '@/session/together';
 import { doneTogether } from '@/session/together';
 import { doseWork } from './time';
-import { fixedTries } from './facts';
+import { attemptsIn, boxSeconds, fixedTries, roundsOf, triesARound } from './facts';
+import type { Dose } from './dose';
+import { scaled } from './scale';
+import { changes } from '@/drills/changes';
+import { doneShare } from '@/session/vow/done-share';
 import { triesInAll } from '../counting/limits';
 
 const all = plainBook.drills.flatMap((drill) =>
@@ -35,4 +39,41 @@ test('every step and age: what a dose asks for is the same in its time, at home,
   }
   expect(fixed).toBeGreaterThan(400);
   expect(together).toBeGreaterThan(40);
+});
+
+/** What exactly a dose comes to, as it would be counted: each attempt with its tries. */
+function doneExactly(dose: Dose): { result: number | null; touches: number; drops: number }[] {
+  const one = (tries: number) => ({ result: tries, touches: tries, drops: 0 });
+  switch (dose.kind) {
+    case 'row':
+      return [one(dose.target)];
+    case 'shots':
+      return [one(dose.shots)];
+    default:
+      return Array.from({ length: attemptsIn(dose) }, () =>
+        one(dose.kind === 'course' ? 1 : (triesARound(dose) ?? 1)),
+      );
+  }
+}
+
+test('every step, age and change: rounds, attempts, tries, box and what is done of it agree', () => {
+  let looked = 0;
+  for (const { drill, step, dose: plain } of all)
+    for (const dose of [plain, ...changes.map(({ amount }) => scaled(plain, amount))]) {
+      looked += 1;
+      const at = `${drill.id} ${step.id} ${JSON.stringify(dose)}`;
+      const [attempts, tries, box] = [attemptsIn(dose), fixedTries(dose), boxSeconds(dose)];
+      if (dose.kind === 'reps' || dose.kind === 'growing')
+        expect([at, attempts * triesARound(dose)!]).toEqual([at, tries]);
+      if (dose.kind === 'course')
+        expect([at, roundsOf(dose) * triesARound(dose)!, attempts]).toEqual([at, tries, tries]);
+      if (dose.kind === 'hold') expect([at, roundsOf(dose), attempts]).toEqual([at, tries, tries]);
+      expect([at, box !== null]).toEqual([at, dose.kind === 'timed' || dose.kind === 'routine']);
+      const pace = { perTouchS: 1, dropCostS: 3, successRate: 0.7, setUpS: 0, showS: 0, changeoverS: 0 };
+      if (box !== null) expect([at, doseWork(dose, pace).workS]).toEqual([at, attempts * box]);
+      const done = doneExactly(dose);
+      expect([at, doneShare(dose, done)]).toEqual([at, 1]);
+      expect(doneShare(dose, done.slice(1))).toBeLessThan(1);
+    }
+  expect(looked).toBeGreaterThan(15_000);
 });

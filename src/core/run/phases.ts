@@ -1,4 +1,5 @@
-import { growingSum, routineStretches, type Dose } from '../dose/dose';
+import { routineStretches, type Dose } from '../dose/dose';
+import { roundsOf } from '../dose/facts';
 import { sharesOf } from '../dose/time';
 
 export type PhaseKind = 'countIn' | 'work' | 'rest';
@@ -74,40 +75,6 @@ function worksOf(dose: Dose, workS: number): number[] {
   if (shares) return shares.map((share) => workS * share);
   const rounds = roundsOf(dose);
   return Array.from({ length: rounds }, () => roundS(dose, workS, rounds));
-}
-
-/** How many separate rounds of work a dose has. */
-export function roundsOf(dose: Dose): number {
-  switch (dose.kind) {
-    case 'reps':
-      return dose.sets * dose.sides;
-    case 'timed':
-    case 'course':
-      return dose.rounds;
-    case 'growing':
-      return dose.to;
-    case 'hold':
-      return dose.holds * dose.sides;
-    case 'routine':
-      return routineStretches(dose).length;
-    case 'row':
-    case 'shots':
-      return 1;
-  }
-}
-
-/** Tries in one attempt, where the dose says how many: what moves a count on to the next set or round of a course. */
-export function triesARound(dose: Dose): number | null {
-  switch (dose.kind) {
-    case 'reps':
-      return dose.reps;
-    case 'course':
-      return dose.laps;
-    case 'growing':
-      return dose.lines * growingSum(dose.to);
-    default:
-      return null;
-  }
 }
 
 function roundS(dose: Exclude<Dose, { kind: 'routine' }>, workS: number, rounds: number): number {

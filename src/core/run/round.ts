@@ -1,6 +1,7 @@
 import { growingRounds, stretchesARound, type Dose, type GrowingDose, type RoutineDose } from '../dose/dose';
 import { lateTapS } from './late-tap';
-import { positionAt, roundsOf, triesARound, type Phase, type Position } from './phases';
+import { roundsOf, triesARound } from '../dose/facts';
+import { positionAt, type Phase, type Position } from './phases';
 
 /**
  * Which stretch of a routine is being done, from 1 within its round, and which round that is.

@@ -1,6 +1,7 @@
 import type { ClockKind, TouchEvent } from '../counting/event';
 import { blockClock, elapsedS } from './block-clock';
-import { inTurns, phasesOf, positionAt, roundsOf, signalsOf } from './phases';
+import { roundsOf } from '../dose/facts';
+import { inTurns, phasesOf, positionAt, signalsOf } from './phases';
 import { growingRoundAt, roundNow, routineAt } from './round';
 
 const timed = { kind: 'timed', rounds: 2, workS: 20, restS: 10 } as const;

@@ -16,7 +16,7 @@ import { useListening, type HeardResult } from '@/features/ear/use-listening';
 import type { StepEar } from '@/session/vow/ears';
 import { buttonClass } from '@/ui/button-class';
 import { useWakeLock } from '@/ui/use-wake-lock';
-import { boxSeconds } from './box-seconds';
+import { boxSeconds } from '@/core/dose/facts';
 import { TypeNumber } from './type-number';
 import { useSeconds } from './use-seconds';
 

@@ -2,7 +2,7 @@
 
 import { Check, Ear, Undo2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { fixedTries } from '@/core/dose/facts';
+import { boxSeconds, fixedTries } from '@/core/dose/facts';
 import { limitsOfDose, triesOf, triesSoFar } from '@/core/counting/limits';
 import type { Tally } from '@/core/counting/tally';
 import type { Dose } from '@/core/dose/dose';
@@ -12,7 +12,6 @@ import type { CardPart } from '@/session/vow/card';
 import { doneShare } from '@/session/vow/done-share';
 import { buttonClass } from '@/ui/button-class';
 import type { NewEvent } from '@/court/run-log';
-import { boxSeconds } from './box-seconds';
 import { ByEarLater, type PartEar } from './ear-later';
 import { TypeNumber } from './type-number';
 import { useSeconds } from './use-seconds';

@@ -1,5 +1,6 @@
 import type { Attempt } from '@/core/counting/tally';
-import { growingRounds, type Dose } from '@/core/dose/dose';
+import type { Dose } from '@/core/dose/dose';
+import { attemptsIn, fixedTries } from '@/core/dose/facts';
 
 type Done = Pick<Attempt, 'result' | 'touches' | 'drops'> & { readonly whole?: boolean };
 
@@ -19,25 +20,23 @@ export function doneShare(dose: Dose, attempts: readonly Done[]): number {
   const results = attempts.filter(({ result }) => result !== null).length;
   switch (dose.kind) {
     case 'reps':
-      return tries / (dose.sets * dose.reps * dose.sides);
+    case 'shots':
+    case 'growing':
+      return tries / fixedTries(dose)!;
     case 'row': {
       const best = Math.max(0, ...attempts.map(({ result }) => result ?? 0));
       return best >= dose.target ? 1 : Math.min(1, tries / (dose.target * triesOfARow));
     }
     case 'timed':
     case 'routine':
-      return results / dose.rounds;
+      return results / attemptsIn(dose);
     case 'hold':
-      return attempts.length / (dose.holds * dose.sides);
-    case 'shots':
-      return tries / dose.shots;
+      return attempts.length / fixedTries(dose)!;
     case 'course':
       return (
         sum(attempts, ({ result, touches, drops }) => Math.max(result ?? 0, touches + drops)) /
-        (dose.rounds * dose.laps)
+        fixedTries(dose)!
       );
-    case 'growing':
-      return tries / growingRounds(dose).reduce((all, one) => all + one, 0);
   }
 }
 
