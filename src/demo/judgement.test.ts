@@ -74,6 +74,14 @@ test('the family’s words say the same numbers as the coach’s page, and compa
       return [[step, mark.result, middle === null ? null : isoDay(middle)]];
     });
     for (const one of told) expect(shown).toContainEqual(one);
+    // Nor that they moved up to a step above the one they stand on.
+    for (const { drill, step } of view.movedUp) {
+      const { id: drillId, steps } = plainBook.drills.find(({ title }) => title === drill)!;
+      const stands = ladders.find((one) => one.drillId === drillId)?.stepId;
+      if (!stands) continue;
+      const at = (is: (one: (typeof steps)[number]) => boolean) => steps.findIndex(is);
+      expect(at((one) => one.title === step)).toBeLessThanOrEqual(at((one) => one.id === stands));
+    }
     expect(
       view.better.every(({ was, is, measure }) =>
         measure === 'lap' || measure === 'steadiness' ? is < was : is > was,

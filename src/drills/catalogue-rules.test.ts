@@ -245,3 +245,10 @@ test('chest-high drops are hit one after the other and counted each', () => {
     doses: { '13-16': { reps: 7 } },
   });
 });
+
+test('a row is two at least, whatever the age: one touch is no row', () => {
+  for (const { drill, step } of catalogue.flatMap((drill) => drill.steps.map((step) => ({ drill, step }))))
+    for (const dose of Object.values(step.doses))
+      if (dose.kind === 'row')
+        expect([drill.id, step.id, dose.target >= 2]).toEqual([drill.id, step.id, true]);
+});

@@ -3,7 +3,7 @@ import type { Family } from '@/drills/types';
 import { isoDay } from '@/core/days';
 import { attendedSince } from '@/data/session';
 import { touchesByDay } from '@/data/results';
-import { decisionsOfPlayer, getPlayer } from '@/data/squad';
+import { decisionsOfPlayer, getPlayer, placesOf } from '@/data/squad';
 import type { Context } from '../context';
 import { dayAfter } from '../days';
 import { resultsReady } from '../log/results';
@@ -59,12 +59,13 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
   await resultsReady(db);
   const fromDay = dayAfter(today, -7 * weeksTold);
   const facts = playerFacts(player, today);
-  const [book, skill, touches, attended, decisions] = await Promise.all([
+  const [book, skill, touches, attended, decisions, places] = await Promise.all([
     bookFor(db),
     skillUntil(db, today),
     touchesByDay(db, id, fromDay),
     attendedSince(db, fromDay),
     decisionsOfPlayer(db, id, 200),
+    placesOf(db, [id]),
   ]);
   const ladders = (await laddersOf(context, book, skill, [facts])).get(id) ?? [];
   const families = new Map<Family, number>();
@@ -76,9 +77,16 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
     drill: book.drill(drillId, id)?.title ?? '',
     step: book.step(drillId, stepId, id)?.title ?? '',
   });
+  /** A step they were taken back from is not told as one they moved up to. */
+  const standsAt = (drillId: string, stepId: string): boolean => {
+    const steps = book.drill(drillId, id)?.steps ?? [];
+    const at = (wanted: string | undefined) => steps.findIndex((step) => step.id === wanted);
+    return at(places.find((one) => one.drillId === drillId)?.stepId) >= at(stepId);
+  };
   const fromMs = Date.parse(`${fromDay}T00:00:00Z`);
   const movedUp = decisions
     .filter(({ verdict, decidedAtMs }) => verdict === 'up' && decidedAtMs >= fromMs)
+    .filter(({ drillId, nextStepId }) => standsAt(drillId, nextStepId))
     .map(({ drillId, nextStepId }) => named(drillId, nextStepId))
     .filter(({ drill, step }) => drill && step);
   const better = ladders.flatMap(({ drillId, stepId, progress }) => {

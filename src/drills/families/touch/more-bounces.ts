@@ -265,7 +265,7 @@ export const trickBounces = drill({
       task: 'Bounce, lift a leg, hit the next one from under it, and go on.',
       change: 'The first step: one trick between plain bounces; count the tricks.',
       cue: 'High bounce, then lift.',
-      ...row([1, 2, 4, 6], 90, [6, 1]),
+      ...row([2, 3, 4, 6], 90, [6, 1]),
       ...pace(2.4, 4, 0.75),
     },
     {
@@ -274,7 +274,7 @@ export const trickBounces = drill({
       task: 'Left leg, right leg, left leg, with a plain bounce between.',
       change: 'The other leg has to learn it as well.',
       cue: 'Left, settle, right, settle.',
-      ...row([1, 2, 4, 6], 100, [6, 2]),
+      ...row([2, 3, 4, 6], 100, [6, 2]),
       ...pace(2.4, 4, 0.72),
     },
     {

@@ -73,7 +73,7 @@ export const touchRoutine = drill({
       task: 'Three palm, three knuckle, a catch on each side without a drop is one: how many in a row?',
       change: 'A drop anywhere ends the row, and nobody counts for you.',
       cue: 'Same beat from the first tap to the last.',
-      ...row([1, 2, 3, 4], 150, [4, 2]),
+      ...row([2, 2, 3, 4], 150, [4, 2]),
       ...pace(12, 4, 0.72),
     },
     {
