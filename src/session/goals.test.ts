@@ -4,7 +4,7 @@ import { changes } from '@/drills/changes';
 import { scaled } from '@/core/dose/scale';
 import { measures } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
-import { goalsOf, judgedOn, markFor, mostOf } from './goals';
+import { goalsOf, judgedOn, markFor, mostOf, needsInWords } from './goals';
 import { blockOf, workOf } from './plan';
 
 const step = (drill: string, id: string) => plainBook.step(drill, id)!;
@@ -167,4 +167,12 @@ test('marks follow age: never more than the dose of that age can show, never und
   // A five-year-old and a fourteen-year-old on the same step each have their own.
   const step = plainBook.step('palm-up-bounce', 'row-100')!;
   expect(ageBands.map((band) => markFor(step, band).result)).toEqual([20, 40, 80, 100]);
+});
+
+test('what a step needs stands beside a best that may be more', () => {
+  expect(needsInWords({ measure: 'row' }, { result: 5, days: 2 })).toBe('needs 5 on 2 days');
+  expect(needsInWords({ measure: 'lap' }, { result: 9.5, days: 1 })).toBe('needs 9.5');
+  expect(needsInWords({ measure: 'reps', habit: { reps: 2000 } }, { result: 5, days: 2 })).toBe(
+    'of about 2000',
+  );
 });

@@ -1,7 +1,7 @@
 import { callSchedule } from '@/core/calls/schedule';
 import { callSets } from '@/core/calls/call-sets';
 import { leastLapS } from '@/core/counting/doubtful';
-import { measures } from '@/core/counting/measure';
+import { numberInWords, measures } from '@/core/counting/measure';
 import { growingSum, routineStretches, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { seededRandom } from '@/core/random';
 import { isTooShort, type Gate, type Judged } from '@/core/skill/next-target';
@@ -98,6 +98,16 @@ export function markFor(step: Step, band: AgeBand): Gate {
         ? { days, result: Math.round(10 * (result / doneInABox(step, band))) / 10 }
         : step.gate;
   }
+}
+
+/** What a step asks for, beside somebody's best on it: never "8 of 5". */
+export function needsInWords(
+  { habit, measure }: Pick<Step, 'habit' | 'measure'>,
+  { result, days }: Gate,
+): string {
+  if (habit) return `of about ${habit.reps}`;
+  const wanted = numberInWords(measure, result);
+  return days > 1 ? `needs ${wanted} on ${days} days` : `needs ${wanted}`;
 }
 
 /** The least seconds a lap of a drill can take somebody of an age; 0 where nothing of it is a lap. A shorter one is doubtful. */

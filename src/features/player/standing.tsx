@@ -6,7 +6,7 @@ import { explainTouches } from '@/core/explanations/results';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/words';
 import { ageBandOf } from '@/drills/age-band';
-import { markFor } from '@/session/goals';
+import { markFor, needsInWords } from '@/session/goals';
 import type { PlayerView, StepBest } from '@/server/views/player';
 import { cx } from '@/ui/class-names';
 import { shortDay } from '@/ui/dates';
@@ -116,9 +116,7 @@ function StandingRow({
         ) : (
           <span className="text-soft">new</span>
         )}
-        <p className="text-sm text-soft">
-          of {step.habit ? `about ${step.habit.reps}` : markFor(step, ageBandOf(age)).result}
-        </p>
+        <p className="text-sm text-soft">{needsInWords(step, markFor(step, ageBandOf(age)))}</p>
         {own && own.homeBest !== null && (
           <p className="text-sm text-soft">at home {numberInWords(step.measure, own.homeBest)}</p>
         )}
