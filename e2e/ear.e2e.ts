@@ -160,7 +160,7 @@ test('the review says what was heard', async () => {
 test('the same on the player’s page', async () => {
   const review = await browser.driver.getCurrentUrl();
   await browser.driver.get(`${app.url}/players/${at.playerIds[0]!}?drill=palm-up-bounce`);
-  await page.sees(new RegExp(`Twenty in a row\\s+${rowOf}\\s+of 20`));
+  await page.sees(new RegExp(`Twenty in a row\\s+${rowOf}\\s+needs 20 on 2 days`));
   await browser.driver.get(review);
   await page.sees('Correct counts');
 });

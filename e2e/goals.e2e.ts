@@ -109,7 +109,7 @@ test('court, review and the player’s page: the same aim and mark, and no step 
   const players = await app.query('select id, name from player');
   for (const { id, name } of players) {
     await browser.driver.get(`${app.url}/players/${String(id)}`);
-    await page.sees(`of ${goals(name as Name).mark.result}`);
+    await page.sees(`needs ${goals(name as Name).mark.result}`);
   }
 });
 
