@@ -1,5 +1,6 @@
 import { overlap, pack, packEach, without, type Rectangle, type Sizes } from '../geometry/pack';
 import { packEqual } from '../geometry/pack-equal';
+import { remembering } from '../remember';
 import type { Needs } from './needs';
 import { thingRoom, type Place } from './place';
 
@@ -112,8 +113,14 @@ function apart(laid: Laid, units: number, free: readonly Rectangle[]): Lane[] {
   return best.map((room) => asLane(laid, room));
 }
 
-/** More lanes than these in one room are laid one after the other only: what is that many loses little. Ours. */
-const mostClosely = 40;
+/** More lanes than these in one room are laid one after the other only: what is that many loses little, and takes long. Ours. */
+const mostClosely = 14;
+/** A plan asks for the same few rooms with every key, and one can take a twentieth of a second. */
+const packedAlone = remembering(
+  (width: number, height: number, size: Sizes[number], want: number): readonly Rectangle[] =>
+    packEqual({ width, height }, size, want),
+  256,
+);
 
 /** Lanes packed as closely as is known into the room that takes most, then into what is left. */
 function closely(size: Sizes[number], units: number, free: readonly Rectangle[]): Rectangle[] {
@@ -123,12 +130,15 @@ function closely(size: Sizes[number], units: number, free: readonly Rectangle[])
     const packed = rooms
       .filter(({ width, height }) => width * height <= mostClosely * size.width * size.height)
       .map((room) =>
-        packEqual(room, size, units - placed.length).map((one) => ({
+        packedAlone(room.width, room.height, size, units - placed.length).map((one) => ({
           ...one,
           ...{ x: room.x + one.x, y: room.y + one.y },
         })),
       );
-    const most = packed.reduce<Rectangle[]>((best, one) => (one.length > best.length ? one : best), []);
+    const most = packed.reduce<readonly Rectangle[]>(
+      (best, one) => (one.length > best.length ? one : best),
+      [],
+    );
     if (most.length === 0) break;
     placed.push(...most);
     rooms = most.reduce<readonly Rectangle[]>(without, rooms);

@@ -24,6 +24,8 @@ export interface Heaping {
 
 /** Smaller counts do not heap; and with fewer counts of one step there is no curve to see. Ours. */
 const [leastCount, leastOfOne] = [4, 12];
+/** A count of more times the usual one was typed wrongly: it would stretch the curve over thousands of numbers. Ours. */
+const timesUsual = 10;
 /** So many numbers with a count are wanted for each bend of the curve, and no more bends than this. Ours. */
 const [numbersABend, mostBends] = [3, 3];
 
@@ -31,7 +33,9 @@ const [numbersABend, mostBends] = [3, 3];
 function numbersOf({ counts, end }: CountsOfOne): { at: number; often: number; beyond: boolean }[] {
   // Read off a watch or a tape: not counted.
   if (!counts.every(Number.isInteger)) return [];
-  const told = counts.filter((count) => count >= leastCount && count !== end);
+  const usual = [...counts].sort((a, b) => a - b)[Math.floor(counts.length / 2)] ?? 0;
+  const most = Math.max(leastCount, timesUsual * usual);
+  const told = counts.filter((count) => count >= leastCount && count <= most && count !== end);
   if (told.length < leastOfOne) return [];
   const often = new Map<number, number>();
   for (const count of told) often.set(count, (often.get(count) ?? 0) + 1);

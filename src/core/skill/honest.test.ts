@@ -71,6 +71,13 @@ test('a row that ends at its aim is no doubt, however often it gets there', () =
   expect(roundNumbers(told(Array<number>(80).fill(20), { end: 20 }))).toBeNull();
 });
 
+test('a count typed wrongly by thousands changes nothing of what is found', () => {
+  const counts = toldSeason(seededRandom(4), 0.5, 'against the clock').map(({ result }) => result);
+  const found = roundNumbers(told(counts));
+  expect(found).not.toBeNull();
+  expect(roundNumbers(told([...counts, 99_999]))).toEqual(found);
+});
+
 test('few counts and small ones say nothing of round numbers', () => {
   expect(roundNumbers(told([5, 10, 15, 20]))).toBeNull();
   expect(roundNumbers(told(Array<number>(60).fill(2)))).toBeNull();

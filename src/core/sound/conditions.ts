@@ -16,7 +16,7 @@ export interface Conditions {
  * in hiss 83 of 100, at 5 hardly any, and half of what is taught is not even heard.
  */
 const [noisyDb, tooNoisyDb] = [13, 8] as const;
-/** Who has hit for so long without being heard has been tried enough, seconds. */
+/** A lesson has been tried for so long before it is said that nothing is heard, seconds: five hits and the way there. Ours. */
 const triedS = 6;
 /** A microphone that is on is never as quiet as this, dB. */
 const silentDb = -95;
@@ -59,7 +59,8 @@ export function conditionsOf(facts: Facts): Conditions[] {
     });
   else if (lesson && lesson.forS > triedS && withoutNoise(lesson.loudestDb, noiseDb) - noiseDb < tooNoisyDb)
     found.push({
-      ...{ kind: 'too noisy', stops: true },
+      // What is known already can be counted all the same.
+      ...{ kind: 'too noisy', stops: taughtDb.length === 0 },
       words: 'Nothing stands out of the noise here. Hit nearer to the device; if that does not help, tap.',
     });
   else if (overDb < noisyDb)

@@ -104,6 +104,18 @@ test.each(noiseKinds)(
   },
 );
 
+test('a floor that nobody makes a sound on is said, and the ball that is known can be listened to all the same', () => {
+  const work = new EarAtWork(rate);
+  const room = new PracticeRoom(12, rate);
+  work.ask({ kind: 'teach', label: 'strings', sound: 'strings' });
+  hears(work, room.teaches('strings'));
+  work.ask({ kind: 'end lesson' });
+  work.ask({ kind: 'teach', label: 'floor', sound: 'floor' });
+  expect(hears(work, room.nobody(7)).conditions).toEqual([
+    expect.objectContaining({ kind: 'too noisy', stops: false }),
+  ]);
+});
+
 test('two children whose balls sound the same are said to; whose do not, are told apart', () => {
   const work = new EarAtWork(rate);
   const room = new PracticeRoom(10, rate);

@@ -78,7 +78,7 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
     step: book.step(drillId, stepId, id)?.title ?? '',
   });
   /** A step they were taken back from is not told as one they moved up to. */
-  const standsAt = (drillId: string, stepId: string): boolean => {
+  const standsOnOrAbove = (drillId: string, stepId: string): boolean => {
     const steps = book.drill(drillId, id)?.steps ?? [];
     const at = (wanted: string | undefined) => steps.findIndex((step) => step.id === wanted);
     return at(places.find((one) => one.drillId === drillId)?.stepId) >= at(stepId);
@@ -86,7 +86,7 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
   const fromMs = Date.parse(`${fromDay}T00:00:00Z`);
   const movedUp = decisions
     .filter(({ verdict, decidedAtMs }) => verdict === 'up' && decidedAtMs >= fromMs)
-    .filter(({ drillId, nextStepId }) => standsAt(drillId, nextStepId))
+    .filter(({ drillId, nextStepId }) => standsOnOrAbove(drillId, nextStepId))
     .map(({ drillId, nextStepId }) => named(drillId, nextStepId))
     .filter(({ drill, step }) => drill && step);
   const better = ladders.flatMap(({ drillId, stepId, progress }) => {
