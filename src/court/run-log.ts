@@ -1,7 +1,7 @@
 import { monotonicFactory } from 'ulid';
 import { mostAheadMs } from '@/core/counting/check';
 import { forEverybody } from '@/core/counting/conditions';
-import { clockKinds, isMadeUnder, recordKinds, type EventKind, type TouchEvent } from '@/core/counting/event';
+import { ruleOf, type EventKind, type TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { idTimeMs } from '@/core/counting/ulid-time';
 import { cutText, soundText } from '@/core/text';
@@ -71,10 +71,6 @@ export interface LogState {
   readonly reachable: boolean;
 }
 
-/** What has buttons of its own, or is no mark at all: undo leaves it alone. */
-const notUndone: readonly string[] = [...clockKinds, ...recordKinds];
-/** Kinds with which a block is begun: counting in it, adjusting it, or starting its clock. */
-const begins = (kind: EventKind): boolean => kind === 'start' || isMadeUnder(kind);
 /** Events of another tab are sent from here too, if that tab should go: after so long, milliseconds. Ours. */
 const twinsMs = 500;
 
@@ -193,7 +189,8 @@ export class RunLog {
 
   /** Logs an event. It shows at once; the promise resolves when it is kept on this device (or cannot be). */
   log(fresh: NewEvent): Promise<void> {
-    const record = begins(fresh.kind) && !this.#isBegun(fresh.blockId) && this.#ports.begin?.(fresh.blockId);
+    const record =
+      ruleOf(fresh.kind).beginsBlock && !this.#isBegun(fresh.blockId) && this.#ports.begin?.(fresh.blockId);
     if (record) void this.#make({ blockId: fresh.blockId, playerId: null, kind: 'begun', text: record });
     return this.#make(fresh);
   }
@@ -211,7 +208,8 @@ export class RunLog {
       ref: null,
       atMs: nowMs,
       ...fresh,
-      text: text === null || fresh.kind === 'begun' ? text : soundText(cutText(text, longestText)),
+      text:
+        text === null || ruleOf(fresh.kind).text === 'record' ? text : soundText(cutText(text, longestText)),
       by: soundText(cutText(by?.() ?? '', longestText)) || null,
       id: this.#nextId(nowMs),
       monoMs: Math.round(this.#ports.clock.mono()),
@@ -228,8 +226,10 @@ export class RunLog {
 
   /** A count is bound to what was done when it was made, and so is what takes it back. */
   #bindsToPlan({ kind, ref }: Pick<NewEvent, 'kind' | 'ref'>): boolean {
-    const target = kind === 'undo' && ref ? this.#known.get(ref) : undefined;
-    return isMadeUnder(target?.kind ?? kind);
+    const { underPlan } = ruleOf(kind);
+    if (typeof underPlan === 'boolean') return underPlan;
+    const target = ref === null || ref === undefined ? undefined : this.#known.get(ref);
+    return target !== undefined && ruleOf(target.kind).underPlan === true;
   }
 
   /** May a mark be corrected from here? On a helper's page only those made there. */
@@ -245,7 +245,9 @@ export class RunLog {
     for (const [key, events] of this.#lists) {
       if (!key.startsWith(`${blockId} `)) continue;
       // The clock has buttons of its own; what was adjusted or trimmed for everybody is taken back like a touch.
-      const own = this.#live(key, events).findLast((event) => !notUndone.includes(event.kind) && mine(event));
+      const own = this.#live(key, events).findLast(
+        (event) => ruleOf(event.kind).undoName !== null && mine(event),
+      );
       if (own && (!last || own.id > last.id)) last = own;
     }
     return last;

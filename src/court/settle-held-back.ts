@@ -1,4 +1,5 @@
-import { countKinds, type EventKind, type TouchEvent } from '@/core/counting/event';
+import { countKinds, ruleOf, type TouchEvent } from '@/core/counting/event';
+import { eventRules } from '@/core/counting/event-rules';
 import { isPass, touchesOf } from '@/core/counting/pass';
 import { liveEvents } from '@/core/counting/live';
 import type { Measure } from '@/core/counting/measure';
@@ -33,45 +34,40 @@ export function groupsOf(heldBack: readonly HeldBack[]): HeldGroup[] {
   });
 }
 
-const counts: readonly string[] = countKinds;
+const noteWords = ['note', 'notes'] as const;
+/** What is summed up, in the order it is said. */
+const wordsOfMany: ReadonlyMap<string, string> = new Map([
+  ...countKinds.map((kind) => eventRules[kind].count.words),
+  noteWords,
+]);
 const idsOf = (group: HeldGroup): string[] => group.held.map((one) => one.event.id);
 
 /** The counts and notes of a group that stand, in the order made. */
 export const standing = ({ held }: HeldGroup): TouchEvent[] =>
   liveEvents(held.map((one) => one.event)).filter(
-    (event) => counts.includes(event.kind) || event.kind === 'note',
+    (event) => ruleOf(event.kind).count !== null || event.kind === 'note',
   );
 
 /** "23 touches, 2 misses, 1 typed count"; what is no count is only numbered. */
 export function groupInWords(group: HeldGroup): string {
   const live = standing(group);
-  const number = (...kinds: EventKind[]) => live.filter((event) => kinds.includes(event.kind)).length;
-  const misses = number('drop');
-  const touches = live.reduce((sum, event) => (event.kind === 'touch' ? sum + touchesOf(event) : sum), 0);
-  const parts = [
-    [touches + number('hold', 'lap'), 'touch', 'touches'],
-    [number('zone', 'grade'), 'shot', 'shots'],
-    [misses, 'miss', 'misses'],
-    [number('result'), 'typed count', 'typed counts'],
-    [number('note'), 'note', 'notes'],
-  ] as const;
-  const said = parts.flatMap(([n, one, many]) => (n > 0 ? [counted(n, one, many)] : []));
+  const numbers = new Map<string, number>();
+  for (const event of live) {
+    const [one] = ruleOf(event.kind).count?.words ?? noteWords;
+    numbers.set(one, (numbers.get(one) ?? 0) + (event.kind === 'touch' ? touchesOf(event) : 1));
+  }
+  const said = [...wordsOfMany].flatMap(([one, many]) => {
+    const n = numbers.get(one);
+    return n ? [counted(n, one, many)] : [];
+  });
   return said.length > 0 ? said.join(', ') : counted(group.held.length, 'mark');
 }
-
-const measuresOf: Partial<Record<EventKind, readonly Measure[]>> = {
-  touch: ['row', 'count', 'reps', 'laps', 'steadiness'],
-  zone: ['points'],
-  grade: ['grade'],
-  hold: ['hold'],
-  lap: ['lap'],
-};
 
 /** Can a group be counted in a block that is measured so? */
 export const fitsMeasure = (group: HeldGroup, measure: Measure): boolean =>
   standing(group).every((event) =>
     // A whole pass is many touches only where strokes are counted in a time.
-    isPass(event) ? measure === 'count' : (measuresOf[event.kind]?.includes(measure) ?? true),
+    isPass(event) ? measure === 'count' : (ruleOf(event.kind).count?.measures?.includes(measure) ?? true),
   );
 
 type Log = Pick<RunLog, 'log' | 'settleHeldBack' | 'eventsOf'>;

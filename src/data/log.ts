@@ -2,6 +2,7 @@ import { inArray, sql } from 'drizzle-orm';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
+import { kindList } from './kind-list';
 import { attempt, blockPlayer } from './schema';
 
 /**
@@ -87,7 +88,7 @@ export async function recordEvents(db: Executor, blockIds: readonly string[]): P
     db,
     eventColumns,
     sql`select * from touch_event
-        where block_id in (${idList(blockIds)}) and player_id is null and kind in ('begun', 'correct', 'undo')
+        where block_id in (${idList(blockIds)}) and player_id is null and kind in (${records}, 'undo')
         order by id`,
   );
   return rows.map(toEvent);
@@ -149,6 +150,8 @@ export async function clearStale(db: Executor, blockIds: readonly string[]): Pro
     .where(inArray(blockPlayer.blockId, [...blockIds]));
 }
 
+const records = kindList(({ group }) => group === 'record');
+const remarks = kindList(({ group }) => group === 'remark');
 const eventColumns = sql`id, block_id, player_id, kind, attempt, value, ref, text, by, origin, at_ms, mono_ms, device`;
 type EventValues = [
   string,
@@ -187,7 +190,7 @@ export async function remarkEvents(db: Executor, blockIds: readonly string[]): P
     db,
     eventColumns,
     sql`select * from touch_event
-        where block_id in (${idList(blockIds)}) and kind in ('held', 'broke', 'note', 'beside', 'undo') order by id`,
+        where block_id in (${idList(blockIds)}) and kind in (${remarks}, 'undo') order by id`,
   );
   return rows.map(toEvent);
 }

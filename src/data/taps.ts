@@ -1,7 +1,10 @@
 import { sql } from 'drizzle-orm';
 import type { Tap } from '@/core/counting/tap';
 import type { Executor } from './database';
+import { kindList } from './kind-list';
 import { jsonRows } from './json-rows';
+
+const tapped = kindList(({ count }) => count?.isTapped === true);
 
 /** Touches and drops a finger made in sessions since a day, those taken back left out, player by player in the order made. */
 export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> {
@@ -14,7 +17,7 @@ export async function tapsSince(db: Executor, sinceDay: string): Promise<Tap[]> 
         join block b on b.session_id = s.id
         join touch_event e on e.block_id = b.id
         left join block_player bp on bp.block_id = b.id and bp.player_id = e.player_id
-        where s.day >= ${sinceDay} and s.removed_at_ms is null and e.player_id is not null and e.kind in ('touch', 'drop') and e.origin is null
+        where s.day >= ${sinceDay} and s.removed_at_ms is null and e.player_id is not null and e.kind in (${tapped}) and e.origin is null
           and e.id not in (
             select u.ref from session s join block b on b.session_id = s.id join touch_event u on u.block_id = b.id
             where s.day >= ${sinceDay} and u.kind = 'undo' and u.ref is not null)

@@ -1,6 +1,6 @@
 import { array, object, string } from 'yup';
 import { readBegun } from '@/session/begun';
-import { recordKinds } from '@/core/counting/event';
+import { ruleOf, type EventKind } from '@/core/counting/event';
 import { eventProblem } from '@/core/counting/check';
 import { hazards, surfaces } from '@/core/place/place';
 import type { Problem } from '@/core/outcome';
@@ -65,7 +65,7 @@ export function meaningProblems(name: ThingName, entry: Entry, nowMs: number): r
     case 'marks': {
       const problem = eventProblem(entry, nowMs);
       if (problem) return [{ field: '', message: `${problem}.` }];
-      return recordKinds.includes(entry.kind as never) && !readBegun(entry.text as string)
+      return ruleOf(entry.kind as EventKind).text === 'record' && !readBegun(entry.text as string)
         ? [{ field: 'text', message: 'the record of what the block was cannot be read.' }]
         : [];
     }

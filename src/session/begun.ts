@@ -1,6 +1,6 @@
 import type { Dose } from '@/core/dose/dose';
 import { doseProblems, isDoseKind } from '@/core/dose/limits';
-import type { TouchEvent } from '@/core/counting/event';
+import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { fingerprint } from '@/core/fingerprint';
 import { isFiniteNumber, isText } from '@/core/guards';
@@ -190,8 +190,7 @@ export function begunOf(blockEvents: Iterable<TouchEvent>): Begun | null {
 }
 
 /** Can an event say what a block is, or take back what was said? */
-export const isRecord = ({ kind }: TouchEvent): boolean =>
-  kind === 'begun' || kind === 'correct' || kind === 'undo';
+export const isRecord = ({ kind }: TouchEvent): boolean => ruleOf(kind).group === 'record' || kind === 'undo';
 
 function recordIn(event: TouchEvent): Begun | null {
   const known = read.get(event);

@@ -1,4 +1,4 @@
-import type { TouchEvent } from '../counting/event';
+import { ruleOf, type TouchEvent } from '../counting/event';
 import { liveEvents } from '../counting/live';
 
 /** How one call was answered. */
@@ -15,9 +15,10 @@ export interface CallAnswers {
 export function answersByCall(events: Iterable<TouchEvent>): CallAnswers[] {
   const counts = new Map<string, { right: number; wrong: number }>();
   for (const { kind, text, value } of liveEvents(events)) {
-    if (!text || !['touch', 'drop', 'zone', 'grade'].includes(kind)) continue;
+    const { count } = ruleOf(kind);
+    if (!text || !count?.answersCall) continue;
     const one = counts.get(text) ?? { right: 0, wrong: 0 };
-    const right = kind === 'touch' || (kind !== 'drop' && (value ?? 0) > 0);
+    const right = count.success === 'by value' ? (value ?? 0) > 0 : count.success === 'yes';
     one[right ? 'right' : 'wrong'] += 1;
     counts.set(text, one);
   }

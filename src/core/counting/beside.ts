@@ -1,4 +1,4 @@
-import { countKinds, type TouchEvent } from './event';
+import { ruleOf, type TouchEvent } from './event';
 import { liveEvents } from './live';
 
 /*
@@ -9,14 +9,12 @@ import { liveEvents } from './live';
 /** An answer as it stands in the log. */
 export const besideText = (question: string, answer: string): string => `${question}: ${answer}`;
 
-const counts: ReadonlySet<string> = new Set(countKinds);
-
 /** A player's last mark that stands, and what was answered beside it; null while there is no mark. */
 export function lastBeside(
   events: Iterable<TouchEvent>,
 ): { readonly mark: TouchEvent; readonly text: string | null } | null {
   const live = liveEvents(events);
-  const mark = live.findLast(({ kind }) => counts.has(kind));
+  const mark = live.findLast(({ kind }) => ruleOf(kind).count !== null);
   if (!mark) return null;
   return { mark, text: live.findLast(({ kind, ref }) => kind === 'beside' && ref === mark.id)?.text ?? null };
 }

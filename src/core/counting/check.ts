@@ -1,16 +1,5 @@
 import { isSoundText } from '../text';
-import {
-  clockKinds,
-  correctionKinds,
-  countKinds,
-  courtKinds,
-  eventKinds,
-  longestRecord,
-  longestText,
-  recordKinds,
-  type EventKind,
-  type TouchEvent,
-} from './event';
+import { eventKinds, longestRecord, longestText, ruleOf, type EventKind, type TouchEvent } from './event';
 import { isOrigin } from './origin';
 import { textFits } from './text-of';
 import { idTimeMs, isUlid } from './ulid-time';
@@ -43,20 +32,20 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
   if (!isUlid(e.id)) return 'id must be a ULID of 26 letters and digits';
   if (!isUlid(e.blockId)) return 'blockId must be a ULID';
   if (!eventKinds.includes(e.kind as never)) return `kind must be one of ${eventKinds.join(', ')}`;
-  const corrects = correctionKinds.includes(e.kind as never);
-  const counts = countKinds.includes(e.kind as never) || e.kind === 'fix';
-  if (e.playerId === null ? counts : !isUlid(e.playerId)) return 'playerId must be the ULID of a player';
-  if (e.playerId !== null && ofBlock.has(e.kind as string))
+  const rule = ruleOf(e.kind as EventKind);
+  if (e.playerId === null ? rule.isFor === 'player' : !isUlid(e.playerId))
+    return 'playerId must be the ULID of a player';
+  if (e.playerId !== null && rule.isFor === 'block')
     return `playerId must be null on a ${String(e.kind)}: it is for the whole block`;
   if (!isWhole(e.attempt, 1, 1000)) return 'attempt must be a whole number from 1 to 1000';
   if (e.value !== null && !(typeof e.value === 'number' && e.value >= 0 && e.value <= 100_000))
     return 'value must be null or a number from 0 to 100000';
-  if (corrects || e.kind === 'beside' ? !isUlid(e.ref) : e.ref !== null)
+  if (rule.namesEvent ? !isUlid(e.ref) : e.ref !== null)
     return 'ref must be a ULID on an undo, a fix or an answer beside a mark and null on all else';
-  if (e.kind === 'beside' && !(isUlid(e.playerId) && e.text))
+  if (e.kind === 'beside' && !e.text)
     return 'playerId and text must say whose answer it is and what it is beside a mark';
   if (e.kind === 'fix' && e.value === null) return 'value must be the right result on a fix';
-  const records = recordKinds.includes(e.kind as never);
+  const records = rule.text === 'record';
   const longest = records ? longestRecord : longestText;
   if (!isText(e.text, longest)) return `text must be null or at most ${longest} whole letters`;
   if (!textFits(e.kind as EventKind, e.text as string | null))
@@ -73,8 +62,5 @@ export function eventProblem(event: unknown, nowMs: number): string | null {
     return 'device must be 1 to 64 letters, digits or hyphens';
   return null;
 }
-
-/** Kinds that are about a block as a whole. */
-const ofBlock: ReadonlySet<string> = new Set([...clockKinds, ...courtKinds, ...recordKinds]);
 
 const notAhead = 'a whole number at most a day ahead of the server’s clock; set this device’s clock right';

@@ -1,4 +1,4 @@
-import { adjustKinds, type AdjustKind, type TouchEvent } from './event';
+import { ruleOf, type AdjustKind, type TouchEvent } from './event';
 import { liveEvents } from './live';
 
 /** What a count is made under, where it differs from the plan. */
@@ -30,9 +30,8 @@ export const asPlanned: Conditions = {
   softerBall: false,
 };
 
-const kinds: readonly string[] = adjustKinds;
-export const isAdjustment = (event: TouchEvent): event is TouchEvent & { readonly kind: AdjustKind } =>
-  kinds.includes(event.kind);
+export type Adjustment = TouchEvent & { readonly kind: AdjustKind };
+export const isAdjustment = (event: TouchEvent): event is Adjustment => ruleOf(event.kind).group === 'adjust';
 
 const without = (names: readonly string[], name: string): readonly string[] =>
   names.includes(name) ? names.filter((one) => one !== name) : names;
@@ -40,12 +39,12 @@ const withName = (names: readonly string[], name: string): readonly string[] =>
   names.includes(name) ? names : [...names, name];
 
 /** The conditions after one more event; the very same object when it changes nothing. */
-export function adjusted(now: Conditions, event: TouchEvent): Conditions {
+export function adjusted(now: Conditions, event: Adjustment): Conditions {
   const next = changedBy(now, event);
   return (Object.keys(now) as (keyof Conditions)[]).every((key) => now[key] === next[key]) ? now : next;
 }
 
-function changedBy(now: Conditions, { kind, text = null, value }: TouchEvent): Conditions {
+function changedBy(now: Conditions, { kind, text = null, value }: Adjustment): Conditions {
   switch (kind) {
     case 'step':
       return { ...now, stepId: text, picked: value === 1 };
@@ -64,8 +63,6 @@ function changedBy(now: Conditions, { kind, text = null, value }: TouchEvent): C
       return { ...now, ball: text, softerBall: text !== null && value === 1 };
     case 'feed':
       return { ...now, feed: text };
-    default:
-      return now;
   }
 }
 

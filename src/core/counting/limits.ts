@@ -1,6 +1,6 @@
 import type { Dose } from '../dose/dose';
 import { fixedTries, roundsOf, triesARound } from '../dose/facts';
-import type { CountKind } from './event';
+import { ruleOf, type CountKind } from './event';
 import { measures, resultInWords, type Measure } from './measure';
 
 /** The most one attempt can be, and the least. */
@@ -47,9 +47,12 @@ export function limitsOfDose(
   return { tries, points, most: dose.kind === 'hold' && measure === 'hold' ? dose.holdS : most, leastS };
 }
 
+/** Is it one try, and not a whole attempt or dose that was told? */
+const isOneTry = (kind: CountKind): boolean => ruleOf(kind).count?.of === 'try';
+
 /** Is a zone or grade none of those there are? */
 const isStrange = ({ points }: AttemptLimits, kind: CountKind, value: number | null): boolean =>
-  (kind === 'zone' || kind === 'grade') &&
+  ruleOf(kind).count?.success === 'by value' &&
   points !== null &&
   value !== null &&
   value > 0 &&
@@ -64,7 +67,7 @@ export interface Counting {
 
 /** Does a mark have no place in its attempt: a zone that is not there, or one more than the dose has? The reducer passes it over. */
 export const isSurplus = (limits: AttemptLimits, { kind, value, tries }: Counting): boolean =>
-  kind !== 'result' && kind !== 'done' && (tries >= limits.tries || isStrange(limits, kind, value));
+  isOneTry(kind) && (tries >= limits.tries || isStrange(limits, kind, value));
 
 /** How much of a dose is done. */
 export interface DoneSoFar {
@@ -94,7 +97,7 @@ export function refusalOf(
   done: DoneSoFar,
   { kind, value }: Pick<Counting, 'kind' | 'value'>,
 ): string | null {
-  if (kind === 'result' || kind === 'done') return null;
+  if (!isOneTry(kind)) return null;
   if (isStrange(limits, kind, value))
     return `Not counted: nothing here is worth ${value}. There is ${limits.points!.join(', ')} and a miss.`;
   const all = doneInWords(done);

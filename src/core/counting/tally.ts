@@ -3,7 +3,7 @@ import { WeakestPart } from './weakest-part';
 import { adjusted, asPlanned, isAdjustment, type Conditions } from './conditions';
 import { isDoubtful } from './doubtful';
 import { isSurplus, noLimits, type AttemptLimits } from './limits';
-import { countKinds, type CountKind, type TouchEvent } from './event';
+import { ruleOf, type CountKind, type TouchEvent } from './event';
 import { liveEvents } from './live';
 import { touchesOf } from './pass';
 import { better, inParts, measures, type Measure } from './measure';
@@ -87,8 +87,6 @@ interface Draft {
   eventId: string;
 }
 
-const counts: readonly string[] = countKinds;
-
 /**
  * The one reducer of the log: events of one player in one block (and of the whole block, where they adjust it) to
  * attempts, bests, totals, rate and score. Any order of arrival, any duplicates and any undos give the same tally (see
@@ -130,7 +128,8 @@ export function tally(
       }
       continue;
     }
-    if (!counts.includes(event.kind)) continue;
+    const { count: rule } = ruleOf(event.kind);
+    if (!rule) continue;
     const draft = draftFor(drafts, event, measure, conditions);
     if (isSurplus(limits, { kind: event.kind as CountKind, value: event.value, tries: draft.tries })) {
       // One that was made for it alone is none.
@@ -144,11 +143,11 @@ export function tally(
     const gap = event.atMs - draft.endedMs;
     draft.endedMs = Math.max(draft.endedMs, event.atMs);
     const value = event.value ?? 0;
-    if (event.kind === 'done') {
+    if (rule.of === 'dose') {
       draft.touches = value;
       continue;
     }
-    if (event.kind === 'result') {
+    if (rule.of === 'attempt') {
       takeReport(draft, value, measure);
       if (scored) score += value;
       continue;
@@ -158,7 +157,7 @@ export function tally(
       score += value;
       draft.result = (draft.result ?? 0) + value;
     }
-    if (event.kind === 'drop' || (scored && value <= 0)) {
+    if (rule.success === 'no' || (scored && value <= 0)) {
       draft.drops += 1;
       draft.waiting = true;
       spreads.get(draft)?.drop();
@@ -191,7 +190,7 @@ export function tally(
       spreads.set(draft, spread);
       spread.touch(event.atMs);
       draft.result = spread.spreadCm();
-    } else if (!scored) draft.result = event.kind === 'touch' ? (draft.result ?? 0) + many : value;
+    } else if (!scored) draft.result = rule.result === 'adds up' ? (draft.result ?? 0) + many : value;
   }
   for (const draft of drafts) score += putRight(draft, measure, scored);
   const attempts = drafts.map(

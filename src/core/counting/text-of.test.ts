@@ -1,5 +1,5 @@
-import { eventKinds, type EventKind } from './event';
-import { textFits, textOf, wordless } from './text-of';
+import { eventKinds, ruleOf, type EventKind } from './event';
+import { textFits, wordless } from './text-of';
 
 test.each<[EventKind, string, boolean]>([
   ['touch', '2/4', true],
@@ -17,7 +17,7 @@ test.each<[EventKind, string, boolean]>([
 ])('a %s may say %j: %p', (kind, text, fits) => {
   expect(textFits(kind, text)).toBe(fits);
   // What stays of a child who was removed is what may stand there and nobody wrote.
-  expect(wordless(kind, text)).toBe(fits && textOf[kind] !== 'words' ? text : '');
+  expect(wordless(kind, text)).toBe(fits && ruleOf(kind).text !== 'words' ? text : '');
 });
 
 test('nothing is fine on every kind', () => {

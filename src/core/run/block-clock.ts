@@ -1,4 +1,4 @@
-import type { TouchEvent } from '../counting/event';
+import { ruleOf, type TouchEvent } from '../counting/event';
 import { liveEvents } from '../counting/live';
 
 /** The state of a block's clock, read from the log: it survives a reload because it is never kept elsewhere. */
@@ -24,20 +24,29 @@ export function blockClock(events: Iterable<TouchEvent>): BlockClock {
     if (runningSinceMs !== null) gatheredMs += Math.max(0, atMs - runningSinceMs);
   };
   for (const event of liveEvents(events)) {
-    if (event.kind === 'start') {
-      runningSinceMs ??= event.atMs;
-      started = true;
-      ended = false;
-    } else if (event.kind === 'pause' || event.kind === 'end') {
-      gather(event.atMs);
-      runningSinceMs = null;
-      if (event.kind === 'end') ended = true;
-    } else if (event.kind === 'skip') gatheredMs += 1000 * (event.value ?? 0);
-    else if (event.kind === 'back') {
-      // Never before the start, whatever was gathered when the mark was made.
-      gather(event.atMs);
-      if (runningSinceMs !== null) runningSinceMs = event.atMs;
-      gatheredMs = Math.max(0, gatheredMs - 1000 * (event.value ?? 0));
+    const { clock: does } = ruleOf(event.kind);
+    switch (does) {
+      case null:
+        break;
+      case 'runs':
+        runningSinceMs ??= event.atMs;
+        started = true;
+        ended = false;
+        break;
+      case 'stops':
+      case 'ends':
+        gather(event.atMs);
+        runningSinceMs = null;
+        ended ||= does === 'ends';
+        break;
+      case 'forward':
+        gatheredMs += 1000 * (event.value ?? 0);
+        break;
+      case 'backward':
+        // Never before the start, whatever was gathered when the event was made.
+        gather(event.atMs);
+        if (runningSinceMs !== null) runningSinceMs = event.atMs;
+        gatheredMs = Math.max(0, gatheredMs - 1000 * (event.value ?? 0));
     }
   }
   const state = ended ? 'ended' : runningSinceMs !== null ? 'running' : started ? 'paused' : 'ready';

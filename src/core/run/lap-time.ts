@@ -1,4 +1,4 @@
-import type { TouchEvent } from '../counting/event';
+import { ruleOf, type TouchEvent } from '../counting/event';
 import { liveEvents } from '../counting/live';
 import { blockClock } from './block-clock';
 import { positionAt, type Phase } from './phases';
@@ -24,14 +24,17 @@ function runningOf(clock: Iterable<TouchEvent>): Running[] {
     clockS += (toMs - fromMs) / 1000;
   };
   for (const { kind, atMs, value } of liveEvents(clock)) {
-    if (kind === 'start') fromMs ??= atMs;
-    else if (kind === 'pause' || kind === 'end') {
-      close(atMs);
-      fromMs = null;
-    } else if (kind === 'skip' || kind === 'back') {
-      close(atMs);
+    const { clock: does } = ruleOf(kind);
+    if (does === null) continue;
+    if (does === 'runs') {
+      fromMs ??= atMs;
+      continue;
+    }
+    close(atMs);
+    if (does === 'stops' || does === 'ends') fromMs = null;
+    else {
       if (fromMs !== null) fromMs = Math.max(fromMs, atMs);
-      clockS = Math.max(0, clockS + (kind === 'skip' ? 1 : -1) * (value ?? 0));
+      clockS = Math.max(0, clockS + (does === 'forward' ? 1 : -1) * (value ?? 0));
     }
   }
   if (fromMs !== null) stretches.push({ fromMs, toMs: Infinity, clockS });

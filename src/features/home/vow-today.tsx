@@ -1,5 +1,5 @@
 import { conditionsNow } from '@/core/counting/conditions';
-import { countKinds } from '@/core/counting/event';
+import { ruleOf } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { undoKept } from '@/court/kept-together';
 import type { NewEvent, RunLog } from '@/court/run-log';
@@ -14,8 +14,6 @@ import { CountPart } from './count-part';
 import type { LoadEar } from './ear-later';
 import { Felt } from './felt';
 import { saidOn, usePartTally, type HomeLog } from './use-home';
-
-const marks: ReadonlySet<string> = new Set([...countKinds]);
 
 /** One vow on one day: its parts, and how it felt. */
 export function VowToday({
@@ -84,7 +82,7 @@ function PartToday({
   const dose = doseOn(one, part.choices, stepId);
   const heard = hears[stepId];
   const last = liveEvents(log.events(blockId, playerId)).findLast(
-    ({ kind, id, attempt }) => marks.has(kind) && log.isMine(id) && attempt >= round,
+    ({ kind, id, attempt }) => ruleOf(kind).count !== null && log.isMine(id) && attempt >= round,
   );
   return (
     <div className="space-y-3">

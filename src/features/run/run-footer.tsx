@@ -1,6 +1,6 @@
 import { ChevronRight, Flag, Pause, Play, Undo2, Users } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { EventKind } from '@/core/counting/event';
+import { ruleOf } from '@/core/counting/event';
 import { isPass } from '@/core/counting/pass';
 import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
@@ -8,33 +8,6 @@ import type { RunLog } from '@/court/run-log';
 import { SafeNote } from './safe-note';
 import type { BlockRun } from './use-block';
 import { useLogState } from './use-court';
-
-const kindWords: Partial<Record<EventKind, string>> = {
-  touch: 'touch',
-  drop: 'miss',
-  zone: 'shot',
-  hold: 'hold',
-  grade: 'grade',
-  lap: 'lap',
-  result: 'typed count',
-  done: 'done',
-  step: 'step',
-  change: 'change',
-  breathless: 'breathless',
-  ball: 'ball',
-  feed: 'feed',
-  held: 'checkpoint',
-  broke: 'checkpoint',
-  note: 'note',
-  beside: 'answer',
-  fix: 'correction',
-  extend: 'more time',
-  skip: 'skip',
-  back: 'repeat',
-  share: 'shorter block',
-  out: 'left out',
-  swap: 'swap',
-};
 
 export interface RunFooterProps {
   readonly run: BlockRun;
@@ -109,7 +82,7 @@ export function RunFooter(props: RunFooterProps) {
           <Undo2 aria-hidden className="shrink-0" /> Undo
           {lastMark && (
             <span className="hidden truncate text-base font-normal md:inline">
-              {`${isPass(lastMark) ? 'whole pass' : (kindWords[lastMark.kind] ?? lastMark.kind)}, ${undoName ?? 'everybody'}`}
+              {`${isPass(lastMark) ? 'whole pass' : (ruleOf(lastMark.kind).undoName ?? lastMark.kind)}, ${undoName ?? 'everybody'}`}
             </span>
           )}
         </button>

@@ -15,13 +15,7 @@ import { callAt } from '@/core/calls/call-at';
 import type { Cue } from '@/core/calls/timeline';
 import { seedOf } from '@/core/fingerprint';
 import { asPlanned, conditionsNow, type Conditions } from '@/core/counting/conditions';
-import {
-  clockKinds,
-  courtKinds,
-  type CountKind,
-  type EventKind,
-  type TouchEvent,
-} from '@/core/counting/event';
+import { ruleOf, type CountKind, type EventKind, type TouchEvent } from '@/core/counting/event';
 import { matesOf } from '@/core/planning/circuit/circuit';
 import { groupOf } from '@/core/planning/circuit/rotation';
 import { refusalOf, triesInAll, triesSoFar } from '@/core/counting/limits';
@@ -179,14 +173,12 @@ function playersNow(
 }
 
 /** What is said of a block's time is said of every station of its circuit: they go by one clock. */
-const sharedKinds: ReadonlySet<EventKind> = new Set(
-  [...clockKinds, ...courtKinds].filter((kind) => kind !== 'swap'),
-);
+const isForAllStations = ({ playerId, kind }: Pick<TouchEvent, 'playerId' | 'kind'>): boolean =>
+  playerId === null && ruleOf(kind).forAllStations;
 
 /** What is logged for one block, for all that go by its clock. */
 export function forMates(mates: readonly string[], fresh: NewEvent): NewEvent[] {
-  const shared = fresh.playerId === null && sharedKinds.has(fresh.kind);
-  return (shared ? mates : [fresh.blockId]).map((blockId) => ({ ...fresh, blockId }));
+  return (isForAllStations(fresh) ? mates : [fresh.blockId]).map((blockId) => ({ ...fresh, blockId }));
 }
 
 /** One block on court: its clock from the log, and what can be logged. Null when there is no such block. */
@@ -396,6 +388,6 @@ export function useBlock(
 function lastOf(log: RunLog, mates: readonly string[]): TouchEvent[] {
   const lasts = mates.flatMap((id) => log.lastMark(id) ?? []).sort((a, b) => (a.id < b.id ? 1 : -1));
   const [newest] = lasts;
-  if (!newest || newest.playerId !== null || !sharedKinds.has(newest.kind)) return lasts.slice(0, 1);
+  if (!newest || !isForAllStations(newest)) return lasts.slice(0, 1);
   return lasts.filter((one) => one.playerId === null && one.kind === newest.kind && one.atMs === newest.atMs);
 }

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { csvText, type Cell } from '@/formats/tables';
 import type { Executor } from '@/data/database';
 import { jsonRows } from '@/data/json-rows';
+import { kindList } from '@/data/kind-list';
 import { momentOf } from '@/data/moment';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
@@ -125,7 +126,7 @@ async function* textFrom(context: Context, db: Executor, name: TableName): Async
             sql`at_ms, day, title, name, kind, attempt, value, words, by, origin, device, seq`,
             // What a block was begun as is for programs: the bundle has it.
             sql`select e.at_ms, s.day as day, s.title as title, p.name as name, e.kind, e.attempt, e.value,
-                  case when e.kind in ('begun', 'correct') then '' else e.text end as words, e.by, e.origin, e.device, e.seq
+                  case when e.kind in (${kindList(({ text }) => text === 'record')}) then '' else e.text end as words, e.by, e.origin, e.device, e.seq
                 from touch_event e join block b on b.id = e.block_id join session s on s.id = b.session_id
                 left join player p on p.id = e.player_id
                 where e.seq > ${last?.at(-1) ?? 0} order by e.seq limit ${atOnce}`,

@@ -1,4 +1,4 @@
-import { countKinds, type TouchEvent } from '@/core/counting/event';
+import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { refused } from '@/core/outcome';
 import { storedAs } from '@/data/log';
 import { write } from '@/data/write';
@@ -9,9 +9,6 @@ import { besideAnswers } from '../readers/book';
 import { linkState, linkTrouble, type OpenLink } from './helper-links';
 import { noteUse } from './links';
 import { storeBatch, type Ingested } from './ingest';
-
-/** What a helper may log: counts of their child, notes, and corrections of what they logged themselves. */
-const kinds: ReadonlySet<string> = new Set([...countKinds, 'note', 'beside', 'undo', 'fix']);
 
 const longestDevice = 64;
 
@@ -65,7 +62,8 @@ async function notTheirs(
       return refuse('is about somebody this link does not count');
     if (link.blockId !== null && event.blockId !== link.blockId)
       return refuse('is about another station than this link counts at');
-    if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: this link counts, and nothing else`);
+    if (!ruleOf(event.kind).alsoLoggedBy.includes('helper'))
+      return refuse(`is a ${event.kind}: this link counts, and nothing else`);
     if (event.kind === 'beside' && !answers?.has(event.text ?? ''))
       return refuse('answers what no step asks');
     if (event.ref !== null && !own.has(event.ref))

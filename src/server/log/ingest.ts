@@ -1,5 +1,5 @@
 import { begunOf, isRecord, readBegun, underOf, type Begun } from '@/session/begun';
-import { countKinds, isMadeUnder, type TouchEvent } from '@/core/counting/event';
+import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { groupBy } from '@/core/group-by';
 import { done, type Outcome } from '@/core/outcome';
 import { hasLimits, strangeCounts } from '@/session/rebuild';
@@ -130,7 +130,7 @@ async function refusals(
       return refuse('unsound', 'does not say what the block was');
     const why = strangers.get(event.id);
     if (why !== undefined) return refuse('unsound', why);
-    const binds = isMadeUnder(event.kind) || event.kind === 'undo';
+    const binds = ruleOf(event.kind).underPlan !== false;
     if (event.under && binds && !expected(work, begun.get(event.blockId), event).includes(event.under))
       return refuse('plan', 'was made under another plan of its block');
     return [];
@@ -147,7 +147,9 @@ async function strangeOf(
   begun: ReadonlyMap<string, Records>,
   stored: ReadonlyMap<string, string>,
 ): Promise<ReadonlyMap<string, string>> {
-  const counting = new Set(events.filter(({ kind }) => isCount.has(kind)).map(({ blockId }) => blockId));
+  const counting = new Set(
+    events.filter(({ kind }) => ruleOf(kind).count !== null).map(({ blockId }) => blockId),
+  );
   const limited = [...counting].filter((id) => begun.has(id) && hasLimits(begun.get(id)![1]));
   if (limited.length === 0) return new Map();
   const before = groupBy(await eventsOfBlocks(tx, limited), (event) => event.blockId);
@@ -157,8 +159,6 @@ async function strangeOf(
   ]);
   return new Map(found.filter(([id]) => !stored.has(id)));
 }
-const isCount: ReadonlySet<string> = new Set(countKinds);
-
 /**
  * All an event says, as one text: an id that comes again must say the same. Not who made it: another coach may have
  * signed in on the device before it was sent once more.

@@ -1,7 +1,7 @@
 import { besideInWords } from '@/core/counting/beside';
 import { groupBy } from '@/core/group-by';
 import { liveEvents } from '@/core/counting/live';
-import type { EventKind } from '@/core/counting/event';
+import { ruleOf, type EventKind, type RemarkKind } from '@/core/counting/event';
 import { clipOrigin, feltOrigin, isHeard } from '@/core/counting/origin';
 import { agreement, lookedAt } from '@/core/clip/checkpoints';
 import type { Database } from '@/data/database';
@@ -12,13 +12,13 @@ export interface Remark {
   readonly blockId: string;
   readonly playerId: string | null;
   /** `beside` sums up the answers beside a player's marks in the block. */
-  readonly kind: 'held' | 'broke' | 'note' | 'beside';
+  readonly kind: RemarkKind;
   readonly text: string;
   readonly by: string | null;
 }
 
-const isRemark = (kind: EventKind): kind is Exclude<Remark['kind'], 'beside'> =>
-  kind === 'held' || kind === 'broke' || kind === 'note';
+const isRemark = (kind: EventKind): kind is Exclude<RemarkKind, 'beside'> =>
+  ruleOf(kind).group === 'remark' && kind !== 'beside';
 
 const fromClip = 'clip';
 

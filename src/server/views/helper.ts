@@ -1,5 +1,5 @@
 import { catalogue, type BookContents } from '@/drills';
-import { adjustKinds, clockKinds, countKinds, courtKinds, type TouchEvent } from '@/core/counting/event';
+import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { bookContents } from '../readers/book';
 import type { Held } from '@/session/held';
 import type { Context } from '../context';
@@ -28,20 +28,17 @@ export interface HelperView extends Pick<SessionRunView, 'logEnd' | 'build'> {
   readonly contents: BookContents;
 }
 
-const own: ReadonlySet<string> = new Set([...countKinds, ...adjustKinds, 'undo', 'fix']);
-const everybodys: ReadonlySet<string> = new Set([...clockKinds, ...courtKinds, ...adjustKinds, 'undo']);
-
 /**
  * Does a helper see an event? Counts of whom they count, and what the block's clock and dose are made of. What was remarked
  * about the child or the group stays with the coaches; a helper's own notes come back to them.
  */
 export const seenByHelper =
   ({ playerIds, sign }: Pick<OpenLink, 'playerIds' | 'sign'>) =>
-  (event: TouchEvent): boolean =>
-    event.playerId === null
-      ? everybodys.has(event.kind)
-      : playerIds.includes(event.playerId) &&
-        (own.has(event.kind) || (event.kind === 'note' && event.device.startsWith(sign)));
+  ({ playerId, kind, device }: TouchEvent): boolean => {
+    const { helperSeesOfBlock, helperSeesOfPlayer: seen } = ruleOf(kind);
+    if (playerId === null) return helperSeesOfBlock;
+    return playerIds.includes(playerId) && (seen === 'all' || (seen === 'own' && device.startsWith(sign)));
+  };
 
 /** An event without who made it, where that was somebody else. */
 const unsigned =

@@ -1,4 +1,4 @@
-import { countKinds, type TouchEvent } from '@/core/counting/event';
+import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { amountOf } from '@/core/dose/amount';
 import { shortDay } from '@/core/day-words';
 import { groupBy } from '@/core/group-by';
@@ -27,9 +27,6 @@ import { refreshSoon } from '../log/results';
 import { besideAnswers, bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
 import { readDay, readVow, titleOf, type DayPart, type KeptVow } from '../readers/vows';
-
-/** What may be logged at home: counts, the step that was chosen, how it felt and a line to the coach, and corrections. */
-const kinds: ReadonlySet<string> = new Set([...countKinds, 'step', 'note', 'beside', 'undo', 'fix']);
 
 /** Who counted at home, and on what. */
 export interface FromHome {
@@ -96,7 +93,8 @@ async function notTheirs(
       return refuse(`is of a vow that was ended on ${shortDay(vow.endedOn)}`);
     // A phone may be half a day ahead of the coach.
     if (day.day > dayAfter(today, 1)) return refuse(`is for ${shortDay(day.day)}, which has not come yet`);
-    if (!kinds.has(event.kind)) return refuse(`is a ${event.kind}: at home it is counted, and nothing else`);
+    if (!ruleOf(event.kind).alsoLoggedBy.includes('home'))
+      return refuse(`is a ${event.kind}: at home it is counted, and nothing else`);
     const now = vow.vow.parts[day.part];
     const part = now?.drillId === day.drillId ? now : undefined;
     const inRange = (stepId: string | null | undefined) =>
