@@ -13,7 +13,7 @@ const forbidden = {
   drills: ['session', 'formats', 'schemas', 'data', 'server', ...screens],
   session: ['formats', 'schemas', 'data', 'server', ...screens],
   schemas: ['data', 'server', ...screens],
-  data: ['drills', 'session', 'schemas', 'server', ...screens],
+  data: ['drills', 'session', 'server', ...screens],
   server: screens,
   court: ['formats', 'data', 'server', 'features', 'ui', 'app', 'demo', 'workers'],
   workers: ['drills', 'formats', 'schemas', 'data', 'server', 'court', 'features', 'ui', 'app', 'demo'],

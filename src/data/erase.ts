@@ -1,16 +1,17 @@
-import { sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { EventKind } from '@/core/counting/event';
 import { wordless } from '@/core/counting/text-of';
+import { playerFields } from '@/schemas/player-fields';
 import type { Executor } from './database';
-
-/** What stands where a name stood. */
-export const nameless = 'A child who left';
+import * as schema from './schema';
+import type { PlayerFields } from './squad';
+import { childTables } from './table-rules';
 
 /**
- * Takes everything that says who a player was out of the book, for good. What was counted stays, under a number and no
+ * Takes everything that says who a player was out of the database, for good. What was counted stays, under a number and no
  * name. What is overwritten is overwritten on the disk too.
  * @param year a birth year that says nothing
- * @param file whether the book is a file of ours; what a server does with what it deletes is its own affair
+ * @param file whether the database is a file of ours; what a server does with what it deletes is its own affair
  */
 export async function erasePlayer(
   db: Executor,
@@ -19,41 +20,31 @@ export async function erasePlayer(
   { year, file }: { readonly year: number; readonly file: boolean },
 ): Promise<void> {
   if (file) await db.run(sql`pragma secure_delete = on`);
-  for (const statement of [
-    sql`update player set name = ${nameless}, birth_year = ${year}, hand = 'right', stage = null, height_cm = null,
-          racket_in = null, care_note = '', removed_at_ms = coalesce(removed_at_ms, ${nowMs}), erased_at_ms = ${nowMs}
-        where id = ${id}`,
-    sql`delete from ledger where focus_id in (select id from focus where player_id = ${id})`,
-    sql`delete from focus where player_id = ${id}`,
-    sql`delete from count_word where player_id = ${id}`,
-    sql`delete from challenge_result where player_id = ${id} or partner_id = ${id}`,
-    sql`delete from challenge_player where player_id = ${id}`,
-    sql`delete from fit_override where player_id = ${id}`,
-    sql`delete from school_choice where scope = 'player' and key = ${id}`,
-    sql`delete from ladder_place where player_id = ${id}`,
-    sql`delete from decision where player_id = ${id}`,
-    sql`delete from note where player_id = ${id}`,
-    sql`delete from helper_link where player_id = ${id}`,
-    sql`delete from home where player_id = ${id}`,
-    sql`delete from vow_day where vow_id in (select id from vow where player_id = ${id})`,
-    sql`delete from vow where player_id = ${id}`,
-    sql`delete from vow_file where player_id = ${id}`,
-    // What was promised says whose it was: sessions at home have titles of their own.
-    sql`update session set title = '' where kind = 'home' and id in
-          (select session_id from session_player where player_id = ${id})`,
-    // What a file brought in is kept as it was before, to be taken back: names, notes and all.
-    sql`delete from take_over where instr(what, ${id}) > 0`,
-    // A helper's name may say whose parent they are.
-    sql`update touch_event set by = null where player_id = ${id}`,
-    // Where nothing was counted with them they were not: plans to come, and sessions they missed.
-    sql`delete from block_player where player_id = ${id} and not exists
-          (select 1 from touch_event e where e.block_id = block_player.block_id and e.player_id = ${id})`,
-    sql`delete from session_player where player_id = ${id} and not exists
-          (select 1 from block b join touch_event e on e.block_id = b.id
-           where b.session_id = session_player.session_id and e.player_id = ${id})`,
-  ])
-    await db.run(statement);
+  // What was promised says whose it was: sessions at home have titles of their own.
+  await db.run(sql`update session set title = '' where kind = 'home' and id in
+                     (select session_id from session_player where player_id = ${id})`);
+  for (const [name, { rows, erased }] of childTables)
+    if (erased === 'rows go') await db.delete(schema[name]).where(rows(id));
+  // A helper's name may say whose parent they are.
+  await db.run(sql`update touch_event set by = null where player_id = ${id}`);
+  await db
+    .update(schema.player)
+    .set({
+      ...leftOfPlayer(year),
+      removedAtMs: sql`coalesce(removed_at_ms, ${nowMs})`,
+      erasedAtMs: nowMs,
+    })
+    .where(eq(schema.player.id, id));
   await dropWords(db, id);
+}
+
+/** The columns of a player who was removed for good, but those that may stay. */
+function leftOfPlayer(year: number): Partial<PlayerFields> {
+  const { focus: _ownTable, ...columns } = playerFields;
+  const left = Object.entries(columns).flatMap(([name, { erased }]) =>
+    typeof erased === 'object' && 'to' in erased ? [[name, erased.to] as const] : [],
+  );
+  return { ...Object.fromEntries(left), birthYear: year };
 }
 
 /** What a person wrote goes from every kind of event: a note on court may say anything. */

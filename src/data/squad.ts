@@ -19,7 +19,9 @@ const flat = (row: { player: PlayerRow; focus: string | null }): PlayerWithFocus
 });
 
 export async function listPlayers(db: Executor): Promise<PlayerWithFocus[]> {
-  const rows = await playersWithFocus(db).where(isNull(player.removedAtMs)).orderBy(asc(player.name));
+  const rows = await playersWithFocus(db)
+    .where(isNull(player.removedAtMs))
+    .orderBy(asc(player.name), asc(player.id));
   return rows.map(flat);
 }
 

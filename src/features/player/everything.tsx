@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { counted, inThousands } from '@/core/words';
 import { resultInWords } from '@/core/counting/measure';
 import type { Book } from '@/drills';
+import { playerFieldNames, playerFields, type PlayerFieldName } from '@/schemas/player-fields';
 import { PrintButton } from '@/features/paper/print-button';
 import { attendanceWords } from '@/features/sessions/attendance-words';
 import type { Everything as All } from '@/server/views/everything';
@@ -19,16 +20,6 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
   const { ledgers, counting, challenges, results, courses } = view;
   const titleOf = (drillId: string) => book.drill(drillId, player.id)?.title ?? drillId;
   const stepOf = (drillId: string, stepId: string) => book.step(drillId, stepId, player.id);
-  const facts: readonly (readonly [string, ReactNode])[] = [
-    ['Name', player.name],
-    ['Born in', player.birthYear],
-    ['Plays', player.sport],
-    ['Hand', player.hand],
-    ['Ball stage', player.stage],
-    ['Height', player.heightCm && <Said key="height">{`${player.heightCm} cm`}</Said>],
-    ['Racket', player.racketIn && `${player.racketIn} in`],
-    ['Care note', player.careNote],
-  ];
   return (
     <>
       <PageHead
@@ -47,11 +38,13 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
       </PageHead>
       <div className="space-y-3">
         <Part title="Who they are">
-          {facts.map(([name, value]) => (
-            <Row key={name} name={name}>
-              {value || 'not noted'}
-            </Row>
-          ))}
+          {playerFieldNames
+            .filter((name) => playerFields[name].onFamilyPage === true)
+            .map((name) => (
+              <Row key={name} name={playerFields[name].label}>
+                <Fact player={player} name={name} />
+              </Row>
+            ))}
         </Part>
         <Part title="Working on">
           {focuses.map(({ id, text, sinceMs, untilMs }) => (
@@ -144,6 +137,13 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
       </div>
     </>
   );
+}
+
+function Fact({ player, name }: { readonly player: All['player']; readonly name: PlayerFieldName }) {
+  const value = name === 'focus' ? null : player[name];
+  if (value === null || value === '') return 'not noted';
+  const { unit } = playerFields[name];
+  return unit === null ? value : <Said>{`${value} ${unit}`}</Said>;
 }
 
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
 import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
+import { emptyPlayer as empty, fieldLabel, playerFields } from '@/schemas/player-fields';
 import { sports } from '@/drills/types';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
@@ -12,19 +13,6 @@ import { ErrorNote, Field } from '@/ui/field';
 import { useNotice } from '@/ui/toast';
 import { FormLength } from '@/ui/form-length';
 import { useUnits } from '@/ui/units';
-
-const empty: PlayerForm = {
-  name: '',
-  birthYear: '' as unknown as number,
-  sport: 'tennis',
-  hand: 'right',
-  stage: null,
-  heightCm: null,
-  racketIn: null,
-  careNote: '',
-  focus: '',
-  sure: false,
-};
 
 interface Props {
   readonly year: number;
@@ -80,27 +68,27 @@ export function PlayerFields({ year, player, onDone }: Props) {
           </Button>
         </div>
       )}
-      <Field label="Name" error={errors.name?.message}>
+      <Field label={playerFields.name.label} error={errors.name?.message}>
         <input {...register('name')} autoComplete="off" />
       </Field>
-      <Field label="Birth year" error={errors.birthYear?.message}>
+      <Field label={playerFields.birthYear.label} error={errors.birthYear?.message}>
         <input {...register('birthYear')} inputMode="numeric" autoComplete="off" />
       </Field>
-      <Field label="Sport" error={errors.sport?.message}>
+      <Field label={playerFields.sport.label} error={errors.sport?.message}>
         <select {...register('sport')}>
           {sports.map((sport) => (
             <option key={sport}>{sport}</option>
           ))}
         </select>
       </Field>
-      <Field label="Hand" error={errors.hand?.message}>
+      <Field label={playerFields.hand.label} error={errors.hand?.message}>
         <select {...register('hand')}>
           {hands.map((hand) => (
             <option key={hand}>{hand}</option>
           ))}
         </select>
       </Field>
-      <Field label="Ball stage" hint="May stay open; for tennis." error={errors.stage?.message}>
+      <Field label={playerFields.stage.label} hint="May stay open; for tennis." error={errors.stage?.message}>
         <select {...register('stage')}>
           <option value="">open</option>
           {stages.map((stage) => (
@@ -110,17 +98,17 @@ export function PlayerFields({ year, player, onDone }: Props) {
       </Field>
       <div className="grid grid-cols-2 gap-3">
         <Field
-          label={lengths === 'feet' ? 'Height, ft' : 'Height, cm'}
+          label={lengths === 'feet' ? `${playerFields.heightCm.label}, ft` : fieldLabel('heightCm')}
           error={said(errors.heightCm?.message)}
         >
           <FormLength control={control} name="heightCm" keptIn="cm" />
         </Field>
-        <Field label="Racket, in" error={errors.racketIn?.message}>
+        <Field label={fieldLabel('racketIn')} error={errors.racketIn?.message}>
           <input {...register('racketIn')} inputMode="decimal" autoComplete="off" />
         </Field>
       </div>
       <Field
-        label="Working on"
+        label={playerFields.focus.label}
         hint="The one thing right now."
         error={errors.focus?.message}
         className="col-span-2"
@@ -128,7 +116,7 @@ export function PlayerFields({ year, player, onDone }: Props) {
         <input {...register('focus')} autoComplete="off" />
       </Field>
       <Field
-        label="Care note"
+        label={playerFields.careNote.label}
         hint="What a coach must know before any work."
         error={errors.careNote?.message}
         className="col-span-2"

@@ -4,6 +4,8 @@ import type { Executor } from '@/data/database';
 import { jsonRows } from '@/data/json-rows';
 import { kindList } from '@/data/kind-list';
 import { momentOf } from '@/data/moment';
+import { listPlayers } from '@/data/squad';
+import { fieldLabel, playerFieldNames } from '@/schemas/player-fields';
 import type { Context } from '../context';
 import { resultsReady } from '../log/results';
 import { bookContents } from '../readers/book';
@@ -15,17 +17,6 @@ export type TableName = (typeof tables)[number];
 export const isTable = (name: string): name is TableName => tables.includes(name as TableName);
 
 /** Columns of the tables that can be brought in again, as they are called. */
-export const squadColumns = [
-  'Name',
-  'Birth year',
-  'Sport',
-  'Hand',
-  'Ball',
-  'Height cm',
-  'Racket in',
-  'Take care',
-  'Working on',
-] as const;
 export const sessionColumns = [
   'Day',
   'Start',
@@ -50,13 +41,8 @@ async function* textFrom(context: Context, db: Executor, name: TableName): Async
   switch (name) {
     case 'squad':
       yield csvText(
-        squadColumns,
-        await jsonRows<Cell[]>(
-          db,
-          sql`name, birth_year, sport, hand, stage, height_cm, racket_in, care_note, focus`,
-          sql`select p.*, coalesce((select f.text from focus f where f.player_id = p.id and f.until_ms is null), '') as focus
-              from player p where removed_at_ms is null order by name, id`,
-        ),
+        playerFieldNames.map(fieldLabel),
+        (await listPlayers(db)).map((player) => playerFieldNames.map((name) => player[name])),
       );
       return;
     case 'sessions':

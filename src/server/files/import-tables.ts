@@ -13,7 +13,8 @@ import { playerSchema } from '@/schemas/player';
 import { bookingSchema } from '@/schemas/booking';
 import type { Context } from '../context';
 import { bookedBetween, clashSaid } from '../readers/booked';
-import { sessionColumns, squadColumns } from './export-tables';
+import { fieldLabel, playerFieldNames, playerFields } from '@/schemas/player-fields';
+import { sessionColumns } from './export-tables';
 import { putIn, type Changes } from './put-in';
 import { sql } from 'drizzle-orm';
 
@@ -48,17 +49,10 @@ export interface TableLook {
 const fieldsOf: Readonly<
   Record<Incoming, readonly { name: string; label: string; needed: boolean; also: readonly string[] }[]>
 > = {
-  squad: [
-    { name: 'name', label: squadColumns[0], needed: true, also: ['player', 'child', 'first name'] },
-    { name: 'birthYear', label: squadColumns[1], needed: true, also: ['born', 'year', 'birth'] },
-    { name: 'sport', label: squadColumns[2], needed: false, also: ['plays'] },
-    { name: 'hand', label: squadColumns[3], needed: false, also: [] },
-    { name: 'stage', label: squadColumns[4], needed: false, also: ['stage'] },
-    { name: 'heightCm', label: squadColumns[5], needed: false, also: ['height'] },
-    { name: 'racketIn', label: squadColumns[6], needed: false, also: ['racket'] },
-    { name: 'careNote', label: squadColumns[7], needed: false, also: ['care', 'note'] },
-    { name: 'focus', label: squadColumns[8], needed: false, also: ['focus'] },
-  ],
+  squad: playerFieldNames.map((name) => {
+    const { needed, alsoCalled } = playerFields[name];
+    return { name, label: fieldLabel(name), needed, also: alsoCalled };
+  }),
   sessions: [
     { name: 'day', label: sessionColumns[0], needed: true, also: ['date'] },
     { name: 'startTime', label: sessionColumns[1], needed: true, also: ['time', 'from'] },
@@ -193,7 +187,12 @@ async function squadSteps(context: Context, db: Executor): Promise<Steps> {
     const what = given('name') || 'A line without a name';
     const was = known.get(called({ name: given('name') ?? '', birthYear: Number(given('birthYear')) }));
     const form = Object.fromEntries(
-      fieldsOf.squad.map(({ name }) => [name, words(name, given(name)) ?? was?.[name] ?? unsaid[name]]),
+      playerFieldNames.map((name) => {
+        const { read = String, ofNew } = playerFields[name];
+        const cell = given(name);
+        // A column that is not there changes nothing.
+        return [name, cell === undefined ? (was?.[name] ?? ofNew) : read(cell)];
+      }),
     );
     const checked = check(playerSchema(year), form);
     if (!checked.ok) return no(what, checked.problems);
@@ -243,23 +242,6 @@ const shown = (value: unknown): string =>
   value === null || value === undefined || value === '' ? 'nothing' : String(value as string | number);
 const labelOf = (field: string): string =>
   [...fieldsOf.squad, ...fieldsOf.sessions].find(({ name }) => name === field)?.label ?? field;
-
-/** What a column that is not there says of a new child. */
-const unsaid: Readonly<Record<string, string>> = { sport: 'tennis', hand: 'right' };
-
-/** Words people write in tables for what is chosen in the form. */
-const spoken: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  hand: { r: 'right', l: 'left' },
-  sport: { tt: 'table tennis', 'table-tennis': 'table tennis', tabletennis: 'table tennis' },
-};
-function words(field: string, given: string | undefined): string | undefined {
-  if (given === undefined) return undefined;
-  if (field === 'hand' || field === 'sport' || field === 'stage') {
-    const low = given.toLowerCase();
-    return spoken[field]?.[low] ?? (low === '' ? (unsaid[field] ?? '') : low);
-  }
-  return field === 'heightCm' || field === 'racketIn' ? given.replace(',', '.') : given;
-}
 
 /** An entry's fields in their order. */
 const ordered = (name: ThingName, entry: Entry): Entry =>

@@ -1,4 +1,6 @@
 import { sql } from 'drizzle-orm';
+import Papa from 'papaparse';
+import { playerFieldNames, playerFields } from '@/schemas/player-fields';
 import { readTable } from '@/formats/tables';
 import { ingestTouches } from '../log/ingest';
 import { refreshAttempts } from '../log/results';
@@ -74,6 +76,27 @@ test('the squad goes out and comes into another book as it was; a second time th
   expect(await other.context.db.all(sql`select * from player`)).toEqual([]);
   box.close();
   other.close();
+});
+
+test('a table without one of the columns leaves that field of everybody as it is', async () => {
+  const box = await scratch();
+  value(
+    await savePlayer(box.context, {
+      ...{ name: 'Ilva', birthYear: 2016, sport: 'table tennis', hand: 'left', stage: 'green' },
+      ...{ heightCm: 134, racketIn: 25.5, careNote: 'left knee', focus: 'Quiet arm' },
+    }),
+  );
+  const before = await csv(box, 'squad');
+  const [head, line] = Papa.parse<string[]>(before).data as [string[], string[]];
+  expect(line.filter((cell) => cell === '')).toEqual([]);
+  for (const [at, name] of playerFieldNames.entries()) {
+    const without = Papa.unparse([head.toSpliced(at, 1), line.toSpliced(at, 1)]);
+    const took = await bring(box, 'squad', without);
+    if (playerFields[name].needed) continue;
+    expect([name, states(value(took).lines)]).toEqual([name, [['same', '']]]);
+    expect([name, await csv(box, 'squad')]).toEqual([name, before]);
+  }
+  box.close();
 });
 
 test('three bad lines are named and left out; what differs is said, changed, and undone as a whole', async () => {

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { backup } from '@/data/backup';
 import { putIntoOneFile } from '@/data/client';
-import { nameless } from '@/data/erase';
+import { nameOfErased as nameless } from '@/schemas/player-fields';
 import { takenOff } from '@/data/taken-off';
 import { ingestTouches } from '../log/ingest';
 import { addNote } from '../notes/notes';
