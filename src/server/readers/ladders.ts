@@ -6,8 +6,8 @@ import { placesOf } from '@/data/squad';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills';
 import type { Drill, Step } from '@/drills/types';
-import { goalsOf, judgedOn, type Goals } from '@/session/goals';
-import { doneOn, levelOn, oddsOf, schoolsOn, type Skill } from '@/session/judging';
+import { type Goals } from '@/session/goals';
+import { doneOn, levelOn, oddsOf, type Skill } from '@/session/judging';
 import { dayNumber } from '@/core/days';
 import { progressOn, type StepProgress } from '@/session/progress';
 import type { Context } from '../context';
@@ -15,7 +15,7 @@ import { recentSince } from '../days';
 import { daysPlanned } from './ahead';
 import { homeCountsFor, judgedStep } from './judged';
 import { type PlayerFacts } from './player-facts';
-import { mannerOf } from './skill';
+import { proposalOn } from './proposals';
 
 /** One ladder of a player: the step they stand on, the chance of its mark, and what the schools say. */
 export interface LadderLine {
@@ -79,12 +79,11 @@ export async function laddersOf(
   for (const one of all) {
     const { player, drill, step, lastDay } = one;
     const work = workOf(one);
-    const goals = goalsOf(work, player.age);
     const shown = shownOn.get(`${player.id} ${drill.id}`);
-    const manner = mannerOf(book, drill.id, player.id);
+    const whose = { work, playerId: player.id, age: player.age };
+    const { goals, manner, schools } = proposalOn(book, skill, whose, shown);
     const homeToo = homeCountsFor(book, drill.id, player.id);
     const level = levelOn(skill, player.id, drill.id, step.id);
-    const schools = schoolsOn(work, judgedOn(drill, step, goals, shown), player.id, skill, manner);
     const done = doneOn(skill, player.id, drill.id, step.id);
     const oddsFor = (result: number) => oddsOf(step, goals.dose, result, level!, done, manner.band);
     const nextBestOf = (best: number) => {

@@ -1,10 +1,5 @@
-import { stepAfter } from '@/drills';
 import { decidedOn, writeEvidence } from '@/session/evidence';
-import { goalsOf, judgedOn } from '@/session/goals';
-import { ageIn } from '@/session/held';
-import { schoolsOn } from '@/session/judging';
 import { done, refused, type Outcome } from '@/core/outcome';
-import { evidenceOn } from '@/data/results';
 import { getSession } from '@/data/session';
 import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';
 import { attemptsOfBlocks, blockWorks } from '@/data/log';
@@ -12,10 +7,9 @@ import type { Executor } from '@/data/database';
 import { workedOut } from '../worked-out';
 import { signatureOf } from '../actor';
 import type { Context } from '../context';
-import { recentSince } from '../days';
-import { mannerOf, skillUntil } from '../readers/skill';
+import { proposalsIn } from '../readers/proposals';
+import { skillUntil } from '../readers/skill';
 import { refreshAttempts } from '../log/results';
-import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
 import { check } from '@/schemas/check';
 import { runBlocksByIds } from '../readers/blocks';
 import { bookFor } from '../readers/book';
@@ -74,19 +68,18 @@ async function rowsOf(
   const ids = [...new Set(decisions.map((decision) => decision.playerId))];
   const players = (await getPlayers(tx, ids)).map((player) => playerFacts(player, session.day));
   const attempts = await attemptsOfBlocks(tx, blockIds);
-  const counted = countedOn(attempts);
-  const evidence = await evidenceOn(
-    tx,
-    judgedSteps(book, [...blocks.values()], players, counted),
-    session,
-    recentSince(session.day),
-  );
   const skill = await skillUntil(tx, session.day);
+  const judging = { book, skill, session, blocks: [...blocks.values()], players, attempts };
+  const proposalFor = await proposalsIn(tx, judging);
+  const proposed = ({ blockId, playerId }: DecisionForm) =>
+    proposalFor(
+      blocks.get(blockId)!,
+      players.find((one) => one.id === playerId)!,
+    )!;
   const decidedAtMs = context.nowMs;
-  const nowhere = decisions.find(({ blockId, playerId, verdict }) => {
-    const player = players.find((one) => one.id === playerId)!;
-    const { drill, step } = judgedWork(book, blocks.get(blockId)!, player, counted)!;
-    return verdict !== 'hold' && stepAfter(drill, step.id, verdict).id === step.id;
+  const nowhere = decisions.find((decision) => {
+    const { work, leads } = proposed(decision);
+    return decision.verdict !== 'hold' && leads[decision.verdict].stepId === work.step.id;
   });
   if (nowhere)
     return refused(
@@ -95,20 +88,14 @@ async function rowsOf(
         ? 'This is the first step of its ladder: there is none to go back to. Choose stay, or make it easier.'
         : 'This is the top step of its ladder: there is none above it. Choose stay, or another drill.',
     );
-  const rows = decisions.map<DecisionRow>(({ blockId, playerId, verdict, target }) => {
-    const player = players.find((one) => one.id === playerId)!;
-    const block = blocks.get(blockId)!;
-    const work = judgedWork(book, block, player, counted)!;
+  const rows = decisions.map<DecisionRow>((decision) => {
+    const { blockId, playerId, verdict, target } = decision;
+    const { work, judged, schools, onStep, leads } = proposed(decision);
     const { drill, step } = work;
-    const shown = evidence.find((one) => one.key === judgedKey(blockId, playerId));
-    const judged = judgedOn(drill, step, goalsOf(work, ageIn(block, player)), shown);
-    const onStep = attempts.filter(
-      (one) => one.blockId === blockId && one.playerId === playerId && one.stepId === step.id,
-    );
-    const { byDefault } = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
+    const { byDefault } = schools;
     const results = onStep.map((one) => one.result);
     const overridden = byDefault.verdict !== verdict || (verdict === 'hold' && byDefault.target !== target);
-    const nextStepId = stepAfter(drill, step.id, verdict).id;
+    const nextStepId = leads[verdict].stepId;
     const reason = overridden ? `The coach’s choice. Proposed: ${byDefault.reason}` : byDefault.reason;
     return {
       blockId,

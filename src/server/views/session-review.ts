@@ -1,8 +1,4 @@
-import { stepAfter } from '@/drills';
 import { decidedOn, differs, readEvidence, type DecidedOn } from '@/session/evidence';
-import { ageIn } from '@/session/held';
-import { goalsOf, judgedOn, markFor } from '@/session/goals';
-import { ageBandOf } from '@/drills/age-band';
 import type { PlanBlock } from '@/session/plan';
 import type { Attendance } from '@/core/attendance';
 import { better } from '@/core/counting/measure';
@@ -12,19 +8,16 @@ import type { Dose } from '@/core/dose/dose';
 import type { FourSchools } from '@/core/skill/four-schools';
 import type { Gate, Verdict } from '@/core/skill/next-target';
 import { attemptsOfBlocks } from '@/data/log';
-import { evidenceOn } from '@/data/results';
 import { attendanceOf, getSession, playersOfSessions } from '@/data/session';
 import { decisionsOfBlocks, getPlayers } from '@/data/squad';
 import type { Context } from '../context';
 import { runBlocks } from '../readers/blocks';
 import { saidIn } from '../readers/attendance';
 import { bookFor } from '../readers/book';
-import { countedOn, judgedKey, judgedSteps, judgedWork } from '../readers/judged';
 import { sessionNotes, type SessionNotes } from '../readers/notes';
-import { mannerOf, skillUntil } from '../readers/skill';
-import { schoolsOn } from '@/session/judging';
+import { proposalsIn } from '../readers/proposals';
+import { skillUntil } from '../readers/skill';
 import { remarksOf, type Remark } from '../readers/remarks';
-import { recentSince } from '../days';
 import { resultsReady } from '../log/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { vowOffers, type VowOffer } from '../readers/vow-offers';
@@ -108,33 +101,23 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
   ]);
   const facts = new Map(people.map((player) => [player.id, playerFacts(player, session.day)]));
   const coming = playerIds.flatMap((player) => facts.get(player) ?? []);
-  const counted = countedOn(attempts);
-  const judged = judgedSteps(book, planned, coming, counted);
-  const evidence = await evidenceOn(db, judged, session, recentSince(session.day));
+  const judging = { book, skill, session, blocks: planned, players: coming, attempts };
+  const proposalFor = await proposalsIn(db, judging);
   const done = groupBy(attempts, (attempt) => `${attempt.blockId} ${attempt.playerId}`);
 
   const reviewBlock = (block: PlanBlock): ReviewBlock => {
     const lines = coming.flatMap<ReviewLine>((player) => {
       const playerId = player.id;
       const own = done.get(`${block.id} ${playerId}`);
-      const work = judgedWork(book, block, player, counted);
-      if (!own || !work) return [];
-      const { drill, step, dose } = work;
-      const age = ageIn(block, player);
-      const goals = goalsOf(work, age);
+      const proposal = own && proposalFor(block, player);
+      if (!proposal) return [];
+      const { work, goals, judged, schools, leads, shown, onStep } = proposal;
+      const { step, dose } = work;
       const gate = goals.mark;
       // Touches are of the whole block; bests and attempts of the step they were made on.
-      const onStep = own.filter((attempt) => attempt.stepId === step.id);
       const summary = { ...summaryOf(own, step.measure), best: summaryOf(onStep, step.measure).best };
-      const shown = evidence.find((one) => one.key === judgedKey(block.id, playerId));
       const bestBefore = shown?.bestBefore ?? null;
-      const lead = (verdict: Verdict) => {
-        const next = stepAfter(drill, step.id, verdict);
-        return { stepId: next.id, target: markFor(next, ageBandOf(age)).result };
-      };
       const decided = decisions.find((d) => d.blockId === block.id && d.playerId === playerId);
-      const judged = judgedOn(drill, step, goals, shown);
-      const schools = schoolsOn(work, judged, playerId, skill, mannerOf(book, drill.id, playerId));
       const results = onStep.map((attempt) => attempt.result);
       const on = readEvidence(decided?.evidence ?? null);
       const was = on && differs(on, decidedOn(judged, schools.byDefault, results)) ? on : null;
@@ -159,7 +142,7 @@ export async function sessionReviewView(context: Context, id: string): Promise<S
             summary.best !== bestBefore &&
             better(step.measure, bestBefore, summary.best) === summary.best,
           schools,
-          leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
+          leads,
           decided: decided
             ? { verdict: decided.verdict, target: decided.target, overridden: decided.overridden, was }
             : null,
