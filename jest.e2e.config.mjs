@@ -4,7 +4,7 @@ const browserTests = {
   ...unit,
   testTimeout: undefined,
   roots: ['<rootDir>/e2e'],
-  setupFilesAfterEnv: ['<rootDir>/e2e/lib/patience.ts'],
+  setupFilesAfterEnv: ['<rootDir>/testing/browser/patience.ts'],
 };
 // What holds for the whole run, not for a project of it.
 delete browserTests.testTimeout;

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { ulid } from 'ulid';
-import { openApp } from '../e2e/lib/app';
+import { openApp } from '../testing/browser/app';
 import { readBegun } from '@/session/begun';
 import type { TouchEvent } from '../src/core/counting/event';
 import { seededRandom, wholeBetween } from '../src/core/random';

@@ -1,6 +1,6 @@
 import { demoServer, type DemoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
-import { viewsOf } from './lib/views';
+import { addressesOn } from '../testing/browser/views';
 
 /*
  * Median server time of each main view, from request to last byte: on the demo data against an empty page
@@ -14,8 +14,8 @@ const touches = async ({ client }: DemoServer) =>
 console.error(`Events: ${await touches(demo)} in the demo, ${await touches(large)} in the large log.`);
 
 const servers = [
-  { server: demo, at: await viewsOf(demo.client), times: {} as Record<string, number[]> },
-  { server: large, at: await viewsOf(large.client), times: {} as Record<string, number[]> },
+  { server: demo, at: await addressesOn(demo), times: {} as Record<string, number[]> },
+  { server: large, at: await addressesOn(large), times: {} as Record<string, number[]> },
 ];
 for (let round = -20; round < rounds; round++) {
   for (const name of Object.keys(servers[0]!.at)) {

@@ -5,7 +5,7 @@ import { startOnFreePort } from '../scripts/lib/server.js';
 import { libsqlStandIn } from '../testing/libsql-server';
 import { demoServer } from './lib/demo-server';
 import { median, report, timed } from './lib/measure';
-import { viewsOf } from './lib/views';
+import { addressesOn } from '../testing/browser/views';
 
 /*
  * Pages of the production server on a libSQL server that is 20 ms away (the stand-in), against the same on a file: requests
@@ -20,7 +20,7 @@ const file = path.join(folder, 'book.db');
 await onFile.client.execute({ sql: 'vacuum into ?', args: [file] });
 const standIn = await libsqlStandIn(file);
 const server = await startOnFreePort(() => ({ env: { VOWSTEP_DATABASE_URL: standIn.url } }));
-const paths = await viewsOf(onFile.client);
+const paths = await addressesOn(onFile);
 
 const elsewhere = async (n: number) => {
   await onFile.client.execute({

@@ -1,5 +1,5 @@
-import { openBrowser } from '../e2e/lib/browser';
-import { Page } from '../e2e/lib/page';
+import { openBrowser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
 import { demoServer } from './lib/demo-server';
 import { openRowBlock } from './lib/row-block';
 import { median, report } from './lib/measure';

@@ -1,4 +1,5 @@
 import { gzipSync } from 'node:zlib';
+import { addressesOn } from '../testing/browser/views';
 import { demoServer } from './lib/demo-server';
 import { report } from './lib/measure';
 
@@ -7,27 +8,6 @@ import { report } from './lib/measure';
  * page itself, compressed. The reference is an empty page of the same server.
  */
 const demo = await demoServer(10);
-const one = async (sql: string) => (await demo.client.execute(sql)).rows[0]!.id as string;
-const planned = await one(`select id from session where state = 'planned' order by day, start_time limit 1`);
-const held = await one(
-  `select id from session where state = 'finished' and kind = 'court' order by day desc, start_time desc limit 1`,
-);
-const player = await one(`select id from player where name like 'Nessa%'`);
-const views: Readonly<Record<string, string>> = {
-  today: '/',
-  sessions: '/sessions',
-  squad: '/squad',
-  player: `/players/${player}?drill=racket-wall-rally`,
-  drills: '/drills',
-  drill: '/drills/palm-up-bounce',
-  wall: `/benches/wall?player=${player}`,
-  places: '/places',
-  schools: '/schools',
-  plan: `/sessions/${planned}/plan`,
-  run: `/sessions/${planned}/run`,
-  review: `/sessions/${held}/review`,
-};
-
 /** Decimal kilobytes after gzip. */
 const kB = (bytes: string | Uint8Array): number => gzipSync(bytes).length / 1000;
 const known = new Map<string, number>();
@@ -52,7 +32,8 @@ async function weightOf(path: string): Promise<{ scriptKB: number; pageKB: numbe
   return { scriptKB, pageKB: kB(page) };
 }
 
-const blank = await weightOf('/blank');
+const { blank: empty, ...views } = await addressesOn(demo);
+const blank = await weightOf(empty!);
 for (const [name, path] of Object.entries(views)) {
   const { scriptKB, pageKB } = await weightOf(path);
   report(`weight-${name}`, scriptKB, 'kB', blank.scriptKB);

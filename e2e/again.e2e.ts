@@ -1,10 +1,10 @@
 import { By } from 'selenium-webdriver';
 import { pdfPages } from '../testing/pdf-picture';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { demoSession } from './lib/demo';
-import { Page, patienceMs } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { demoSession } from '../testing/browser/demo';
+import { Page, patienceMs } from '../testing/browser/page';
 
 /* From a session of last week to next week's, changed in two places and printed: with the mouse, and counted. */
 let app: App;

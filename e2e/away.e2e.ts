@@ -1,7 +1,7 @@
-import { host, openApp, type App } from './lib/app';
+import { host, openApp, type App } from '../testing/browser/app';
 import { buildServiceWorker } from '../scripts/lib/service-worker.js';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page, patienceMs } from './lib/page';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page, patienceMs } from '../testing/browser/page';
 import {
   bookSession,
   count,
@@ -14,7 +14,7 @@ import {
   nextBlock,
   finish,
   keptBuilds,
-} from './lib/session';
+} from '../testing/browser/session';
 
 /* With the server away: counting goes on, a reload works, a second block is run, and everything arrives once. */
 let app: App;

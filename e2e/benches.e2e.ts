@@ -1,9 +1,9 @@
 import { By } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoPlayer } from './lib/demo';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoPlayer } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
 
 /* The benches: a question worked out, its answer in a sentence, and what it leaves in a plan. */
 let app: App;

@@ -1,9 +1,9 @@
 import { catalogue } from '@/drills';
 import { By, Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page, patienceMs } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page, patienceMs } from '../testing/browser/page';
 
 let app: App;
 let browser: Browser;

@@ -1,10 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { teach } from './lib/bounces';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { bookSession, phase, tap, turn, waiting, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { teach } from '../testing/browser/bounces';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { bookSession, phase, tap, turn, waiting, type Booked } from '../testing/browser/session';
 
 /* Stations side by side: from a built plan to a circuit that is run with two phones, looked at and printed. */
 let app: App;

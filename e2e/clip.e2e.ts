@@ -1,10 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { everyS, giveClip, testClips } from './lib/clip';
-import { Page } from './lib/page';
-import { bookSession, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { everyS, giveClip, testClips } from '../testing/browser/clip';
+import { Page } from '../testing/browser/page';
+import { bookSession, type Booked } from '../testing/browser/session';
 
 /* A clip with flashes and clicks half a second apart: marked, timed, counted. */
 const flashes = testClips.bounces;

@@ -1,9 +1,9 @@
 import { plainBook } from '@/drills';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { bookSession, phase, tap, turn, turnTo, waiting, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { bookSession, phase, tap, turn, turnTo, waiting, type Booked } from '../testing/browser/session';
 
 /* A course: booked with a holiday left out, planned, and planned again after a bad session. */
 let app: App;

@@ -1,9 +1,19 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { bookSession, count, onServer, phase, tap, turn, turnTo, waiting, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import {
+  bookSession,
+  count,
+  onServer,
+  phase,
+  tap,
+  turn,
+  turnTo,
+  waiting,
+  type Booked,
+} from '../testing/browser/session';
 
 /* What is done on court besides counting: adjust, correct, note, time, call, trim, and count with others. */
 let app: App;

@@ -4,11 +4,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { freePort, startServer } from '../scripts/lib/server.js';
 import type { Driver } from 'selenium-webdriver/chrome.js';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page, patienceMs } from './lib/page';
-import { demoIds } from './lib/views';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page, patienceMs } from '../testing/browser/page';
+import { demoIds } from '../testing/browser/views';
 
 /* Who comes in, what they may, what goes out and comes in as a file, and the way back. */
 let app: App;

@@ -1,10 +1,10 @@
 import type { WebElement } from 'selenium-webdriver';
-import { host, openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import type { Download } from './lib/download';
-import { qrOnPage } from './lib/qr';
-import { Page } from './lib/page';
-import { demoIds, views, type Ids } from './lib/views';
+import { host, openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import type { Download } from '../testing/browser/download';
+import { qrOnPage } from '../testing/browser/qr';
+import { Page } from '../testing/browser/page';
+import { demoIds, views, type Ids } from '../testing/browser/views';
 
 /* Everything that can be saved is pressed, on loopback and at a plain-http host name, and what arrives is opened. */
 let app: App;
@@ -108,7 +108,7 @@ test('before a link is made it is said whether a phone can open it; its code lea
   const words = host
     ? `Phones in this network open it at ${app.url}.`
     : 'Phones cannot open links of this computer';
-  for (const path of [`/vows/${ids.vow}/card`, `/players/${ids.nessa}/vows`]) {
+  for (const path of [`/vows/${ids.vow}/card`, `/players/${ids.player}/vows`]) {
     await browser.driver.get(app.url + path);
     await page.sees(words);
     expect(await browser.driver.executeScript(`return ${reach}`)).toBe(where);

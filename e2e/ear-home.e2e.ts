@@ -2,12 +2,12 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { plainBook } from '@/drills';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { bouncesFor, playRow, teach } from './lib/bounces';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { PlayedMicrophone } from './lib/microphone';
-import { Page, patienceMs } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { bouncesFor, playRow, teach } from '../testing/browser/bounces';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { PlayedMicrophone } from '../testing/browser/microphone';
+import { Page, patienceMs } from '../testing/browser/page';
 
 /* By ear at home: allowed by the coach, on the family's page and in the file, without the server too. */
 const rowOf = 9;

@@ -1,13 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { bouncesFor, playRow, teach, writeBounces } from './lib/bounces';
-import { PlayedMicrophone } from './lib/microphone';
-import { Page } from './lib/page';
-import { bookSession, finish, tap, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { bouncesFor, playRow, teach, writeBounces } from '../testing/browser/bounces';
+import { PlayedMicrophone } from '../testing/browser/microphone';
+import { Page } from '../testing/browser/page';
+import { bookSession, finish, tap, type Booked } from '../testing/browser/session';
 
 /* By ear: a row of seventeen, from a file in the microphone's place and from one that is played. */
 const rowOf = 17;

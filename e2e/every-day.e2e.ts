@@ -1,10 +1,10 @@
 import { By, Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoPlayer } from './lib/demo';
-import { Page } from './lib/page';
-import { demoIds } from './lib/views';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoPlayer } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
+import { demoIds } from '../testing/browser/views';
 
 /* What a coach does every day besides counting: fill the time, write things down, find them again, let a child join. */
 let app: App;

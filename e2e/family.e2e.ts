@@ -1,8 +1,8 @@
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoPlayer, demoSession } from './lib/demo';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoPlayer, demoSession } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
 
 /* What a family may ask for, and the copies of the book. */
 let app: App;

@@ -3,11 +3,11 @@ import { Agent, get } from 'node:http';
 import { By } from 'selenium-webdriver';
 import { ulid } from 'ulid';
 import migrations from '../drizzle/meta/_journal.json';
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoBlock, demoPlayer, demoSession } from './lib/demo';
-import { Page, patienceMs } from './lib/page';
-import { nextUntil } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoBlock, demoPlayer, demoSession } from '../testing/browser/demo';
+import { Page, patienceMs } from '../testing/browser/page';
+import { nextUntil } from '../testing/browser/session';
 
 let app: App;
 let browser: Browser;

@@ -1,8 +1,8 @@
 import { By, Key, type WebElement } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { finish, nextBlock } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { finish, nextBlock } from '../testing/browser/session';
 
 let app: App;
 let browser: Browser;

@@ -3,10 +3,10 @@ import { doseInWords } from '@/core/dose/dose';
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
 import { goalsOf } from '@/session/goals';
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { finish, phase, tap, waiting } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { finish, phase, tap, waiting } from '../testing/browser/session';
 
 /* A five-year-old and a fourteen-year-old in one block: the same numbers on every screen, and each passes their own mark. */
 let app: App;

@@ -1,8 +1,8 @@
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { bookSession, finish, tap, type Booked } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { bookSession, finish, tap, type Booked } from '../testing/browser/session';
 
 /* What was held is history: who came, what was counted, what was decided; put right only where it is logged. */
 let app: App;

@@ -1,8 +1,8 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
 
 /* What a house keeps of its own: places, kit, and drills that are changed after they were used. */
 let app: App;

@@ -1,8 +1,8 @@
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { demoPlayer } from './lib/demo';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { demoPlayer } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
 
 /* What the log says of players: progress, who needs the coach, schools, a family's page, challenges. */
 let app: App;

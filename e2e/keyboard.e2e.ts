@@ -1,8 +1,8 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { turn } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { turn } from '../testing/browser/session';
 
 /* The whole line without a mouse: only the tab key, the arrows, and what is written on the keys. */
 let app: App;

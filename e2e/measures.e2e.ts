@@ -1,11 +1,11 @@
 import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { finish, nextBlock } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { finish, nextBlock } from '../testing/browser/session';
 
 /* A whole session of every measure a step of the catalogue can have, in the demo's own book: recorded on court, read in the review. */
 let app: App;

@@ -1,9 +1,9 @@
 import { plainBook } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
 import {
   bookSession,
   count,
@@ -16,7 +16,7 @@ import {
   turnTo,
   waiting,
   type Booked,
-} from './lib/session';
+} from '../testing/browser/session';
 
 /* The plan changes while it is run: what was counted stays what it was, and nothing is lost or put elsewhere. */
 let app: App;

@@ -1,9 +1,9 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page, patienceMs } from './lib/page';
-import { nextUntil } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page, patienceMs } from '../testing/browser/page';
+import { nextUntil } from '../testing/browser/session';
 
 /* What a coach does to a plan of the demo: every change shows at once in minutes, fit and care, and can be taken back. */
 let app: App;

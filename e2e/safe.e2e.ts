@@ -4,10 +4,10 @@ import { createClient } from '@libsql/client';
 import { By } from 'selenium-webdriver';
 import { ulid } from 'ulid';
 import { plainBook } from '@/drills';
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoBlock, demoPlayer, demoSession } from './lib/demo';
-import { Page } from './lib/page';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoBlock, demoPlayer, demoSession } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
 
 /* What a stranger, a full disk or a locked file may do: the server says so in a sentence, and goes on. */
 let app: App;

@@ -1,10 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { demoBlock, demoSession } from './lib/demo';
-import { Page } from './lib/page';
-import { nextBlock } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { demoBlock, demoSession } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
+import { nextBlock } from '../testing/browser/session';
 
 /* A shadow sequence composed, refused as too fast, slowed, kept, put into a plan, run and counted. */
 let app: App;

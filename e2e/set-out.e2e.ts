@@ -1,10 +1,10 @@
 import { Key } from 'selenium-webdriver';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, type Browser } from './lib/browser';
-import { Page } from './lib/page';
-import { textOfPdf } from './lib/pdf';
-import { demoIds } from './lib/views';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { Page } from '../testing/browser/page';
+import { textOfPdf } from '../testing/browser/pdf';
+import { demoIds } from '../testing/browser/views';
 
 /* A session set out in its hall: marks by two tapes, a pillar in the way, and all of it on paper. */
 let app: App;

@@ -5,7 +5,7 @@ import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { startOnFreePort } from '../scripts/lib/server.js';
-import { openApp, type App } from './lib/app';
+import { openApp, type App } from '../testing/browser/app';
 
 /* What comes over the line from nobody in particular, before there is any page: heads, bodies, and words to look for. */
 let app: App;

@@ -1,8 +1,8 @@
-import { openApp, type App } from './lib/app';
-import { openBrowser, type Browser } from './lib/browser';
-import { demoPlayer, demoSession } from './lib/demo';
-import { Page } from './lib/page';
-import { finish, nextUntil, phase, tap, waiting } from './lib/session';
+import { openApp, type App } from '../testing/browser/app';
+import { openBrowser, type Browser } from '../testing/browser/browser';
+import { demoPlayer, demoSession } from '../testing/browser/demo';
+import { Page } from '../testing/browser/page';
+import { finish, nextUntil, phase, tap, waiting } from '../testing/browser/session';
 
 /*
  * The demo as whoever starts it today finds it: `npm test` runs this walk on the day it really is, the sweep

@@ -1,9 +1,9 @@
-import { openApp, type App } from './lib/app';
-import { axeViolations, contrastViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { forFingers, forMouse, misfits } from './lib/fits';
-import { Page } from './lib/page';
-import { demoIds, views, type Ids } from './lib/views';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations, contrastViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { forFingers, forMouse, misfits } from '../testing/browser/fits';
+import { Page } from '../testing/browser/page';
+import { demoIds, views, type Ids } from '../testing/browser/views';
 
 let app: App;
 let browser: Browser;
@@ -89,7 +89,7 @@ test.each([
   ['Today', () => '/', 'to spare', 'Booked time − all blocks together.'],
   ['Drill', () => '/drills/palm-up-bounce', 'Belt height', 'Six tenths of the height.'],
   ['Squad', () => '/squad', 'touches of', 'Every good touch in every attempt'],
-  ['Player', () => `/players/${ids.nessa}?drill=palm-up-bounce`, 'Best of', 'The highest result of'],
+  ['Player', () => `/players/${ids.player}?drill=palm-up-bounce`, 'Best of', 'The highest result of'],
   ['Plan', () => `/sessions/${ids.planned}/plan`, 'touches in the session', 'Sum over the blocks.'],
   ['Review', () => `/sessions/${ids.held}/review`, 'Proposed:', 'any new best is success'],
 ])('a number on %s opens to its formula', async (_name, path, number, formula) => {

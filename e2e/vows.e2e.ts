@@ -5,12 +5,12 @@ import path from 'node:path';
 import jsQR from 'jsqr';
 import { plainBook } from '@/drills';
 import { pdfPages, pdfPicture } from '../testing/pdf-picture';
-import { openApp, type App } from './lib/app';
-import { axeViolations } from './lib/axe';
-import { openBrowser, setViewport, type Browser } from './lib/browser';
-import { demoPlayer, demoSession } from './lib/demo';
-import { Page, patienceMs } from './lib/page';
-import { qrOnPage } from './lib/qr';
+import { openApp, type App } from '../testing/browser/app';
+import { axeViolations } from '../testing/browser/axe';
+import { openBrowser, setViewport, type Browser } from '../testing/browser/browser';
+import { demoPlayer, demoSession } from '../testing/browser/demo';
+import { Page, patienceMs } from '../testing/browser/page';
+import { qrOnPage } from '../testing/browser/qr';
 
 /* Vows: made from a review, taken home on a card, counted on a phone without the server, brought back; and as one file. */
 let app: App;

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { openBrowser } from '../e2e/lib/browser';
-import { clipsFolder, everyS, testClips } from '../e2e/lib/clip';
+import { openBrowser } from '../testing/browser/browser';
+import { clipsFolder, everyS, testClips } from '../testing/browser/clip';
 
 /*
  * `npx tsx scripts/record-test-clips.ts`: records the clips that the browser tests open (e2e/clips). Once: a recording goes

@@ -1,10 +1,10 @@
 import { catalogue } from '../src/drills';
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { openApp } from '../e2e/lib/app';
-import { openBrowser, setViewport } from '../e2e/lib/browser';
-import { giveClip } from '../e2e/lib/clip';
-import { Page } from '../e2e/lib/page';
-import { nextBlock } from '../e2e/lib/session';
+import { openApp } from '../testing/browser/app';
+import { openBrowser, setViewport } from '../testing/browser/browser';
+import { giveClip } from '../testing/browser/clip';
+import { Page } from '../testing/browser/page';
+import { nextBlock } from '../testing/browser/session';
 
 /** Takes a picture of every main view from the demo data, into docs/screenshots. */
 const folder = 'docs/screenshots';

@@ -1,4 +1,4 @@
-import { createClient, type Client } from '@libsql/client';
+import { createClient, type Client, type InValue } from '@libsql/client';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -9,6 +9,7 @@ export interface DemoServer {
   readonly url: string;
   /** The server's own database, opened from outside. */
   readonly client: Client;
+  readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
   readonly file: string;
   readonly stop: () => Promise<void>;
 }
@@ -23,6 +24,7 @@ export async function demoServer(weeks: number): Promise<DemoServer> {
   return {
     url: server.url,
     client,
+    query: async (sql, args = []) => (await client.execute({ sql, args })).rows,
     file,
     stop: async () => {
       client.close();

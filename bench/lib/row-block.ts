@@ -1,5 +1,5 @@
-import type { Page } from '../../e2e/lib/page';
-import { nextBlock } from '../../e2e/lib/session';
+import type { Page } from '../../testing/browser/page';
+import { nextBlock } from '../../testing/browser/session';
 import type { DemoServer } from './demo-server';
 
 /** Opens the run screen of a planned session of the demo and turns to a block that is counted in a row. */

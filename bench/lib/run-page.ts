@@ -1,6 +1,6 @@
-import { openBrowser, type Browser } from '../../e2e/lib/browser';
-import { Page } from '../../e2e/lib/page';
-import { count, keptBuilds, phase, tap, waiting } from '../../e2e/lib/session';
+import { openBrowser, type Browser } from '../../testing/browser/browser';
+import { Page } from '../../testing/browser/page';
+import { count, keptBuilds, phase, tap, waiting } from '../../testing/browser/session';
 import { buildServiceWorker } from '../../scripts/lib/service-worker.js';
 
 /** A run screen in a real browser, with its own store and service worker, on which somebody counts. */

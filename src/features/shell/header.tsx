@@ -5,26 +5,23 @@ import { Link } from '@/ui/link';
 import { usePathname } from 'next/navigation';
 import type { CSSProperties } from 'react';
 import { KeysOnQuestion } from '@/features/help/keys-on-question';
+import { screens, topicOf } from './screens';
 import { ThemeSwitch } from './theme-switch';
 
 const places = [
-  { href: '/', title: 'Today', here: (path: string) => path === '/' },
-  { href: '/sessions', title: 'Sessions', here: (path: string) => /^\/(sessions|courses)/.test(path) },
-  {
-    href: '/squad',
-    title: 'Squad',
-    here: (path: string) => ['/squad', '/players', '/challenges'].some((room) => path.startsWith(room)),
-  },
-  { href: '/vows', title: 'Vows', here: (path: string) => path.startsWith('/vows') },
-  { href: '/drills', title: 'Drills', here: (path: string) => path.startsWith('/drills') },
-  { href: '/benches', title: 'Calculators', here: (path: string) => path.startsWith('/benches') },
-  { href: '/places', title: 'Places', here: (path: string) => path.startsWith('/places') },
-];
+  { topic: 'today', screen: screens.today },
+  { topic: 'sessions', screen: screens.sessions },
+  { topic: 'squad', screen: screens.squad },
+  { topic: 'vows', screen: screens.vows },
+  { topic: 'drills', screen: screens.drills },
+  { topic: 'calculators', screen: { title: 'Calculators', route: '/benches' } },
+  { topic: 'places', screen: screens.places },
+] as const;
 
 const aside = [
-  { href: '/find', title: 'Find', icon: Search },
-  { href: '/help', title: 'Help', icon: CircleHelp },
-  { href: '/settings', title: 'Settings', icon: Settings2 },
+  { href: screens.find.route, title: screens.find.title, icon: Search },
+  { href: screens.help.route, title: screens.help.title, icon: CircleHelp },
+  { href: screens.settings.route, title: screens.settings.title, icon: Settings2 },
 ] as const;
 
 const risePx = 5;
@@ -49,8 +46,8 @@ export function Header({ theme }: { theme: 'day' | 'night' }) {
           aria-label="Main"
           className="flex max-w-full flex-wrap items-end sm:flex-nowrap sm:overflow-x-auto sm:overflow-y-hidden"
         >
-          {places.map(({ href, title, here }, index) => {
-            const current = here(path);
+          {places.map(({ topic, screen: { title, route: href } }, index) => {
+            const current = topicOf(path) === topic;
             return (
               <Link
                 key={href}

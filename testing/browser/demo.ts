@@ -1,9 +1,14 @@
-import type { App } from './app';
+import type { InValue } from '@libsql/client';
 
 /*
  * Things of the demo found by what they have, not by where they happen to stand. What a test needs and the demo lacks is
  * said in one sentence.
  */
+
+/** Whatever can be asked of the demo's database. */
+export interface Asks {
+  readonly query: (sql: string, args?: InValue[]) => Promise<Record<string, unknown>[]>;
+}
 
 export interface DemoSession {
   readonly id: string;
@@ -22,7 +27,7 @@ interface SessionAsked {
 }
 
 /** A session on court: the next one that is planned, or the last one that was held, with what is asked for. */
-export async function demoSession(app: App, asked: SessionAsked): Promise<DemoSession> {
+export async function demoSession(app: Asks, asked: SessionAsked): Promise<DemoSession> {
   const { state, title = null, drill = null, player = null } = asked;
   const order = state === 'planned' ? 's.day, s.start_time' : 's.day desc, s.start_time desc';
   const [found] = await app.query(
@@ -39,7 +44,7 @@ export async function demoSession(app: App, asked: SessionAsked): Promise<DemoSe
 }
 
 /** The block of a drill in a session. */
-export async function demoBlock(app: App, sessionId: string, drill: string): Promise<string> {
+export async function demoBlock(app: Asks, sessionId: string, drill: string): Promise<string> {
   const [found] = await app.query(
     `select id from block where session_id = ? and drill_id = ? order by position limit 1`,
     [sessionId, drill],
@@ -49,7 +54,7 @@ export async function demoBlock(app: App, sessionId: string, drill: string): Pro
 }
 
 /** The id of a player of the demo by how the name begins. */
-export async function demoPlayer(app: App, name: string): Promise<string> {
+export async function demoPlayer(app: Asks, name: string): Promise<string> {
   const [found] = await app.query(`select id from player where name like ? order by name limit 1`, [
     `${name}%`,
   ]);

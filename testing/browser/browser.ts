@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { Builder, logging, type WebDriver } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
-import { shiftBrowser } from '../../testing/clock/browser.js';
+import { shiftBrowser } from '../clock/browser.js';
 import { host } from './app';
 import { downloaded, type Download } from './download';
 

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { createClient, type InValue } from '@libsql/client';
 import { startOnFreePort, startServer } from '../../scripts/lib/server.js';
-import { libsqlStandIn } from '../../testing/libsql-server';
+import { libsqlStandIn } from '../libsql-server';
 import { patienceMs } from './page';
 
 export interface App {

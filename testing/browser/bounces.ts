@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
-import { madeRows, taught, thingsOf, type Blow } from '@/core/sound/synth/drills';
-import { sceneWave } from '@/core/sound/synth/scene';
-import { writeWav } from '@/formats/wav';
+import { madeRows, taught, thingsOf, type Blow } from '../../src/core/sound/synth/drills';
+import { sceneWave } from '../../src/core/sound/synth/scene';
+import { writeWav } from '../../src/formats/wav';
 import { microphoneRate, type PlayedMicrophone } from './microphone';
 import type { Page } from './page';
 

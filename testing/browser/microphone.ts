@@ -1,4 +1,4 @@
-import { writeWav } from '@/formats/wav';
+import { writeWav } from '../../src/formats/wav';
 import type { Page } from './page';
 
 /** Samples a second of what is played. */
