@@ -6,7 +6,7 @@ import { done, refused, type Outcome } from '@/core/outcome';
 import { clientApart } from './apart';
 import { migrationsFolder } from './client';
 import { holdsOf, type Holds } from './copies';
-import { applied, newestKnown, notNewer } from './migrations';
+import { applied, newestKnown, canBeBroughtUp } from './migrations';
 import { privateFile } from './private-file';
 import { DatabaseTrouble, troubleOf } from './trouble';
 
@@ -90,7 +90,7 @@ export async function lookThrough(client: Client): Promise<Outcome<Omit<Copied, 
   const db = drizzle(client);
   if ((await applied(db)).length === 0)
     return refused('file', 'This is a database, but no book of Vow Step: choose another file.');
-  await notNewer(db, migrationsFolder());
+  await canBeBroughtUp(db, migrationsFolder());
   const { rows: loose } = await client.execute('PRAGMA foreign_key_check');
   if (loose.length > 0)
     return refused('file', `This copy has ${loose.length} rows that point nowhere: choose another one.`);

@@ -6,7 +6,7 @@ import { clientApart, type ClientApart } from './apart';
 import type { Database } from './database';
 import { giveEpoch } from './epoch';
 import { fileOf, openedFile } from './identity';
-import { notNewer, ours } from './migrations';
+import { canBeBroughtUp, ours } from './migrations';
 import { driverWaitMs, patient } from './patience';
 import { closeToOthers, privateFile } from './private-file';
 import { gathering } from './gather';
@@ -75,7 +75,7 @@ export const migrationsFolder = () => path.join(process.cwd(), 'drizzle');
 export async function migrateDatabase(db: Database): Promise<void> {
   await oneServer(db, async () => {
     await ours(db);
-    await notNewer(db, migrationsFolder());
+    await canBeBroughtUp(db, migrationsFolder());
     await migrate(db, { migrationsFolder: migrationsFolder() });
     await repairText(db);
     await giveEpoch(db);

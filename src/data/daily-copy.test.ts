@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { firstMigrations } from '@/server/testing/first-migrations';
+import { withOneMoreMigration } from '@/server/testing/one-more-migration';
 import { oneBlockSession, problem, scratch, value } from '@/server/testing/scratch';
 import { copiesWithFacts } from './copies';
 import { migrationsFolder, openDatabase } from './client';
@@ -61,11 +61,14 @@ test('a book of an earlier version is copied before it is brought up to date; on
   const file = path.join(folder, 'book.db');
   const db = await openDatabase(`file:${file}`);
   await copyBeforeUpdate(db);
-  await migrate(db, { migrationsFolder: firstMigrations(folder, 7) });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
   await db.run(
     sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('p', 'Ada', 2016, 'tennis', 'right', 0)`,
   );
+  await copyBeforeUpdate(db);
   expect(existsSync(folderOf(file))).toBe(false);
+  const later = withOneMoreMigration('create table probe (n integer)');
+  const cwd = jest.spyOn(process, 'cwd').mockReturnValue(later);
   await copyBeforeUpdate(db);
   const [copy] = await copiesWithFacts(file);
   expect(copy).toMatchObject({
@@ -75,6 +78,8 @@ test('a book of an earlier version is copied before it is brought up to date; on
   await migrate(db, { migrationsFolder: migrationsFolder() });
   await copyBeforeUpdate(db);
   expect(readdirSync(folderOf(file))).toHaveLength(1);
+  cwd.mockRestore();
   db.$client.close();
+  rmSync(later, { recursive: true, force: true });
   rmSync(folder, { recursive: true, force: true });
 });

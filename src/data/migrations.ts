@@ -8,11 +8,14 @@ interface Journal {
   readonly entries: readonly { readonly when: number }[];
 }
 
-/** When the newest migration this version knows was made, milliseconds: what the migrator goes by. */
-export function newestKnown(folder: string): number {
+/** When the migrations this version knows were made, milliseconds: what the migrator goes by. */
+function known(folder: string): number[] {
   const journal = JSON.parse(readFileSync(path.join(folder, 'meta', '_journal.json'), 'utf8')) as Journal;
-  return Math.max(...journal.entries.map((entry) => entry.when));
+  return journal.entries.map((entry) => entry.when);
 }
+
+/** When the newest migration this version knows was made, milliseconds. */
+export const newestKnown = (folder: string): number => Math.max(...known(folder));
 
 /** The migrations a database has had, oldest first, by when they were made; none where it is new. */
 export async function applied(db: Pick<Database, 'all'>): Promise<number[]> {
@@ -39,8 +42,13 @@ export async function ours(db: Pick<Database, 'all'>): Promise<void> {
 /** Tables of whoever brings a database up to date, there before any of ours. */
 const bookkeeping: ReadonlySet<string> = new Set(['__drizzle_migrations', 'vowstep_migrating']);
 
-/** @throws DatabaseTrouble when a database has had migrations this version does not know */
-export async function notNewer(db: Pick<Database, 'all'>, folder: string): Promise<void> {
-  const known = newestKnown(folder);
-  if ((await applied(db)).some((at) => at > known)) throw trouble('newer');
+/**
+ * @throws DatabaseTrouble when a database has had migrations this version does not know: those of a newer version, or fewer
+ *   than the baseline stands for
+ */
+export async function canBeBroughtUp(db: Pick<Database, 'all'>, folder: string): Promise<void> {
+  const newest = (await applied(db)).at(-1);
+  if (newest === undefined) return;
+  if (newest > newestKnown(folder)) throw trouble('newer');
+  if (newest < Math.min(...known(folder))) throw trouble('trial');
 }

@@ -8,6 +8,7 @@ export type TroubleKind =
   | 'gone'
   | 'replaced'
   | 'newer'
+  | 'trial'
   | 'folder'
   | 'strange'
   | 'away'
@@ -42,6 +43,8 @@ const sentences: Readonly<Record<TroubleKind, string>> = {
     'This database belongs to another program, and was left as it is: name another file in VOWSTEP_DATABASE_URL.',
   newer:
     'This database was kept by a newer Vow Step: start that version, or put back a backup of this one with npm run restore FILE.',
+  trial:
+    'This database was kept by a trial version from before the first release: export everything there, and import the file here into a new database.',
   away: 'The database server cannot be reached: Vow Step goes on by itself when it is back. Devices keep their counts.',
   'no-entry':
     'The database server does not let Vow Step in: set VOWSTEP_DATABASE_TOKEN to a token it takes, then start again.',

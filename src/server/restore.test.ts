@@ -13,19 +13,18 @@ import path from 'node:path';
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { createClient } from '@libsql/client';
+import { withOneMoreMigration } from './testing/one-more-migration';
 import { sql } from 'drizzle-orm';
 import { database } from '@/data/open-book';
 import { erasedIds } from '@/data/squad';
 import { finishRestore } from '@/data/restore';
-import { migrate } from 'drizzle-orm/libsql/migrator';
-import { openDatabase, putIntoOneFile } from '@/data/client';
+import { putIntoOneFile } from '@/data/client';
 import { contextIn } from './context';
 import { aboutCopy, copyNow, restoreCopy } from './copies';
 import { addCoach, removeCoach } from './doors/coaches';
 import { signInCoach, whoComes } from './doors/sign-in';
 import { removePlayer, savePlayer } from './squad/squad';
 import { eraseForGood } from './squad/erase';
-import { firstMigrations } from './testing/first-migrations';
 import { makeVowLink, vowLinkState, withdrawVowLinks } from './vows/links';
 import { oneBlockSession, problem, value } from './testing/scratch';
 
@@ -109,34 +108,39 @@ test('a copy is put back while the server runs: what was there is kept, coaches 
   client.close();
 }, 60_000);
 
-test.each([6, 7, 8, 9])(
-  'a copy of version %i is brought up to date on the way',
-  async (version) => {
-    const context = await contextIn();
-    const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 5000 * version }));
-    const copy = path.join(folder, 'backups', name);
-    rmSync(copy);
-    const old = await openDatabase(`file:${copy}`);
-    await migrate(old, { migrationsFolder: firstMigrations(mkdtempSync(path.join(folder, 'm-')), version) });
-    await old.run(
-      sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values ('p', 'Old', 2016, 'tennis', 'right', 0)`,
-    );
-    old.$client.close();
-    expect(value(await aboutCopy(context, name))).toMatchObject({ older: true, holds: { players: 1 } });
-    value(await restoreCopy(context, name));
-    const { db } = await contextIn();
-    expect(await db.all(sql`select name, erased_at_ms as e from player where id = 'p'`)).toEqual([
-      { name: 'Old', e: null },
-    ]);
-    expect(await db.all(sql`select name from coach where removed_at_ms is null`)).toEqual([
-      { name: 'Ottilie' },
-    ]);
-  },
-  60_000,
-);
+test('a copy of a trial version, of before the baseline, is refused with what to do', async () => {
+  const context = await contextIn();
+  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 5000 }));
+  const copy = createClient({ url: `file:${path.join(folder, 'backups', name)}` });
+  await copy.execute('update __drizzle_migrations set created_at = 1');
+  copy.close();
+  expect(problem(await aboutCopy(context, name))).toMatch(/trial version .* export everything there/);
+  expect(problem(await restoreCopy(context, name))).toMatch(/trial version/);
+}, 60_000);
+
+test('a copy of an earlier version is brought up to date on the way', async () => {
+  const context = await contextIn();
+  const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 6000 }));
+  const later = withOneMoreMigration(`update player set name = name || ' later'`);
+  const before = await context.db.all<{ name: string }>(
+    sql`select name from player where erased_at_ms is null order by id`,
+  );
+  const cwd = jest.spyOn(process, 'cwd').mockReturnValue(later);
+  expect(value(await aboutCopy(context, name))).toMatchObject({ older: true });
+  value(await restoreCopy(context, name));
+  const { db } = await contextIn();
+  expect(await db.all(sql`select name from player where erased_at_ms is null order by id`)).toEqual(
+    before.map((one) => ({ name: `${one.name} later` })),
+  );
+  cwd.mockRestore();
+  rmSync(later, { recursive: true, force: true });
+}, 60_000);
 
 test('what is no copy is not put back, and the server goes on', async () => {
   const context = await contextIn();
+  const names = async () =>
+    (await contextIn()).db.all(sql`select name from player where erased_at_ms is null order by id`);
+  const before = await names();
   for (const name of ['nowhere.db', '../book.db', 'daily.db-wal', ''])
     expect(problem(await restoreCopy(context, name))).toContain('There is no copy');
   const { name } = value(await copyNow({ ...context, nowMs: context.nowMs + 90_000 }));
@@ -144,9 +148,8 @@ test('what is no copy is not put back, and the server goes on', async () => {
   copyFileSync(__filename, copy);
   expect(problem(await restoreCopy(context, name))).toContain('database');
   expect(problem(await aboutCopy(context, name))).toContain('database');
-  expect(await (await contextIn()).db.all(sql`select name from player where erased_at_ms is null`)).toEqual([
-    { name: 'Old' },
-  ]);
+  expect(before.length).toBeGreaterThan(0);
+  expect(await names()).toEqual(before);
 }, 60_000);
 
 test('power that goes in a restore leaves one book: the one before, or the restored one', () => {

@@ -3,7 +3,6 @@ import { createHash } from 'node:crypto';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { plainBook } from '@/drills';
 import { makeCircuit } from '@/session/circuits';
@@ -12,7 +11,6 @@ import { openGround } from '@/session/time-plan';
 import { linkState, makeHelperLink } from './log/helper-links';
 import { keepPattern } from './sessions/patterns';
 import { createSession, loadPlan, savePlan } from './sessions/sessions';
-import { firstMigrations } from './testing/first-migrations';
 import { problem, value } from './testing/scratch';
 import { helperView, type HelperView } from './views/helper';
 import { sessionRunView } from './views/session-run';
@@ -26,7 +24,7 @@ const players = [id(11), id(12), id(13)];
 
 test('a book of before circuits: its blocks are done one after the other, its links go on, and a circuit can be made of them', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(folder, 13) });
+  await migrateDatabase(db);
   const token = 'a'.repeat(22);
   const hash = createHash('sha256').update(token).digest('hex');
   const dose = JSON.stringify({ kind: 'row', target: 8, capS: 60 });

@@ -2,13 +2,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { daysLater } from '@/core/planning/weekly';
 import { plainBook } from '@/drills';
 import { makeCourse } from './courses/courses';
 import { loadPlan } from './sessions/sessions';
-import { firstMigrations } from './testing/first-migrations';
 import { ids, value } from './testing/scratch';
 import { courseView } from './views/course';
 import { coursesView } from './views/courses';
@@ -18,7 +16,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 test('a book of before courses has none, keeps its sessions and their circuits, and a course can be made from one', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(folder, 14) });
+  await migrateDatabase(db);
   const newId = ids(9);
   const [session, player, block] = [newId(0), newId(0), newId(0)];
   const part = {

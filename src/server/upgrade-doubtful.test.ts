@@ -12,12 +12,12 @@ test('laps a book holds from before, too short to be run, stand for nothing unti
   const lap = (n: number, blockId: string, value: number) =>
     sql`insert into touch_event (id, block_id, player_id, kind, attempt, value, at_ms, mono_ms, device)
         values (${id(70 + n)}, ${blockId}, ${player}, 'lap', ${n}, ${value}, ${1000 * n}, 0, 'd')`;
-  const { context, sessionId, blockId, close } = await oldBook(19, {
+  const { context, sessionId, blockId, close } = await oldBook({
     ...{ drillId: 'triangle-run', stepId: 'timed-lap' },
     more: ({ sessionId: session, blockId: block }) => [
       sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2014, 'tennis', 'right', 0)`,
       sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,
-      sql`insert into block_player (block_id, player_id) values (${block}, ${player})`,
+      sql`insert into block_player (block_id, player_id, stale) values (${block}, ${player}, 1)`,
       lap(1, block, 0.1),
       lap(2, block, 7.2),
     ],

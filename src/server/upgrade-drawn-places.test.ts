@@ -2,12 +2,10 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { listPlaces } from '@/data/places';
 import { savePlace } from './house/house';
 import { knownPlace } from './readers/known-place';
-import { firstMigrations } from './testing/first-migrations';
 import { ids, value } from './testing/scratch';
 import { sessionSetOutView } from './views/session-set-out';
 
@@ -16,7 +14,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 test('places of before they were drawn are bare, are set out in as before, and can be drawn', async () => {
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(folder, 15) });
+  await migrateDatabase(db);
   const newId = ids(9);
   const [session, player, block, place] = [newId(0), newId(0), newId(0), newId(0)];
   const dose = JSON.stringify({ kind: 'timed', rounds: 2, workS: 20, restS: 20 });

@@ -4,7 +4,7 @@ import { value } from './testing/scratch';
 import { sessionSetOutView } from './views/session-set-out';
 
 test('in a book of before lanes were kept in it none is moved, and one can be', async () => {
-  const { context, sessionId, blockId, close } = await oldBook(17, {
+  const { context, sessionId, blockId, close } = await oldBook({
     drillId: 'marker-touches',
     stepId: 'wide',
   });

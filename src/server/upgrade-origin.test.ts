@@ -4,7 +4,7 @@ import { appendEvents, eventsOfBlocks } from '@/data/log';
 import { oldBook } from './testing/old-book';
 
 test('a book of before ears: what was tapped stays tapped, and what is heard from now on says so', async () => {
-  const { context, blockId, close } = await oldBook(18, { drillId: 'palm-up-bounce', stepId: 'bounce-20-s' });
+  const { context, blockId, close } = await oldBook({ drillId: 'palm-up-bounce', stepId: 'bounce-20-s' });
   const id = (n: number) => `01ARZ3NDEKTSV4RRFFQ69G5F${n}`;
   const mark = (n: number, origin?: string): TouchEvent => ({
     ...{ id: id(70 + n), blockId, playerId: id(60), kind: 'touch', attempt: 1, value: null, ref: null },

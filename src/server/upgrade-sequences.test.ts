@@ -5,7 +5,7 @@ import { value } from './testing/scratch';
 import { sequencesView } from './views/sequences';
 
 test('a book of before there were sequences has none, its plans are as they were, and one can be kept', async () => {
-  const { context, sessionId, close } = await oldBook(16, { drillId: 'shadow-patterns', stepId: 'pivot' });
+  const { context, sessionId, close } = await oldBook({ drillId: 'shadow-patterns', stepId: 'pivot' });
   expect((await sequencesView(context)).sequences).toEqual([]);
   expect(value(await loadPlan(context, sessionId)).blocks[0]).toMatchObject({
     stepId: 'pivot',

@@ -2,31 +2,26 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql, type SQL } from 'drizzle-orm';
-import { migrate } from 'drizzle-orm/libsql/migrator';
 import { migrateDatabase, openDatabase } from '@/data/client';
-import { firstMigrations } from './first-migrations';
 import { ids } from './scratch';
 
 /**
- * For tests: a book as it was when there were so many migrations, with a planned session of one timed block in it, and then
- * brought up to date.
+ * For tests: a database with a planned session of one timed block in it, written as an earlier version would have, without what
+ * came later; and then brought up to date.
  */
-export async function oldBook(
-  migrations: number,
-  {
-    drillId,
-    stepId,
-    more = () => [],
-  }: {
-    readonly drillId: string;
-    readonly stepId: string;
-    /** What else was in it, before it is brought up to date. */
-    readonly more?: (at: { readonly sessionId: string; readonly blockId: string }) => readonly SQL[];
-  },
-) {
+export async function oldBook({
+  drillId,
+  stepId,
+  more = () => [],
+}: {
+  readonly drillId: string;
+  readonly stepId: string;
+  /** What else was in it, before it is brought up to date. */
+  readonly more?: (at: { readonly sessionId: string; readonly blockId: string }) => readonly SQL[];
+}) {
   const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-old-'));
   const db = await openDatabase(`file:${path.join(folder, 'old.db')}`);
-  await migrate(db, { migrationsFolder: firstMigrations(folder, migrations) });
+  await migrateDatabase(db);
   const newId = ids(9);
   const [sessionId, blockId] = [newId(0), newId(0)];
   const dose = JSON.stringify({ kind: 'timed', rounds: 2, workS: 30, restS: 30 });

@@ -1,1 +1,0 @@
-ALTER TABLE `player` ADD `erased_at_ms` integer;

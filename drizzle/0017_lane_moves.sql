@@ -1,1 +1,0 @@
-ALTER TABLE `session` ADD `lane_moves` text;

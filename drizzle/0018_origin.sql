@@ -1,2 +1,0 @@
-ALTER TABLE `attempt` ADD `origin` text;--> statement-breakpoint
-ALTER TABLE `touch_event` ADD `origin` text;
