@@ -54,6 +54,18 @@ const noPatternsOfText = ['NewExpression', 'CallExpression'].map((kind) => ({
   message: 'Write the pattern out, or look for the text itself (includes, indexOf).',
 }));
 
+// An object spread where it is written switches off the check for fields that do not belong there.
+const noInlineSpreads = [
+  {
+    selector: 'ObjectExpression > SpreadElement > ObjectExpression',
+    message: 'Write the fields themselves.',
+  },
+  {
+    selector: 'JSXSpreadAttribute > ObjectExpression',
+    message: 'Write the attributes themselves.',
+  },
+];
+
 export default tseslint.config(
   {
     ignores: [
@@ -67,6 +79,7 @@ export default tseslint.config(
     ],
   },
   ...tseslint.configs.recommended,
+  { rules: { 'no-restricted-syntax': ['error', ...noInlineSpreads] } },
   {
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'import-x': importX },
@@ -97,7 +110,7 @@ export default tseslint.config(
     rules: {
       'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
       'regexp/no-super-linear-move': ['error', { report: 'potential' }],
-      'no-restricted-syntax': ['error', ...noPatternsOfText],
+      'no-restricted-syntax': ['error', ...noInlineSpreads, ...noPatternsOfText],
     },
   },
   {
@@ -123,6 +136,7 @@ export default tseslint.config(
       ],
       'no-restricted-syntax': [
         'error',
+        ...noInlineSpreads,
         ...noPatternsOfText,
         { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Hand in the time.' },
       ],

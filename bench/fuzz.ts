@@ -55,15 +55,17 @@ if (!bundle.ok) throw new Error('The book cannot be taken away.');
 const book = JSON.parse([...bundleText(bundle.value)].join('')) as object;
 
 const event = {
-  ...{
-    id: newId(nowMs),
-    blockId: at.block.id,
-    playerId: at.playerIds[0],
-    kind: 'touch',
-    attempt: 1,
-    value: null,
-  },
-  ...{ ref: null, text: null, atMs: nowMs, monoMs: 1, device: 'fuzz' },
+  id: newId(nowMs),
+  blockId: at.block.id,
+  playerId: at.playerIds[0],
+  kind: 'touch',
+  attempt: 1,
+  value: null,
+  ref: null,
+  text: null,
+  atMs: nowMs,
+  monoMs: 1,
+  device: 'fuzz',
 };
 const sound: Readonly<Record<string, unknown>> = {
   book,
@@ -103,8 +105,14 @@ const forms = await allForms();
 const [homeKey, homeId] = ['ab'.repeat(32), '01M2GVGE4066H857YDVQ6D9KCR'];
 const homeText = writeHomeText(homeId, homeKey, [
   {
-    ...{ id: newId(nowMs), blockId: at.block.id, kind: 'result', attempt: 1, value: 7 },
-    ...{ text: null, atMs: nowMs, origin: null },
+    id: newId(nowMs),
+    blockId: at.block.id,
+    kind: 'result',
+    attempt: 1,
+    value: 7,
+    text: null,
+    atMs: nowMs,
+    origin: null,
   },
 ]);
 const wav = writeWav({

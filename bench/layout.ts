@@ -35,7 +35,9 @@ const place = places[0] as Place;
 const players = Array.from({ length: 12 }, (_, n): SetOutPlayer => {
   const age = 6 + (n % 9);
   return {
-    ...{ id: `p${n}`, name: `Player ${n}`, age },
+    id: `p${n}`,
+    name: `Player ${n}`,
+    age,
     child: layoutChild({ age, sport: 'tennis', heightCm: null, racketIn: null }),
   };
 });

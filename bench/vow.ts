@@ -22,7 +22,12 @@ const today = '2026-11-24';
 const untilDay = isoDay(dayNumber(today) + 83);
 const yard: Home = {
   ...usualHome,
-  ...{ lengthM: 9, widthM: 9, ceilingM: null, wallM: 4, helper: true, lamps: false },
+  lengthM: 9,
+  widthM: 9,
+  ceilingM: null,
+  wallM: 4,
+  helper: true,
+  lamps: false,
   kit: [
     ['racket', 1],
     ['ball', 12],
@@ -42,15 +47,13 @@ const steps = [
 ] as const;
 const vowOf = ([drillId, stepId]: (typeof steps)[number], aim: Vow['aim']): Vow => ({
   parts: [{ drillId, stepId, dose: usualDose(plainBook.step(drillId, stepId)!, player.age), choices: [] }],
-  ...{
-    aim,
-    weekdays: [1, 2, 3, 4, 5, 6, 7],
-    minutes: 5,
-    growth: 0.1,
-    atTime: null,
-    alarm: false,
-    byEar: false,
-  },
+  aim,
+  weekdays: [1, 2, 3, 4, 5, 6, 7],
+  minutes: 5,
+  growth: 0.1,
+  atTime: null,
+  alarm: false,
+  byEar: false,
 });
 const blocks = steps.map(([drillId, stepId], n) =>
   blockOf({ id: `b${n}`, drillId, stepId, dose: usualDose(plainBook.step(drillId, stepId)!, player.age) }),
@@ -78,8 +81,18 @@ function settingWith(promised: ReadonlyMap<number, Booked>): VowSetting {
       });
     }
   return {
-    ...{ book: plainBook, player, records: [], skill: { done: [], levels: [] }, home: yard, today },
-    ...{ fromDay: today, untilDay, rests: () => false, booked, limitedOn: [], reachedDays: 0 },
+    book: plainBook,
+    player,
+    records: [],
+    skill: { done: [], levels: [] },
+    home: yard,
+    today,
+    fromDay: today,
+    untilDay,
+    rests: () => false,
+    booked,
+    limitedOn: [],
+    reachedDays: 0,
   };
 }
 

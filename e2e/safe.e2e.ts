@@ -294,7 +294,9 @@ test('whatever goes wrong, nothing that people wrote is printed', async () => {
     for (const given of [[child], [secret, child], [run.session, child], [run.player, child]])
       await (
         await post('/squad', JSON.stringify(given), {
-          ...{ 'content-type': 'text/plain;charset=UTF-8', 'next-action': id, origin: app.url },
+          'content-type': 'text/plain;charset=UTF-8',
+          'next-action': id,
+          origin: app.url,
         })
       ).text();
   for (const table of breaks)

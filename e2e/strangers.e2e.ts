@@ -112,7 +112,8 @@ test('with a certificate of no authority, what the framework hands on to itself 
   const server = await startOnFreePort(() => ({
     env: {
       VOWSTEP_DATABASE_URL: `file:${path.join(folder, 'book.db')}`,
-      ...{ VOWSTEP_TLS_CERT: cert, VOWSTEP_TLS_KEY: key },
+      VOWSTEP_TLS_CERT: cert,
+      VOWSTEP_TLS_KEY: key,
     },
   }));
   const manifest = JSON.parse(readFileSync('.next/server/server-reference-manifest.json', 'utf8')) as {

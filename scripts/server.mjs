@@ -120,7 +120,9 @@ function answer(request, response) {
   // What a browser says of these is not believed; what the framework hands on to itself says what it said when it came.
   if (request.socket.server !== inner) {
     Object.assign(request.headers, {
-      ...{ 'x-vowstep-address': address, 'x-vowstep-origin': originOf(request), 'x-request-id': id },
+      'x-vowstep-address': address,
+      'x-vowstep-origin': originOf(request),
+      'x-request-id': id,
       [innerHeader]: innerSecret,
     });
     delete request.headers['x-action-forwarded'];
@@ -159,7 +161,9 @@ if (Boolean(VOWSTEP_TLS_CERT) !== Boolean(VOWSTEP_TLS_KEY)) {
 
 // Slow and half-sent requests are ended: headers within 15 s, a whole request within 2 min, looked after every second.
 const patience = {
-  ...{ headersTimeout: 15_000, requestTimeout: 120_000, keepAliveTimeout: 5000 },
+  headersTimeout: 15_000,
+  requestTimeout: 120_000,
+  keepAliveTimeout: 5000,
   connectionsCheckingInterval: 1000,
 };
 const server = VOWSTEP_TLS_CERT

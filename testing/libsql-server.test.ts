@@ -32,7 +32,11 @@ test('every kind of value goes there and back', async () => {
   });
   expect(columns).toEqual(['n', 'x', 's', 'b', 'z']);
   expect({ ...rows[0], b: [...new Uint8Array(rows[0]!.b as ArrayBuffer)] }).toMatchObject({
-    ...{ n: 7, x: 1.5, s: 'Grüße 🎾', z: null, b: [...blob] },
+    n: 7,
+    x: 1.5,
+    s: 'Grüße 🎾',
+    z: null,
+    b: [...blob],
   });
 });
 

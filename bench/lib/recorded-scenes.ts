@@ -39,7 +39,8 @@ export function recordedRow(all: readonly Recorded[], seed: number, snrDb: numbe
   const other = all[(seed + 1 + wholeBetween(random, 0, all.length - 2)) % all.length]!;
   const kind = noiseKinds[wholeBetween(random, 0, noiseKinds.length - 1)]!;
   const blow = (of: Recorded, atS: number): Placed => ({
-    ...{ atS, wave: of.blows[wholeBetween(random, 1, 3)]! },
+    atS,
+    wave: of.blows[wholeBetween(random, 1, 3)]!,
     loud: 10 ** ((1.5 * draw()) / 20),
   });
   const examples = Array.from({ length: 7 }, (_, n) => blow(ours, 3.2 + 0.6 * n + 0.1 * random()));
@@ -58,7 +59,10 @@ export function recordedRow(all: readonly Recorded[], seed: number, snrDb: numbe
   const scene = mixed(placed, atS + 0.5, noiseWave(kind, atS + 0.5, random, rate), snrDb);
   const learnt = learn('ours', 'table', heard);
   const { rows } = heardRows(impactsIn(scene, rate), {
-    ...{ learnt: learnt ? [learnt] : [], echoes: echoesOf(heard), counts: ['ours'], ends: [] },
+    learnt: learnt ? [learnt] : [],
+    echoes: echoesOf(heard),
+    counts: ['ours'],
+    ends: [],
     periodS: { least: 0.22, most: 1.2 },
   });
   const found = rows.flatMap((row) => row.touches);

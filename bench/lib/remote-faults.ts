@@ -47,8 +47,17 @@ export async function remoteFaults(faults: number, random: () => number): Promis
   const counts = Object.fromEntries(kinds.map((kind) => [kind, 0]));
   let monoMs = 1;
   const event = (kind: 'start' | 'touch'): TouchEvent => ({
-    ...{ id: newId(), blockId, playerId: kind === 'start' ? null : club.playerIds[0]!, kind, attempt: 1 },
-    ...{ value: null, ref: null, text: null, atMs: Date.now(), monoMs: (monoMs += 100), device: 'remote' },
+    id: newId(),
+    blockId,
+    playerId: kind === 'start' ? null : club.playerIds[0]!,
+    kind,
+    attempt: 1,
+    value: null,
+    ref: null,
+    text: null,
+    atMs: Date.now(),
+    monoMs: (monoMs += 100),
+    device: 'remote',
   });
   const post = async (which: number, events: readonly TouchEvent[], signal = AbortSignal.timeout(40_000)) => {
     try {
@@ -126,7 +135,9 @@ export async function remoteFaults(faults: number, random: () => number): Promis
   rmSync(folder, { recursive: true, force: true });
   const stored = new Set(rows.map((row) => String(row.id)));
   return {
-    ...{ faults, counts, touches: meant.size },
+    faults,
+    counts,
+    touches: meant.size,
     lost: [...meant].filter((id) => !stored.has(id)).length,
     doubled: rows.filter((row) => Number(row.n) > 1 || !meant.has(String(row.id))).length,
   };

@@ -110,7 +110,10 @@ const rows: Scene = (seed, snrDb) => {
   const { wave, impacts } = heard(at, { ...made, blows });
   const got = heardRows(impacts, {
     ...taught,
-    ...{ counts: ['strings'], ends: ['floor'], periodS: { least: 0.22, most: 1.2 }, untilS: made.seconds },
+    counts: ['strings'],
+    ends: ['floor'],
+    periodS: { least: 0.22, most: 1.2 },
+    untilS: made.seconds,
   });
   const found = got.rows.filter(({ touches }) => touches.length > 1);
   return {
@@ -119,7 +122,8 @@ const rows: Scene = (seed, snrDb) => {
       made.truth.touches,
       got.rows.flatMap(({ touches }) => touches),
     ),
-    ...{ wave, rate: at.room.rate },
+    wave,
+    rate: at.room.rate,
     rows: lengths.map((wanted, index) => {
       const { count, from, to } = found[index]?.howMany ?? { count: 0, from: 0, to: 0 };
       return [wanted, found.length > lengths.length ? 0 : count, wanted >= from && wanted <= to] as const;
@@ -139,14 +143,18 @@ const walls: Scene = (seed, snrDb) => {
   const { cycleS, walls } = made.truth;
   const got = heardRows(impacts, {
     ...taught,
-    ...{ counts: ['wall'], ends: [], varies: 0.28, untilS: made.seconds },
+    counts: ['wall'],
+    ends: [],
+    varies: 0.28,
+    untilS: made.seconds,
     periodS: { least: 0.5 * cycleS, most: 1.6 * cycleS },
   });
   const all = got.rows.flatMap(({ touches }) => touches);
   return {
     ...nothing,
     ...against(walls, all),
-    ...{ wave, rate: at.room.rate },
+    wave,
+    rate: at.room.rate,
     rows: [
       [
         walls.length,
@@ -175,7 +183,8 @@ const claps: Scene = (seed, snrDb) => {
       truth,
       got.tosses.flatMap((toss) => toss.claps),
     ),
-    ...{ wave, rate: at.room.rate },
+    wave,
+    rate: at.room.rate,
     claps: tosses.map((wanted, index) => {
       const toss = got.tosses.find(({ atS }) => Math.abs(atS - caughtAt[index]!) < 0.6);
       return [wanted, toss?.howMany.count ?? 0] as const;
@@ -193,7 +202,12 @@ const catches: Scene = (seed, snrDb) => {
   const starts = made.blows.filter(({ atS }, n) => n === 0 || atS - made.blows[n - 1]!.atS > 0.5);
   return {
     ...nothing,
-    ...{ hit: 0, missed: 0, wrong: 0, offMs: [], wave, rate: at.room.rate },
+    hit: 0,
+    missed: 0,
+    wrong: 0,
+    offMs: [],
+    wave,
+    rate: at.room.rate,
     grades: starts.map(
       ({ atS }, n) => [wanted[n]!, got.find((one) => Math.abs(one.atS - atS) < 0.03)?.grade ?? null] as const,
     ),
@@ -208,11 +222,19 @@ const even: Scene = (seed, snrDb) => {
   const { wave, impacts } = heard(at, made);
   const got = heardRows(impacts, {
     ...taught,
-    ...{ counts: ['strings'], ends: [], periodS: { least: 0.22, most: 1.2 }, untilS: made.seconds },
+    counts: ['strings'],
+    ends: [],
+    periodS: { least: 0.22, most: 1.2 },
+    untilS: made.seconds,
   });
   return {
     ...nothing,
-    ...{ hit: 0, missed: 0, wrong: 0, offMs: [], wave, rate: at.room.rate },
+    hit: 0,
+    missed: 0,
+    wrong: 0,
+    offMs: [],
+    wave,
+    rate: at.room.rate,
     evenness: [made.truth.spreadCm, evennessCm(got.rows) ?? Infinity],
   };
 };

@@ -78,8 +78,17 @@ function goalCase(book: Book, drill: Drill, step: Step, band: AgeBand, change: s
     [row ? courtS + 1e-6 < activeS : Math.abs(courtS - activeS) > 0.01, 'runs another time than planned'],
   ];
   return {
-    ...{ drillId: drill.id, stepId: step.id, band, change, dose: doseInWords(dose) },
-    ...{ aim, mark: mark.result, most, tooShort, planS: activeS, courtS },
+    drillId: drill.id,
+    stepId: step.id,
+    band,
+    change,
+    dose: doseInWords(dose),
+    aim,
+    mark: mark.result,
+    most,
+    tooShort,
+    planS: activeS,
+    courtS,
     flags: wrong.flatMap(([is, words]) => (is ? [words] : [])),
   };
 }

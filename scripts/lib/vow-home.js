@@ -133,7 +133,9 @@ export async function buildVowHome() {
   const woff2 = part('woff2', face());
   const addresses = {
     ...scripts,
-    ...{ css: part('css', faceRule(woff2) + css), face: woff2, earWorker: part('js', worker) },
+    css: part('css', faceRule(woff2) + css),
+    face: woff2,
+    earWorker: part('js', worker),
   };
   put(names, JSON.stringify(addresses));
   const all = new Set(Object.values(addresses).flat());

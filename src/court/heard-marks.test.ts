@@ -14,8 +14,16 @@ import { triesOnCourt } from './tries-on-court';
 const drill = (id: string) => catalogue.find((one) => one.id === id)!;
 const stepOf = (drillId: string, stepId: string) => drill(drillId).steps.find(({ id }) => id === stepId)!;
 const clock = (kind: EventKind, atMs: number): TouchEvent => ({
-  ...{ id: `${atMs} ${kind}`, blockId: 'b', playerId: null, kind, attempt: 1, value: null, ref: null },
-  ...{ atMs, monoMs: atMs, device: 'd' },
+  id: `${atMs} ${kind}`,
+  blockId: 'b',
+  playerId: null,
+  kind,
+  attempt: 1,
+  value: null,
+  ref: null,
+  atMs,
+  monoMs: atMs,
+  device: 'd',
 });
 const row = (times: readonly number[], endedBy: HeardRow['endedBy']): HeardRow => ({
   touches: times.map((atS) => ({ atS, sure: 0.95, heard: true })),
@@ -23,7 +31,9 @@ const row = (times: readonly number[], endedBy: HeardRow['endedBy']): HeardRow =
   endedBy,
 });
 const rows = (...all: HeardRow[]): Heard => ({
-  ...{ by: 'rows', evennessCm: null, turns: null },
+  by: 'rows',
+  evennessCm: null,
+  turns: null,
   rows: { rows: all, all: { count: 0, from: 0, to: 0 }, periodS: 0.5, leftOut: [] },
 });
 const startMs = 100_000;
@@ -31,12 +41,21 @@ const where = { tries: 0, attempts: 0 };
 type OnCourt = Omit<Parameters<typeof triesOnCourt>[0], 'measure'> & { readonly step: Step };
 const heardMarks = (heard: Heard, { step, ...court }: OnCourt) =>
   heardIn.heardMarks(heard, {
-    ...{ blockId: 'b', playerId: 'p', startMs, step },
+    blockId: 'b',
+    playerId: 'p',
+    startMs,
+    step,
     tryAt: triesOnCourt({ measure: step.measure, ...court }),
   });
 const asEvents = (marks: ReturnType<typeof heardMarks>['marks']): TouchEvent[] =>
   marks.map((mark, n) => ({
-    ...{ id: String(1000 + n), value: null, ref: null, monoMs: 0, device: 'd', attempt: 1, atMs: 0 },
+    id: String(1000 + n),
+    value: null,
+    ref: null,
+    monoMs: 0,
+    device: 'd',
+    attempt: 1,
+    atMs: 0,
     ...mark,
   }));
 
@@ -45,12 +64,10 @@ test('rows go into the log touch by touch at their own moments, and count as the
   const heard = rows(row([1, 1.5, 2], 'floor'), row([5, 5.5, 6, 6.5], null));
   const { marks, outside } = heardMarks(heard, {
     ...where,
-    ...{
-      step,
-      dose: { kind: 'row', target: 20, capS: 60 },
-      phases: [],
-      clockEvents: [clock('start', 90_000)],
-    },
+    step,
+    dose: { kind: 'row', target: 20, capS: 60 },
+    phases: [],
+    clockEvents: [clock('start', 90_000)],
   });
   expect(outside).toBe(0);
   expect(marks.map(({ kind }) => kind).join(' ')).toBe('touch touch touch drop touch touch touch touch');
@@ -64,7 +81,11 @@ test('rows go into the log touch by touch at their own moments, and count as the
   expect(keptAs(marks, 'row')).toEqual([3, 4]);
   // Another row heard later does not go on with the one that had no end.
   const again = heardMarks(rows(row([9, 9.5], null)), {
-    ...{ ...where, step, attempts: attempts.length, phases: [], clockEvents: [clock('start', 90_000)] },
+    ...where,
+    step,
+    attempts: attempts.length,
+    phases: [],
+    clockEvents: [clock('start', 90_000)],
     dose: { kind: 'row', target: 20, capS: 60 },
   });
   const both = tally(
@@ -90,7 +111,10 @@ test('in a time box only what falls into the work counts, each in its own round,
   ];
   const heard = rows(row([2, 3, 4], 'pause'), row([12.5], 'pause'), row([20, 21], null));
   const { marks, outside } = heardMarks(heard, {
-    ...{ ...where, step, phases, clockEvents },
+    ...where,
+    step,
+    phases,
+    clockEvents,
     dose: { kind: 'timed', rounds: 2, workS: 10, restS: 5 },
   });
   expect(marks.map(({ attempt }) => attempt)).toEqual([1, 1, 1, 2, 2]);
@@ -100,15 +124,21 @@ test('in a time box only what falls into the work counts, each in its own round,
 test('a toss counts when its claps are there and it was caught', () => {
   const step = stepOf('clap-and-catch', 'three-claps');
   const toss = (atS: number, claps: number, caught: boolean) => ({
-    ...{ atS, caught, howMany: { count: claps, from: claps, to: claps } },
+    atS,
+    caught,
+    howMany: { count: claps, from: claps, to: claps },
     claps: Array.from({ length: claps }, (_, n) => ({ atS: atS - 1 + n / 5, sure: 1, heard: true })),
   });
   const heard: Heard = {
-    ...{ by: 'claps', leftOut: [] },
+    by: 'claps',
+    leftOut: [],
     tosses: [toss(2, 3, true), toss(5, 2, true), toss(8, 4, true), toss(11, 3, false)],
   };
   const { marks } = heardMarks(heard, {
-    ...{ ...where, step, phases: [], clockEvents: [clock('start', 90_000)] },
+    ...where,
+    step,
+    phases: [],
+    clockEvents: [clock('start', 90_000)],
     dose: { kind: 'row', target: 10, capS: 60 },
   });
   expect(marks.map(({ kind }) => kind)).toEqual(['touch', 'drop', 'touch', 'drop']);
@@ -117,13 +147,21 @@ test('a toss counts when its claps are there and it was caught', () => {
 test('catches get the points of the step’s own grades', () => {
   const step = stepOf('quietest-ten', 'head-high');
   const heard: Heard = {
-    ...{ by: 'catches', leftOut: [] },
+    by: 'catches',
+    leftOut: [],
     catches: (['silent', 'buzz', 'bounced'] as const).map((grade, n) => ({
-      ...{ atS: 1 + n, grade, overDb: -10, bounces: 0, sure: 0.9 },
+      atS: 1 + n,
+      grade,
+      overDb: -10,
+      bounces: 0,
+      sure: 0.9,
     })),
   };
   const { marks } = heardMarks(heard, {
-    ...{ ...where, step, phases: [], clockEvents: [clock('start', 90_000)] },
+    ...where,
+    step,
+    phases: [],
+    clockEvents: [clock('start', 90_000)],
     dose: { kind: 'shots', shots: 10, ballsAtHand: 10, collectS: 0 },
   });
   expect(marks.map(({ kind, value }) => [kind, value])).toEqual([
@@ -142,8 +180,11 @@ test('how even bounces were is the same number heard and kept: what was not hear
   );
   const heardTwice = rows({ ...first, touches }, row([8, 8.49, 9, 9.52], null));
   const { marks } = heardMarks(heardTwice, {
-    ...{ ...where, step, phases: [{ kind: 'work', seconds: 60, round: 1, turn: 1 }] },
-    ...{ clockEvents: [clock('start', startMs)], dose: { kind: 'timed', rounds: 1, workS: 60, restS: 0 } },
+    ...where,
+    step,
+    phases: [{ kind: 'work', seconds: 60, round: 1, turn: 1 }],
+    clockEvents: [clock('start', startMs)],
+    dose: { kind: 'timed', rounds: 1, workS: 60, restS: 0 },
   });
   const [kept, ...more] = keptAs(marks, 'steadiness');
   expect(more).toEqual([]);
@@ -155,14 +196,16 @@ test('at home rows are tries of their own, and a time counts what falls into it 
   const rowStep = stepOf('palm-up-bounce', 'row-20');
   const two = rows(row([1, 1.5, 2], 'floor'), row([5, 5.5], null));
   const inRows = heardIn.heardMarks(two, {
-    ...{ ...home, step: rowStep },
+    ...home,
+    step: rowStep,
     tryAt: triesAtHome({ measure: 'row', next: 4, box: null }),
   });
   expect(inRows.outside).toBe(0);
   expect(inRows.marks.map(({ attempt }) => attempt)).toEqual([4, 4, 4, 4, 5, 5]);
   expect(keptAs(inRows.marks, 'row')).toEqual([3, 2]);
   const inTime = heardIn.heardMarks(rows(row([0.5, 2, 21.7, 21.9], null)), {
-    ...{ ...home, step: stepOf('palm-up-bounce', 'bounce-20-s') },
+    ...home,
+    step: stepOf('palm-up-bounce', 'bounce-20-s'),
     tryAt: triesAtHome({ measure: 'count', next: 2, box: { fromMs: startMs + 1000, workS: 20 } }),
   });
   expect(inTime.outside).toBe(2);

@@ -24,7 +24,8 @@ const endsAfterS = 0.3;
 function marksOf(heard: Heard, step: HeardStep): HeardMark[] {
   if (heard.by === 'catches')
     return heard.catches.map(({ atS, grade }) => ({
-      ...{ kind: 'grade', atS },
+      kind: 'grade',
+      atS,
       value: (step.zones ?? [])[catchGrades.indexOf(grade)]?.points ?? 0,
     }));
   if (heard.by === 'claps')
@@ -90,7 +91,13 @@ export function heardMarks(
 /** What marks come to in the log: the result of each attempt they make, by the one reducer. */
 export function keptAs(marks: readonly NewEvent[], measure: Measure): (number | null)[] {
   const events = marks.map((mark, n) => ({
-    ...{ value: null, ref: null, attempt: 1, atMs: 0, monoMs: 0, device: '', id: String(n).padStart(6, '0') },
+    value: null,
+    ref: null,
+    attempt: 1,
+    atMs: 0,
+    monoMs: 0,
+    device: '',
+    id: String(n).padStart(6, '0'),
     ...mark,
   }));
   return tally(events, measure).attempts.map(({ result }) => result);
@@ -99,5 +106,7 @@ export function keptAs(marks: readonly NewEvent[], measure: Measure): (number | 
 /** The longest row that was heard. */
 export const longestRow = ({ rows }: HeardRows): HowMany =>
   rows.reduce<HowMany>((best, { howMany }) => (howMany.count > best.count ? howMany : best), {
-    ...{ count: 0, from: 0, to: 0 },
+    count: 0,
+    from: 0,
+    to: 0,
   });

@@ -5,8 +5,17 @@ import { keptTogether } from './kept-together';
 
 const newId = monotonicFactory();
 const made = (kind: EventKind, atMs: number, more: Partial<TouchEvent> = {}): TouchEvent => ({
-  ...{ id: newId(atMs), blockId: 'b', playerId: 'p', kind, attempt: 1, value: null, ref: null },
-  ...{ atMs, monoMs: atMs, device: 'd', ...more },
+  id: newId(atMs),
+  blockId: 'b',
+  playerId: 'p',
+  kind,
+  attempt: 1,
+  value: null,
+  ref: null,
+  atMs,
+  monoMs: atMs,
+  device: 'd',
+  ...more,
 });
 const undone = (of: readonly TouchEvent[], atMs: number) =>
   of.map(({ id }) => made('undo', atMs, { ref: id }));

@@ -84,7 +84,11 @@ export async function attach(log: Log, group: HeldGroup, blockId: string, latest
   await Promise.all(
     standing(group).map(({ kind, attempt, value, text, atMs }) =>
       log.log({
-        ...{ blockId, playerId, kind, value, text },
+        blockId,
+        playerId,
+        kind,
+        value,
+        text,
         attempt: Math.min(1000, attempt + offset),
         atMs: Math.min(atMs, latestMs),
       }),

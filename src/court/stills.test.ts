@@ -2,7 +2,9 @@ import 'fake-indexeddb/auto';
 import { dropStill, keepStill, restoreStill, stillsOf, sweepStills } from './stills';
 
 const still = (playerId: string, atMs: number) => ({
-  ...{ playerId, atMs, words: `At ${atMs}` },
+  playerId,
+  atMs,
+  words: `At ${atMs}`,
   picture: new Blob(['x'], { type: 'image/jpeg' }),
 });
 

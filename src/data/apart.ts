@@ -147,7 +147,11 @@ export function clientApart(file: string, waitMs: number = driverWaitMs): Client
       open = false;
     };
     return {
-      ...{ execute, batch, executeMultiple, commit: finish('commit'), rollback: finish('rollback') },
+      execute,
+      batch,
+      executeMultiple,
+      commit: finish('commit'),
+      rollback: finish('rollback'),
       close: () => void finish('rollback')().catch(() => undefined),
       get closed() {
         return !open;
@@ -155,7 +159,12 @@ export function clientApart(file: string, waitMs: number = driverWaitMs): Client
     } as Transaction;
   };
   return {
-    ...{ execute, batch, executeMultiple, transaction, end: close, protocol: 'file' },
+    execute,
+    batch,
+    executeMultiple,
+    transaction,
+    end: close,
+    protocol: 'file',
     close: () => void close(),
     migrate: async (...args: unknown[]) => (await call<Flat[]>('migrate', ...args)).map(resultOf),
     sync: () => Promise.resolve(undefined),

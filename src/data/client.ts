@@ -41,7 +41,10 @@ async function openFile(url: string, file: string): Promise<Database> {
   closeToOthers(file, `${file}-wal`, `${file}-shm`);
   await client.execute('PRAGMA journal_mode = WAL');
   return Object.assign(drizzle(client, { schema }), {
-    ...{ $written: written, $stands: stands, $writer: drizzle(writing, { schema }), $file: openedFile(file) },
+    $written: written,
+    $stands: stands,
+    $writer: drizzle(writing, { schema }),
+    $file: openedFile(file),
   });
 }
 
@@ -61,7 +64,8 @@ function openServer(url: string, authToken?: string): Database {
   const execute = gathering(direct);
   const { client, written, stands } = readingBeside(gathered, {
     version: async () => (await execute('select max(n) as n from write_mark')).rows[0]?.n ?? 0,
-    ...{ holdsMs: serverHoldsMs, ahead: true },
+    holdsMs: serverHoldsMs,
+    ahead: true,
   });
   return Object.assign(drizzle(client, { schema }), { $written: written, $stands: stands, $direct: direct });
 }

@@ -123,8 +123,24 @@ export async function everythingAbout(db: Executor, id: string) {
       .orderBy(asc(session.day)),
   ]);
   return {
-    ...{ player: own, focuses, fit, schools, places, sessions, attempts, decisions, notes, events },
-    ...{ ledgers, counting, challenges, results, homes, vows, vowDays, courses },
+    player: own,
+    focuses,
+    fit,
+    schools,
+    places,
+    sessions,
+    attempts,
+    decisions,
+    notes,
+    events,
+    ledgers,
+    counting,
+    challenges,
+    results,
+    homes,
+    vows,
+    vowDays,
+    courses,
   };
 }
 export type Everything = NonNullable<Awaited<ReturnType<typeof everythingAbout>>>;

@@ -22,7 +22,11 @@ export async function fociOf(db: Executor, playerId: string): Promise<FocusRow[]
     .where(eq(focus.playerId, playerId))
     .orderBy(asc(focus.sinceMs));
   return rows.map(({ focus: own, goal, counts }) => ({
-    ...{ id: own.id, text: own.text, sinceMs: own.sinceMs, untilMs: own.untilMs, goal },
+    id: own.id,
+    text: own.text,
+    sinceMs: own.sinceMs,
+    untilMs: own.untilMs,
+    goal,
     drillIds:
       counts === null ? [] : (JSON.parse(counts) as [string, string | null][]).map(([drill]) => drill),
   }));

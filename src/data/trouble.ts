@@ -83,8 +83,13 @@ const kinds: Readonly<Record<string, TroubleKind>> = {
 
 /** What a server answers by its number, where it is no answer of the database. */
 const statuses: Readonly<Record<number, TroubleKind>> = {
-  ...{ 401: 'no-entry', 403: 'no-entry' },
-  ...{ 429: 'away', 500: 'away', 502: 'away', 503: 'away', 504: 'away' },
+  401: 'no-entry',
+  403: 'no-entry',
+  429: 'away',
+  500: 'away',
+  502: 'away',
+  503: 'away',
+  504: 'away',
 };
 
 /** The trouble behind an error, however often it was wrapped; null for one that is about something else. */

@@ -110,7 +110,15 @@ export async function daysOfVows(db: Executor, ids: readonly string[]): Promise<
     sql`select * from vow_day where vow_id in (${idList(ids)}) order by day, vow_id, part`,
   );
   return rows.map(([vowId, day, part, drillId, stepId, dose, sessionId, blockId, state]) => ({
-    ...{ vowId, day, part, drillId, stepId, dose, sessionId, blockId, state },
+    vowId,
+    day,
+    part,
+    drillId,
+    stepId,
+    dose,
+    sessionId,
+    blockId,
+    state,
   }));
 }
 
@@ -180,7 +188,12 @@ export async function attemptsOfVows(db: Executor, vowIds: readonly string[]): P
         where d.vow_id in (${idList(vowIds)}) order by d.day, a.block_id, a.number`,
   );
   return rows.map(([blockId, stepId, result, touches, drops, reported, startedMs]) => ({
-    ...{ blockId, stepId, result, touches, drops, startedMs },
+    blockId,
+    stepId,
+    result,
+    touches,
+    drops,
+    startedMs,
     reported: reported === 1,
     whole: result === null && drops === 0,
   }));

@@ -28,8 +28,13 @@ export function buildCase(seed: number): BuildCase {
   const place = grounds[seed % grounds.length]!;
   const bookedMin = 5 * whole(3, 24);
   const players = Array.from({ length: count }, (_, n) => ({
-    ...{ id: `p${n}`, name: `Child ${n + 1}`, age: youngest + whole(0, 3), careNote: '' },
-    ...{ weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} },
+    id: `p${n}`,
+    name: `Child ${n + 1}`,
+    age: youngest + whole(0, 3),
+    careNote: '',
+    weekLoad: noLoadSum,
+    dayLoad: noLoadSum,
+    lastDone: {},
   }));
   const { drills } = plainBook;
   const facts = players.map<ChildFacts>(({ id }) => ({
@@ -48,7 +53,12 @@ export function buildCase(seed: number): BuildCase {
   return {
     name: `${count} children, ${bookedMin} min, ${place?.name ?? 'anywhere'}`,
     setting: {
-      ...{ book: plainBook, players, records: [], bookedMin, startTime: '16:30', airC: null },
+      book: plainBook,
+      players,
+      records: [],
+      bookedMin,
+      startTime: '16:30',
+      airC: null,
       ground: { place, atHand: kitAtHand(kit as unknown as Record<string, number>) },
     },
     facts,

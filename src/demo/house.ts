@@ -136,14 +136,20 @@ export const keptAsPattern = { of: 'Hands and strokes', title: 'Strokes on a dry
 /** Challenges that are on: for one sport, or for everybody. */
 export const challenges = [
   {
-    ...{ title: 'Marker week', kind: 'level', sport: 'tennis' },
-    ...{ drillId: 'marker-touches', stepId: 'called' },
+    title: 'Marker week',
+    kind: 'level',
+    sport: 'tennis',
+    drillId: 'marker-touches',
+    stepId: 'called',
     rules: 'Markers two steps apart for the small ones, three for the others.',
     attempts: 6,
   },
   {
-    ...{ title: 'Into the rings, together', kind: 'together', sport: null },
-    ...{ drillId: 'ring-target', stepId: 'fed-forehand' },
+    title: 'Into the rings, together',
+    kind: 'together',
+    sport: null,
+    drillId: 'ring-target',
+    stepId: 'fed-forehand',
     rules: 'First bounce counts.',
     goal: 120,
   },

@@ -80,8 +80,14 @@ async function keptOne(
       return done.map(({ atS, ...mark }): TouchEvent => {
         atMs = startMs + Math.round(atS * 1000);
         return {
-          ...{ id: there.newId(), blockId, playerId, ref: null, device: 'phone', ...mark },
-          ...{ atMs, monoMs: atMs - there.nowMs },
+          id: there.newId(),
+          blockId,
+          playerId,
+          ref: null,
+          device: 'phone',
+          ...mark,
+          atMs,
+          monoMs: atMs - there.nowMs,
         };
       });
     });

@@ -17,12 +17,22 @@ export interface KnownSequence {
 }
 
 const table = (id: string, name: string, line: string, stepId: string | null = null): KnownSequence => ({
-  ...{ id, name, sport: 'table tennis', ground: 'table', line, origin: 'practice' },
+  id,
+  name,
+  sport: 'table tennis',
+  ground: 'table',
+  line,
+  origin: 'practice',
   of: stepId === null ? null : { drillId: 'shadow-patterns', stepId },
 });
 
 const court = (id: string, name: string, line: string, stepId: string | null = null): KnownSequence => ({
-  ...{ id, name, sport: 'tennis', ground: 'chalk', line, origin: 'ours' },
+  id,
+  name,
+  sport: 'tennis',
+  ground: 'chalk',
+  line,
+  origin: 'ours',
   of: stepId === null ? null : { drillId: 'court-patterns', stepId },
 });
 
@@ -36,7 +46,11 @@ const spacing = (
 ): KnownSequence => ({
   id: `spacing-${stance}-${stepId}`,
   name: `Spacing, ${stance}: ${name}`,
-  ...{ sport: 'tennis', ground, line, feet, origin: 'practice' },
+  sport: 'tennis',
+  ground,
+  line,
+  feet,
+  origin: 'practice',
   of: { drillId: `spacing-${stance}`, stepId },
 });
 

@@ -61,6 +61,8 @@ export function pacedStep(drill: Pick<Drill, 'id' | 'space' | 'sports'>, step: U
   };
 }
 const fourBands = <T>(of: (band: AgeBand) => T): Record<AgeBand, T> => ({
-  ...{ '4-6': of('4-6'), '7-9': of('7-9') },
-  ...{ '10-12': of('10-12'), '13-16': of('13-16') },
+  '4-6': of('4-6'),
+  '7-9': of('7-9'),
+  '10-12': of('10-12'),
+  '13-16': of('13-16'),
 });

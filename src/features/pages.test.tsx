@@ -72,7 +72,11 @@ test('an empty squad says what goes there', () => {
     words(
       <Squad
         view={{
-          ...{ players: [], takenOff: [], year: 2026, all: 0, filter: noFilter },
+          players: [],
+          takenOff: [],
+          year: 2026,
+          all: 0,
+          filter: noFilter,
           choices: { places: [], coaches: [], weeks: [] },
         }}
       />,

@@ -2,8 +2,14 @@ import fc from 'fast-check';
 import { readClubResults, writeClubResults, type ClubResults } from './challenge';
 
 const own: ClubResults = {
-  ...{ club: 'Quayside', title: 'Marker week', kind: 'level', drillId: 'marker-touches', stepId: 'called' },
-  ...{ fromDay: '2026-11-21', untilDay: '2026-12-04', results: [86, 12, 50] },
+  club: 'Quayside',
+  title: 'Marker week',
+  kind: 'level',
+  drillId: 'marker-touches',
+  stepId: 'called',
+  fromDay: '2026-11-21',
+  untilDay: '2026-12-04',
+  results: [86, 12, 50],
 };
 const read = (input: unknown) => readClubResults(input);
 

@@ -2,20 +2,16 @@ import ICAL from 'ical.js';
 import { vowCalendarOf, type CalendarVowDay } from './vow-calendar';
 
 const day: CalendarVowDay = {
-  ...{
-    uid: 'a@vowstep',
-    title: 'Palm-up bounce',
-    words: 'Get 20 in a row.',
-    day: '2027-03-28',
-    atTime: null,
-  },
-  ...{
-    minutes: 5,
-    alarm: false,
-    cancelled: false,
-    sequence: 3,
-    changedAtMs: Date.parse('2027-03-20T10:00:00Z'),
-  },
+  uid: 'a@vowstep',
+  title: 'Palm-up bounce',
+  words: 'Get 20 in a row.',
+  day: '2027-03-28',
+  atTime: null,
+  minutes: 5,
+  alarm: false,
+  cancelled: false,
+  sequence: 3,
+  changedAtMs: Date.parse('2027-03-20T10:00:00Z'),
 };
 const read = (text: string) =>
   new ICAL.Component(ICAL.parse(text) as never)

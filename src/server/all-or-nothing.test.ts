@@ -19,8 +19,14 @@ type Box = Awaited<ReturnType<typeof scratch>>;
 const step = plainBook.step('palm-up-bounce', 'row-20')!;
 const promise = {
   parts: [{ drillId: 'palm-up-bounce', stepId: 'row-20', dose: step.doses['10-12'], choices: [] }],
-  ...{ aim: { kind: 'habit' }, weekdays: [1, 2, 3, 4, 5], minutes: 4, growth: 0, atTime: null, alarm: false },
-  ...{ fromDay: '2026-11-24', untilDay: '2026-12-04' },
+  aim: { kind: 'habit' },
+  weekdays: [1, 2, 3, 4, 5],
+  minutes: 4,
+  growth: 0,
+  atTime: null,
+  alarm: false,
+  fromDay: '2026-11-24',
+  untilDay: '2026-12-04',
 };
 
 async function world({ context }: Box) {
@@ -75,7 +81,10 @@ const cases: readonly (readonly [
     'insert',
     ({ context, sessionId }) =>
       makeCourse(context, {
-        ...{ title: 'Course', drillId: 'palm-up-bounce', stepId: 'row-50', fromId: sessionId },
+        title: 'Course',
+        drillId: 'palm-up-bounce',
+        stepId: 'row-50',
+        fromId: sessionId,
         days: ['2026-12-01', '2026-12-08', '2026-12-15', '2026-12-22'],
       }),
   ],

@@ -63,13 +63,17 @@ async function vowsCalendar(context: Context, token: string): Promise<string | n
               return step ? `${step.title}. ${plainDose(step, dose)}` : '';
             })
             .join('\n'),
-          ...{ day, atTime: vow.atTime, minutes: vow.minutes, alarm: vow.alarm },
+          day,
+          atTime: vow.atTime,
+          minutes: vow.minutes,
+          alarm: vow.alarm,
           cancelled:
             !asked ||
             removedAtMs !== null ||
             (endedOn !== null && day > endedOn) ||
             rests(pauses, dayNumber(day)),
-          ...{ sequence: revision - 1, changedAtMs },
+          sequence: revision - 1,
+          changedAtMs,
         })),
     ),
     'Vows',
@@ -87,7 +91,12 @@ async function sessionsCalendar(context: Context, token: string): Promise<string
     sessions
       .filter(({ notHeld }) => notHeld === null)
       .map(({ id, title, day, startTime, bookedMin, placeName, createdAtMs }) => ({
-        ...{ title, day, startTime, bookedMin, placeName, changedAtMs: createdAtMs },
+        title,
+        day,
+        startTime,
+        bookedMin,
+        placeName,
+        changedAtMs: createdAtMs,
         uid: uidOf(token, id),
       })),
     'Sessions',

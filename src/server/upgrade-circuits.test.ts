@@ -53,7 +53,9 @@ test('a book of before circuits: its blocks are done one after the other, its li
   });
 
   const setting = {
-    ...{ book: plainBook, records: [], ground: openGround },
+    book: plainBook,
+    records: [],
+    ground: openGround,
     players: players.map((player) => ({ id: player, age: 10 })),
   };
   const circuit = makeCircuit(setting, plan, [first, second], id(5));
@@ -83,8 +85,16 @@ test('a book of before circuits: its blocks are done one after the other, its li
   const pattern = value(await keepPattern(context, session, { title: 'Two stations' }));
   const again = value(
     await createSession(context, {
-      ...{ title: 'Next', day: '2026-12-01', startTime: '16:30', bookedMin: 30, coach: '', placeName: '' },
-      ...{ placeId: null, airC: null, playerIds: players.slice(1), patternId: pattern.id },
+      title: 'Next',
+      day: '2026-12-01',
+      startTime: '16:30',
+      bookedMin: 30,
+      coach: '',
+      placeName: '',
+      placeId: null,
+      airC: null,
+      playerIds: players.slice(1),
+      patternId: pattern.id,
     }),
   );
   const next = value(await loadPlan(context, again.id));
@@ -122,10 +132,23 @@ test('a circuit with nobody in it, too many groups, or one child twice is refuse
     helper: '',
   };
   const plan = (circuit: unknown, count = 2) => ({
-    ...{ title: 'New', day: '2026-11-24', startTime: '16:30', bookedMin: 30, coach: '', placeName: '' },
-    ...{ placeId: null, airC: null, playerIds: players, revision: 1 },
+    title: 'New',
+    day: '2026-11-24',
+    startTime: '16:30',
+    bookedMin: 30,
+    coach: '',
+    placeName: '',
+    placeId: null,
+    airC: null,
+    playerIds: players,
+    revision: 1,
     blocks: [first, second].slice(0, count).map((block) => ({
-      ...{ id: block, drillId: 'palm-up-bounce', stepId: 'row-20', stations: 1, own: [], circuit },
+      id: block,
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      stations: 1,
+      own: [],
+      circuit,
       dose: { kind: 'row', target: 8, capS: 60 },
     })),
   });

@@ -20,7 +20,14 @@ test('a book of before courses has none, keeps its sessions and their circuits, 
   const newId = ids(9);
   const [session, player, block] = [newId(0), newId(0), newId(0)];
   const part = {
-    ...{ id: newId(0), at: 0, of: 2, stationS: 120, changeS: 20, times: 1, order: 'one on', helper: '' },
+    id: newId(0),
+    at: 0,
+    of: 2,
+    stationS: 120,
+    changeS: 20,
+    times: 1,
+    order: 'one on',
+    helper: '',
     groups: [[player]],
   };
   const dose = JSON.stringify({ kind: 'row', target: 8, capS: 60 });

@@ -13,7 +13,8 @@ test('laps a book holds from before, too short to be run, stand for nothing unti
     sql`insert into touch_event (id, block_id, player_id, kind, attempt, value, at_ms, mono_ms, device)
         values (${id(70 + n)}, ${blockId}, ${player}, 'lap', ${n}, ${value}, ${1000 * n}, 0, 'd')`;
   const { context, sessionId, blockId, close } = await oldBook({
-    ...{ drillId: 'triangle-run', stepId: 'timed-lap' },
+    drillId: 'triangle-run',
+    stepId: 'timed-lap',
     more: ({ sessionId: session, blockId: block }) => [
       sql`insert into player (id, name, birth_year, sport, hand, created_at_ms) values (${player}, 'Ada', 2014, 'tennis', 'right', 0)`,
       sql`insert into session_player (session_id, player_id, position) values (${session}, ${player}, 0)`,

@@ -96,15 +96,16 @@ test('a book of before records were whole: what was held is written down, and la
   await migrateDatabase(db);
   const dose = { kind: 'row', target: 20, capS: 120 };
   const half = JSON.stringify({
-    ...{
-      drillId: 'palm-up-bounce',
-      stepId: 'row-20',
-      dose,
-      changes: ['walking'],
-      stations: 1,
-      setting: null,
-    },
-    ...{ scoring: { zones: {}, bounceRule: null }, turns: 1, turnS: 60, atOnce: 1 },
+    drillId: 'palm-up-bounce',
+    stepId: 'row-20',
+    dose,
+    changes: ['walking'],
+    stations: 1,
+    setting: null,
+    scoring: { zones: {}, bounceRule: null },
+    turns: 1,
+    turnS: 60,
+    atOnce: 1,
     players: [{ playerId: player, stepId: 'row-20', amount: 15, out: false, target: 18, ball: null }],
   });
   const event = (n: number, kind: string, who: string | null, text: string | null = null) =>
@@ -183,11 +184,24 @@ test('a book of the smaller catalogue: what was held stays under the marks and w
     const dose = doses[measure];
     const marks = { '10-12': { result, days: 1 } };
     const begun = JSON.stringify({
-      ...{ drillId, stepId, dose, changes: [], stations: 1, setting: null, turns: 1, turnS: 60, atOnce: 1 },
+      drillId,
+      stepId,
+      dose,
+      changes: [],
+      stations: 1,
+      setting: null,
+      turns: 1,
+      turnS: 60,
+      atOnce: 1,
       scoring: { zones: {}, bounceRule: null },
       players: [{ playerId: player, stepId, amount: null, out: false, target: null, ball: null }],
       held: {
-        ...{ day: '2026-11-20', place: '', placeId: null, coach: '', own: {}, ages: { [player]: 11 } },
+        day: '2026-11-20',
+        place: '',
+        placeId: null,
+        coach: '',
+        own: {},
+        ages: { [player]: 11 },
         ladder: [
           { id: stepId, measure, marks },
           { id: next, measure, marks },
@@ -340,8 +354,13 @@ test('a book of before judgement: its log says how good they are, a focus gets i
   value(await saveLedger(context, player, { goal: 2000, drillIds: ['palm-up-bounce'] }));
   expect((await progressView(context, player))!.foci[0]!.forecast).toMatchObject({ done: 18, goal: 2000 });
   const made = await makeChallenge(context, {
-    ...{ title: 'Rope week', kind: 'best', drillId: 'palm-up-bounce', stepId: 'row-20' },
-    ...{ fromDay: '2026-11-24', untilDay: '2026-11-30', playerIds: [player] },
+    title: 'Rope week',
+    kind: 'best',
+    drillId: 'palm-up-bounce',
+    stepId: 'row-20',
+    fromDay: '2026-11-24',
+    untilDay: '2026-11-30',
+    playerIds: [player],
   });
   expect((await boardView(context, value(made).id))!.board.lines[0]!.words).toBe(
     '19 in a row is a new best.',
@@ -376,7 +395,11 @@ test('a book of before vows: what was counted was on court, its links still open
   expect((await calendarFor(context, token))!).toContain('SUMMARY:Old');
   const made = await makeVow(context, player, {
     parts: [{ drillId: 'palm-up-bounce', stepId: 'row-20', dose: JSON.parse(dose) as unknown }],
-    ...{ aim: { kind: 'mark' }, weekdays: [2, 4], minutes: 5, fromDay: '2026-11-24', untilDay: '2026-12-03' },
+    aim: { kind: 'mark' },
+    weekdays: [2, 4],
+    minutes: 5,
+    fromDay: '2026-11-24',
+    untilDay: '2026-12-03',
   });
   value(made);
   expect((await vowsView(context)).lines).toMatchObject([{ name: 'Ada', state: 'runs' }]);
@@ -390,8 +413,16 @@ test('a book of before hands: what was done with the other one is known again fr
   const other = id(5);
   const begun = (changes: string[]) =>
     JSON.stringify({
-      ...{ drillId: 'palm-up-bounce', stepId: 'row-20', dose, changes, stations: 1, setting: null },
-      ...{ scoring: { zones: {}, bounceRule: null }, turns: 1, turnS: 60, atOnce: 1 },
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      dose,
+      changes,
+      stations: 1,
+      setting: null,
+      scoring: { zones: {}, bounceRule: null },
+      turns: 1,
+      turnS: 60,
+      atOnce: 1,
       players: [{ playerId: player, stepId: 'row-20', amount: 15, out: false, target: 18, ball: null }],
     });
   for (const row of [

@@ -26,7 +26,12 @@ const again = (standsOn: Record<string, string>) =>
 
 test('where the group stands where it stood, the coach’s dose, changes and own amounts come along', () => {
   expect(again({ ada: 'row-20', ben: 'row-20' })).toMatchObject({
-    ...{ id: 'new', drillId, stepId: 'row-20', stations: 2, breakS: 60, changes: ['walking'] },
+    id: 'new',
+    drillId,
+    stepId: 'row-20',
+    stations: 2,
+    breakS: 60,
+    changes: ['walking'],
     dose: { kind: 'row', target: 25, capS: 90 },
     // It was a retest of something then; it is not one now.
     retest: false,

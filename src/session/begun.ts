@@ -93,7 +93,14 @@ export function beginBlock(
   const steps = works.flatMap(({ work }) => work.drill.steps);
   const zones = Object.fromEntries(steps.flatMap(({ id, zones: own }) => (own ? [[id, own]] : [])));
   return {
-    ...{ drillId, stepId, dose, changes, stations, setting, ...shape, ...(circuit && { circuit }) },
+    drillId,
+    stepId,
+    dose,
+    changes,
+    stations,
+    setting,
+    ...shape,
+    ...(circuit && { circuit }),
     scoring: { zones, bounceRule: book.drill(drillId)?.bounceRule ?? null },
     held: heldUnder(book, drillId, players, at),
     players: works.map(({ id, work, target, ball }) => ({

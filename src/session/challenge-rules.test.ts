@@ -2,7 +2,10 @@ import { plainBook } from '@/drills';
 import { rulesByAge, type RuledPlayer } from './challenge-rules';
 
 const player = (age: number, more: Partial<RuledPlayer> = {}): RuledPlayer => ({
-  ...{ age, sport: 'tennis', stage: null, ...more },
+  age,
+  sport: 'tennis',
+  stage: null,
+  ...more,
 });
 const rules = (drillId: string, ...players: RuledPlayer[]) => {
   const drill = plainBook.drill(drillId)!;

@@ -239,8 +239,16 @@ test('fitted to a booking, a circuit stays as it is and is counted once', () => 
 
 test('seen whole, phases share a circuit’s time, and what is beside warms nobody', () => {
   const hall: Place = {
-    ...{ name: 'Hall', lengthM: 30, widthM: 20, ceilingM: 8, surface: 'wood', wallM: 20, tables: 4 },
-    ...{ hazards: [], quietFrom: null, quietTo: null },
+    name: 'Hall',
+    lengthM: 30,
+    widthM: 20,
+    ceilingM: 8,
+    surface: 'wood',
+    wallM: 20,
+    tables: 4,
+    hazards: [],
+    quietFrom: null,
+    quietTo: null,
   };
   const careful = players.map((player) => ({
     ...player,

@@ -54,7 +54,10 @@ export function makeCircuit<D extends Parts>(
   const { min, max } = circuitLimits.stations;
   if (stations.length < min || stations.length > max) return doc;
   const shape: CircuitShape = {
-    ...{ of: stations.length, ...usualS, times: 1, order: 'balanced' },
+    of: stations.length,
+    ...usualS,
+    times: 1,
+    order: 'balanced',
     groups: grouped(byLevel(setting, stations, setting.players), stations.length, 'level'),
   };
   const joined = doc.blocks.map((block) => {

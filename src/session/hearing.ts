@@ -53,7 +53,10 @@ export function hearingOf(drill: Pick<Drill, 'id'>, step: Step): Hearing | null 
   if (step.claps !== undefined) return { by: 'claps' };
   if (step.rally && (step.rally.each ?? 1) === 1)
     return {
-      ...{ by: 'rows', counts: 'wall', ends: null, varies: rally.varies },
+      by: 'rows',
+      counts: 'wall',
+      ends: null,
+      varies: rally.varies,
       periodS: {
         least: rally.sooner * step.perTouchS.value,
         most: rally.later * step.perTouchS.value,

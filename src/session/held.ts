@@ -64,7 +64,10 @@ export function heldUnder(book: Book, drillId: string, players: readonly Aged[],
   });
   const { day, place, placeId, coach, home } = at;
   return {
-    ...{ day, place, placeId, coach },
+    day,
+    place,
+    placeId,
+    coach,
     ...(home && { home }),
     ladder: ladderOf(drill, bands),
     own: Object.fromEntries(own),

@@ -10,8 +10,14 @@ const withDose = (kind: Dose['kind'], measure: string) =>
 /** Doubts about one child of eight that told these numbers of a step, by day. */
 function doubts({ drill, step }: (typeof all)[number], results: readonly number[]) {
   const told = results.map((result, n): ToldOfStep => ({
-    ...{ playerId: 'p', drillId: drill.id, stepId: step.id, result, dose: step.doses['7-9'] },
-    ...{ blockId: `block ${n}`, home: true, age: 8 },
+    playerId: 'p',
+    drillId: drill.id,
+    stepId: step.id,
+    result,
+    dose: step.doses['7-9'],
+    blockId: `block ${n}`,
+    home: true,
+    age: 8,
   }));
   return honestyOf(plainBook, [], told)
     .get('p')!

@@ -135,7 +135,10 @@ export function levelsOf(book: Book, done: readonly Done[]): Level[] {
     const days = dated(step, group);
     if (days.length === 0) continue;
     series.push({
-      ...{ playerId, condition, ladder: drillId, step: stepId },
+      playerId,
+      condition,
+      ladder: drillId,
+      step: stepId,
       kind: kinds[step.measure],
       usual: usualLevel(step),
       dated: days,

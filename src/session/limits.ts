@@ -43,7 +43,10 @@ function limitsFrom({ stepId, measure, dose, zonesOf, leastS, home }: Planned): 
 /** What a player’s attempts can be in a block on court. @param work as it was planned, before anything was adjusted */
 export const limitsOnCourt = ({ drill, step, dose }: Work, age: number): LimitsUnder =>
   limitsFrom({
-    ...{ stepId: step.id, measure: step.measure, dose, home: false },
+    stepId: step.id,
+    measure: step.measure,
+    dose,
+    home: false,
     zonesOf: (id) => (id === step.id ? step : drill.steps.find((one) => one.id === id))?.zones,
     leastS: leastLapOf(drill.steps, age),
   });
@@ -53,11 +56,9 @@ export function limitsOfRecord(record: Begun, playerId: string, step: HeldStep):
   const own = record.players.find((one) => one.playerId === playerId);
   const amount = own && own.stepId === step.id ? own.amount : null;
   return limitsFrom({
-    ...{
-      stepId: step.id,
-      measure: step.measure,
-      dose: changedDose(withAmount(record.dose, amount), record.changes),
-    },
+    stepId: step.id,
+    measure: step.measure,
+    dose: changedDose(withAmount(record.dose, amount), record.changes),
     zonesOf: (id) => record.scoring.zones[id],
     leastS: record.held ? leastLapS(marksOfLaps(record.held, playerId)) : 0,
     home: record.held?.home === true,

@@ -11,12 +11,23 @@ import { newBlock } from './place-block';
 import { marksTogether, setOutOf, type SetOutPlayer } from './set-out';
 
 const hall: Place = {
-  ...{ name: 'Hall', lengthM: 20, widthM: 10, ceilingM: 6, surface: 'wood', wallM: 12, tables: 0 },
-  ...{ hazards: [], quietFrom: null, quietTo: null, wallSide: 'long' },
+  name: 'Hall',
+  lengthM: 20,
+  widthM: 10,
+  ceilingM: 6,
+  surface: 'wood',
+  wallM: 12,
+  tables: 0,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
+  wallSide: 'long',
   things: [{ kind: 'pillar', xM: 16, yM: 5, widthM: 0.5, depthM: 0.5 }],
 };
 const players = [8, 10, 12].map((age, n): SetOutPlayer => ({
-  ...{ id: `p${n}`, name: `Child${n}`, age },
+  id: `p${n}`,
+  name: `Child${n}`,
+  age,
   child: layoutChild({ age, sport: 'tennis', heightCm: null, racketIn: null }),
 }));
 const blocks = ['marker-touches', 'racket-wall-rally', 'triangle-run'].map((id, n) =>
@@ -25,7 +36,12 @@ const blocks = ['marker-touches', 'racket-wall-rally', 'triangle-run'].map((id, 
 const laid = setOutOf(plainBook, blocks, players, { place: hall, atHand: () => Infinity });
 const lanesOf = (n: number) => laid.slots[n]!.blocks[0]!.lanes;
 const move = (more: Partial<LaneMove>): LaneMove => ({
-  ...{ blockId: 'b0', lane: 0, xM: 0, yM: 0, turned: false, ...more },
+  blockId: 'b0',
+  lane: 0,
+  xM: 0,
+  yM: 0,
+  turned: false,
+  ...more,
 });
 const stateOf = (moves: readonly LaneMove[], slot: number, lane = 0) => {
   const { slots, place } = withMoves(laid, moves);
@@ -199,7 +215,11 @@ describe('who goes backwards', () => {
   test('or when something stands behind it', () => {
     const { room: lane } = set.slots[0]!.blocks[0]!.lanes[0]!;
     const bench = {
-      ...{ kind: 'bench' as const, xM: lane.x, yM: lane.y, widthM: lane.width, depthM: lane.height },
+      kind: 'bench' as const,
+      xM: lane.x,
+      yM: lane.y,
+      widthM: lane.width,
+      depthM: lane.height,
       ...(lane.width > lane.height ? { widthM: 0.5 } : { depthM: 0.5 }),
     };
     expect(behind([], { ...room, things: [bench] })[0]).toBeCloseTo(0.5, 6);

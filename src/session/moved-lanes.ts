@@ -143,7 +143,10 @@ export function laneStates(
 /** Lanes are kept to the millimetre: what is nearer than this to lying well lies well. */
 const slackM = 0.001;
 const nearly = ({ x, y, width, height }: Rectangle): Rectangle => ({
-  ...{ x: x + slackM, y: y + slackM, width: width - 2 * slackM, height: height - 2 * slackM },
+  x: x + slackM,
+  y: y + slackM,
+  width: width - 2 * slackM,
+  height: height - 2 * slackM,
 });
 
 /** Free floor between two rectangles that do not overlap. */

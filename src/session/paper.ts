@@ -93,7 +93,11 @@ export function paperOf(
     });
     return [
       {
-        ...{ id, fromS, totalS, drill, lines },
+        id,
+        fromS,
+        totalS,
+        drill,
+        lines,
         step: shared.title,
         task: [shared.task, block.setting && `Set out: ${settingInWords(block.setting)}.`]
           .filter(Boolean)
@@ -121,7 +125,8 @@ function circuitOf(
     titles: stations.map(({ drillId }) => book.drill(drillId)?.title ?? ''),
     helpers: stations.map(({ circuit }) => circuit?.helper ?? ''),
     groups: part.groups.map((group) => group.filter((id) => comes.has(id))),
-    ...{ stationS: part.stationS, changeS: part.changeS },
+    stationS: part.stationS,
+    changeS: part.changeS,
     rounds: roundsOf(part).map((round, index) => ({
       ...round,
       fromS: startS + setUpS + showS + roundStartS(part, index),

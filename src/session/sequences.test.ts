@@ -8,7 +8,11 @@ import { sequenceOf, usualTempo } from './sound';
 const drill = plainBook.drill('shadow-patterns')!;
 const step = plainBook.step('shadow-patterns', 'four-shots')!;
 const setting: SequenceSetting = {
-  ...{ kind: 'sequence', name: 'Mine', sport: 'table tennis', ground: 'table', way: 'even' },
+  kind: 'sequence',
+  name: 'Mine',
+  sport: 'table tennis',
+  ground: 'table',
+  way: 'even',
   lines: ['bh corner, fh wide', 'fh corner, fh middle, fh wide'],
   rounds: [
     { line: 0, perMin: 20 },

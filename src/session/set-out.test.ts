@@ -13,12 +13,22 @@ import type { PlanBlock } from './plan';
 import { sameM, setOutOf, type SetOutPlayer } from './set-out';
 
 const hall: Place = {
-  ...{ name: 'Hall', lengthM: 20, widthM: 12, ceilingM: 6, surface: 'wood', wallM: 15, tables: 2 },
-  ...{ hazards: [], quietFrom: null, quietTo: null },
+  name: 'Hall',
+  lengthM: 20,
+  widthM: 12,
+  ceilingM: 6,
+  surface: 'wood',
+  wallM: 15,
+  tables: 2,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
 };
 const players: readonly SetOutPlayer[] = [7, 8, 9, 10, 12, 14].map((age, n) => {
   return {
-    ...{ id: `p${n}`, name: `Child${n} Of The Test`, age },
+    id: `p${n}`,
+    name: `Child${n} Of The Test`,
+    age,
     child: layoutChild({ age, sport: 'tennis', heightCm: null, racketIn: null }),
   };
 });
@@ -40,16 +50,18 @@ test('as many lanes as the plan has at once, each child in their own, and nothin
   const drills = ['marker-touches', 'racket-wall-rally', 'star-of-four', 'ring-target', 'palm-up-bounce'];
   const doc = planOf(...drills);
   const { fits } = evaluatePlan(doc.blocks, {
-    ...{
-      book: plainBook,
-      records: [],
-      ground: { place: hall, atHand: all },
-      bookedMin: 90,
-      startTime: '10:00',
-    },
+    book: plainBook,
+    records: [],
+    ground: { place: hall, atHand: all },
+    bookedMin: 90,
+    startTime: '10:00',
     airC: null,
     players: players.map((one) => ({
-      ...{ ...one, careNote: '', weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} },
+      ...one,
+      careNote: '',
+      weekLoad: noLoadSum,
+      dayLoad: noLoadSum,
+      lastDone: {},
     })),
   });
   for (const slot of setOut(doc)) {

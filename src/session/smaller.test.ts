@@ -14,7 +14,8 @@ test('a lap of a triangle of 2.4 m is asked for in the time such a triangle take
   const { result } = markFor(plainBook.step('triangle-run', 'timed-lap')!, '10-12');
   const now = (result * lapS(2.4)) / lapS(3);
   expect(at('triangle-run', 'timed-lap', 80)).toEqual({
-    ...{ band: '10-12', was: `${result.toFixed(1)} s` },
+    band: '10-12',
+    was: `${result.toFixed(1)} s`,
     now: `${now.toFixed(1)} s`,
   });
 });

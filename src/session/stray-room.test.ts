@@ -7,11 +7,22 @@ import { walkM, waysToBottles } from './ways-out';
 import { fitWithRoom, hasBall, strayRooms } from './stray-room';
 
 const hall = (lengthM: number, widthM: number, wallM = 0): Place => ({
-  ...{ name: 'Hall', lengthM, widthM, ceilingM: 6, surface: 'wood', wallM, tables: 0, hazards: [] },
-  ...{ quietFrom: null, quietTo: null, wallSide: 'long' },
+  name: 'Hall',
+  lengthM,
+  widthM,
+  ceilingM: 6,
+  surface: 'wood',
+  wallM,
+  tables: 0,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
+  wallSide: 'long',
 });
 const comes = (id: string, players: number, stations = 1) => ({
-  ...{ needs: plainBook.drill(id)!, players, stations },
+  needs: plainBook.drill(id)!,
+  players,
+  stations,
 });
 const all = () => Infinity;
 const lanesIn = (place: Place, ...list: ReturnType<typeof comes>[]) => {

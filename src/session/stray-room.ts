@@ -44,8 +44,10 @@ function bareLane(lane: Lane, { needs }: Comes, betweenM: number): Lane {
     ? { ...lane, x: lane.x + half, width: lane.width - betweenM }
     : {
         ...lane,
-        ...{ x: lane.x + half, y: lane.y + half },
-        ...{ width: lane.width - betweenM, height: lane.height - betweenM },
+        x: lane.x + half,
+        y: lane.y + half,
+        width: lane.width - betweenM,
+        height: lane.height - betweenM,
       };
 }
 

@@ -10,10 +10,21 @@ const done = (
   drops: number,
   so: Partial<Circumstances> = {},
 ) => ({
-  ...{ playerId: 'ada', drillId, stepId, touches, drops, day: '2026-11-20', weight: 1 },
+  playerId: 'ada',
+  drillId,
+  stepId,
+  touches,
+  drops,
+  day: '2026-11-20',
+  weight: 1,
   condition: conditionOf({ ...plain, ...so }),
   dose: plainBook.step(drillId, stepId)!.doses['10-12'],
-  ...{ results: 1, sum: touches, logSum: 0, squares: 0, free: 0, dropped: drops },
+  results: 1,
+  sum: touches,
+  logSum: 0,
+  squares: 0,
+  free: 0,
+  dropped: drops,
 });
 const of = (...all: Done[]) => comparisonsOf(plainBook, { done: all, levels: [] } as never, 'ada');
 const bounce = (touches: number, drops: number, so: Partial<Circumstances> = {}) =>

@@ -18,5 +18,5 @@ export function FormLength<T extends FieldValues>({ control, name, ...rest }: Pr
     field: { ref, value, onChange, onBlur },
   } = useController({ control, name });
   const given = value as string | number | null;
-  return <LengthInput {...rest} {...{ ref, name, onChange, onBlur }} value={given} />;
+  return <LengthInput {...rest} ref={ref} name={name} onChange={onChange} onBlur={onBlur} value={given} />;
 }

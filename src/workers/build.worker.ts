@@ -23,7 +23,9 @@ async function load(): Promise<Solver> {
   return (ask: BuildAsk, tolerance: number) => {
     const slack = Math.max(1e-6, tolerance);
     const { Status, Columns } = highs.solve(asProgram(ask), {
-      ...{ mip_rel_gap: 0, mip_abs_gap: slack, time_limit: mostS },
+      mip_rel_gap: 0,
+      mip_abs_gap: slack,
+      time_limit: mostS,
     });
     if (Status === 'Infeasible') return { built: null, bound: -Infinity };
     const columns = Columns as Record<string, { Primal?: number }>;

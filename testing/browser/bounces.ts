@@ -12,8 +12,13 @@ interface Playing {
 
 const sound = (seconds: number, blows: readonly Blow[]): Float32Array =>
   sceneWave({
-    ...{ noise: 'babble', snrDb: 22, echoS: 0.3, rate: microphoneRate, seed: 5 },
-    ...{ seconds, struck: blows },
+    noise: 'babble',
+    snrDb: 22,
+    echoS: 0.3,
+    rate: microphoneRate,
+    seed: 5,
+    seconds,
+    struck: blows,
   });
 
 /** A file that sounds a row of so many and a while of nobody: heard over and over, it is taught and counted whenever it comes. */

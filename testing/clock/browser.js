@@ -6,7 +6,9 @@ import { shiftClock } from './shift.js';
  * that is held at its start can hold a page for minutes.
  */
 const watch = {
-  ...{ autoAttach: true, waitForDebuggerOnStart: false, flatten: true },
+  autoAttach: true,
+  waitForDebuggerOnStart: false,
+  flatten: true,
   filter: [{ type: 'page', exclude: false }, { exclude: true }],
 };
 

@@ -18,8 +18,13 @@ const place: Place = {
   quietTo: '15:00',
 };
 const ann: CarePlayer = {
-  ...{ id: 'ann', name: 'Ann', age: 10, careNote: '' },
-  ...{ weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} },
+  id: 'ann',
+  name: 'Ann',
+  age: 10,
+  careNote: '',
+  weekLoad: noLoadSum,
+  dayLoad: noLoadSum,
+  lastDone: {},
 };
 const bo: CarePlayer = { ...ann, id: 'bo', name: 'Bo', age: 14 };
 const doing = (playerId: string, load: Partial<LoadSum> = {}, limit: CarePlayerWork['limit'] = null) => ({

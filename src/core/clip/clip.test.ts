@@ -112,8 +112,18 @@ describe('frames', () => {
 
 describe('felt and seen', () => {
   const said = (n: number, kind: 'held' | 'broke', text: string, origin: string | null): TouchEvent => ({
-    ...{ id: String(n), blockId: 'b', playerId: 'p', kind, attempt: 1, value: null, ref: null, text, origin },
-    ...{ atMs: n, monoMs: n, device: 'd' },
+    id: String(n),
+    blockId: 'b',
+    playerId: 'p',
+    kind,
+    attempt: 1,
+    value: null,
+    ref: null,
+    text,
+    origin,
+    atMs: n,
+    monoMs: n,
+    device: 'd',
   });
 
   test('the last word of each side counts; what the coach saw on court is neither', () => {

@@ -4,8 +4,16 @@ import { noLimits } from './limits';
 import { tally } from './tally';
 
 const lap = (n: number, value: number): TouchEvent => ({
-  ...{ id: `e${n}`, blockId: 'b', playerId: 'p', kind: 'lap', attempt: n, value, ref: null },
-  ...{ atMs: 1000 * n, monoMs: 0, device: 'd' },
+  id: `e${n}`,
+  blockId: 'b',
+  playerId: 'p',
+  kind: 'lap',
+  attempt: n,
+  value,
+  ref: null,
+  atMs: 1000 * n,
+  monoMs: 0,
+  device: 'd',
 });
 
 test('a lap of less than half the quickest mark of its ladder is doubtful', () => {

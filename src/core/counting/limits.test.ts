@@ -4,8 +4,16 @@ import { doneInWords, limitsOfDose, noLimits, refusalOf, tooHigh, triesInAll } f
 import { tally } from './tally';
 
 const mark = (n: number, kind: EventKind, attempt = 1, value: number | null = null): TouchEvent => ({
-  ...{ id: String(n).padStart(6, '0'), blockId: 'b', playerId: 'p', kind, attempt, value, ref: null },
-  ...{ atMs: 1000 * n, monoMs: 0, device: 'd' },
+  id: String(n).padStart(6, '0'),
+  blockId: 'b',
+  playerId: 'p',
+  kind,
+  attempt,
+  value,
+  ref: null,
+  atMs: 1000 * n,
+  monoMs: 0,
+  device: 'd',
 });
 const ring = { kind: 'shots', shots: 10, ballsAtHand: 10, collectS: 20 } as const;
 const reps = { kind: 'reps', sets: 2, reps: 10, sides: 1, restS: 20 } as const;

@@ -82,7 +82,11 @@ describe('in a row', () => {
     const done = event('done', { value: 12 });
     for (const measure of ['reps', 'hold', 'row'] as const)
       expect(tally([done], measure)).toMatchObject({
-        ...{ best: null, touches: 12, drops: 0, gaps: 0, current: 0 },
+        best: null,
+        touches: 12,
+        drops: 0,
+        gaps: 0,
+        current: 0,
         attempts: [{ result: null, whole: true, open: false }],
       });
     // What is counted besides is an attempt of its own.

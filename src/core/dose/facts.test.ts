@@ -21,7 +21,9 @@ test('every step and age: what a dose asks for is the same in its time, at home,
   for (const { drill, step, dose } of all) {
     const tries = fixedTries(dose);
     const pace = {
-      ...{ perTouchS: step.perTouchS.value, dropCostS: 3, successRate: 0.7 },
+      perTouchS: step.perTouchS.value,
+      dropCostS: 3,
+      successRate: 0.7,
       setUpS: 0,
       showS: 0,
       changeoverS: 0,

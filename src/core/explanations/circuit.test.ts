@@ -18,12 +18,23 @@ const planOf = (
 ) => {
   const blocks = [0, 1, 2].map((at): PlannedBlock => {
     const circuit: CircuitPart = {
-      ...{ id: 'c', at, of: 3, stationS, changeS, times, order: 'balanced', helper: '' },
+      id: 'c',
+      at,
+      of: 3,
+      stationS,
+      changeS,
+      times,
+      order: 'balanced',
+      helper: '',
       groups: [['a'], ['b'], ['c']],
     };
     const pace = { perTouchS: 2, dropCostS: 0, successRate: 1, setUpS, showS, changeoverS: 15 };
     return {
-      ...{ id: `s${at}`, holds: 4, helped: false, breakS, circuit },
+      id: `s${at}`,
+      holds: 4,
+      helped: false,
+      breakS,
+      circuit,
       players: ['a', 'b', 'c'].map((playerId) => ({ playerId, dose, pace, load: noLoad })),
     };
   });

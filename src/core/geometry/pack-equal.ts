@@ -23,8 +23,10 @@ const moved = (all: readonly Rectangle[], x: number, y: number): Rectangle[] =>
 function inRows(room: Sides, { width, height }: Sides): Rectangle[] {
   const [across, rows] = [Math.floor(room.width / width + give), Math.floor(room.height / height + give)];
   return Array.from({ length: across * rows }, (_, n) => ({
-    ...{ x: (n % across) * width, y: Math.floor(n / across) * height },
-    ...{ width, height },
+    x: (n % across) * width,
+    y: Math.floor(n / across) * height,
+    width,
+    height,
   }));
 }
 

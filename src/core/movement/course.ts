@@ -68,7 +68,8 @@ export function timedLegs({ from, legs }: Course, age: number, steps: Steps): Ti
     const ends = { fromMps: speeds[at]!, toMps: speeds[at + 1]! };
     const movedS = straightS(mover, lengthM, manner, ends);
     return {
-      ...{ lengthM, manner },
+      lengthM,
+      manner,
       steps: feet ?? Math.max(1, Math.ceil(lengthM / stepOf(steps, manner) - 1e-9)),
       seconds: Math.max(movedS, (feet ?? 0) / mover.feetPerS) + (roundM === undefined ? mover.turnS : 0),
     };

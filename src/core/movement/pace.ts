@@ -57,8 +57,11 @@ export const moverOf = (age: number): Mover => ({
  * of it and a walk as children walk to a mark, ours.
  */
 const shares: Readonly<Record<Manner, number>> = {
-  ...{ run: 1, jog: 0.5, backwards: 0.67 },
-  ...{ 'side step': 0.65, walk: 0.28 },
+  run: 1,
+  jog: 0.5,
+  backwards: 0.67,
+  'side step': 0.65,
+  walk: 0.28,
 };
 
 /** The fastest somebody moves in a manner, m/s. */

@@ -14,7 +14,14 @@ export interface Room {
 
 /** Nothing but the room. */
 export const bare = ({ widthM, depthM }: Room, more: Partial<Layout> = {}): Layout => ({
-  ...{ widthM, depthM, marks: [], lines: [], rings: [], course: null, wallMarkM: null, ...more },
+  widthM,
+  depthM,
+  marks: [],
+  lines: [],
+  rings: [],
+  course: null,
+  wallMarkM: null,
+  ...more,
 });
 
 export const at = (x: number, y: number): Point => ({ x, y });

@@ -19,8 +19,16 @@ const place: fc.Arbitrary<Place> = fc
   .map(({ lengthM, widthM, wall, wallSide, pillars }) => ({
     wallSide,
     things: pillars.map(({ x, y }) => ({ kind: 'pillar' as const, xM: x, yM: y, widthM: 0.5, depthM: 0.5 })),
-    ...{ name: 'Hall', lengthM: lengthM / 2, widthM: widthM / 2, ceilingM: 6, surface: 'wood', tables: 2 },
-    ...{ wallM: (Math.max(lengthM, widthM) / 2) * wall, hazards: [], quietFrom: null, quietTo: null },
+    name: 'Hall',
+    lengthM: lengthM / 2,
+    widthM: widthM / 2,
+    ceilingM: 6,
+    surface: 'wood',
+    tables: 2,
+    wallM: (Math.max(lengthM, widthM) / 2) * wall,
+    hazards: [],
+    quietFrom: null,
+    quietTo: null,
   }));
 const needs: fc.Arbitrary<Needs> = fc
   .record({

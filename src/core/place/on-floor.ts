@@ -132,7 +132,8 @@ function closely(size: Sizes[number], units: number, free: readonly Rectangle[])
       .map((room) =>
         packedAlone(room.width, room.height, size, units - placed.length).map((one) => ({
           ...one,
-          ...{ x: room.x + one.x, y: room.y + one.y },
+          x: room.x + one.x,
+          y: room.y + one.y,
         })),
       );
     const most = packed.reduce<readonly Rectangle[]>(
@@ -243,8 +244,10 @@ function lanesIn(laid: Laid, room: Rectangle): Lane[] {
     if (!isWhole || columns * rows < units) continue;
     return Array.from({ length: units }, (_, n) =>
       asLane(laid, {
-        ...{ x: room.x + (n % columns) * width, y: room.y + Math.floor(n / columns) * height },
-        ...{ width, height },
+        x: room.x + (n % columns) * width,
+        y: room.y + Math.floor(n / columns) * height,
+        width,
+        height,
       }),
     );
   }

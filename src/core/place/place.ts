@@ -36,7 +36,10 @@ export interface FloorThing {
 
 /** The floor a thing takes. */
 export const thingRoom = ({ xM, yM, widthM, depthM }: FloorThing): Rectangle => ({
-  ...{ x: xM, y: yM, width: widthM, height: depthM },
+  x: xM,
+  y: yM,
+  width: widthM,
+  height: depthM,
 });
 
 /** A place to train in, as a coach describes it. Lengths in metres. */

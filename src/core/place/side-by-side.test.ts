@@ -4,8 +4,16 @@ import type { Place } from './place';
 import { fitSideBySide, type Beside } from './side-by-side';
 
 const hall: Place = {
-  ...{ name: 'Hall', lengthM: 10, widthM: 6, ceilingM: 5, surface: 'wood', wallM: 6, tables: 1 },
-  ...{ hazards: [], quietFrom: null, quietTo: null },
+  name: 'Hall',
+  lengthM: 10,
+  widthM: 6,
+  ceilingM: 5,
+  surface: 'wood',
+  wallM: 6,
+  tables: 1,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
 };
 const needs = (space: Partial<Space> = {}, kit: KitNeed[] = [], most = 4): Needs => ({
   space: { per: 'player', lengthM: 2, widthM: 2, ceilingM: 2, needs: [], ...space },

@@ -39,8 +39,11 @@ export function fitSideBySide(list: readonly Beside[], place: Place | null, atHa
 }
 
 const refused = (reasons: readonly string[]): Fit => ({
-  ...{ verdict: 'no', text: `does not fit: ${reasons.join('; ')}`, reasons },
-  ...{ standIns: [], atOnce: 0 },
+  verdict: 'no',
+  text: `does not fit: ${reasons.join('; ')}`,
+  reasons,
+  standIns: [],
+  atOnce: 0,
 });
 
 function onFloor(list: readonly Beside[], alone: readonly Fit[], place: Place): SideBySide {

@@ -4,8 +4,13 @@ import { clashesOf, endTime, freeLater, nextFreeDay, type Booked } from './clash
 import { daysLater } from './weekly';
 
 const booking = (more: Partial<Booked> = {}): Booked => ({
-  ...{ day: '2026-12-03', startTime: '16:30', bookedMin: 60, coach: 'Mira', placeId: null },
-  ...{ placeName: '', playerIds: ['a', 'b'] },
+  day: '2026-12-03',
+  startTime: '16:30',
+  bookedMin: 60,
+  coach: 'Mira',
+  placeId: null,
+  placeName: '',
+  playerIds: ['a', 'b'],
   ...more,
 });
 const other = (more: Partial<Booked> = {}): Booked =>

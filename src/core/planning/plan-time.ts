@@ -27,12 +27,24 @@ export interface DrawnTime extends Pick<PlanTime, 'totalS' | 'bookedS' | 'overru
 
 export function drawnTime({ totalS, bookedS, overrunS, blocks }: PlanTime): DrawnTime {
   return {
-    ...{ totalS, bookedS, overrunS },
+    totalS,
+    bookedS,
+    overrunS,
     blocks: blocks.map((block) => {
       const { id, startS, setUpS, showS, activeS, restS, collectS, changeoverS, breakS, turns } = block;
       return {
-        ...{ id, startS, totalS: block.totalS, setUpS, showS, activeS, restS, collectS, changeoverS },
-        ...{ breakS, turns, ...(block.station && { station: block.station }) },
+        id,
+        startS,
+        totalS: block.totalS,
+        setUpS,
+        showS,
+        activeS,
+        restS,
+        collectS,
+        changeoverS,
+        breakS,
+        turns,
+        ...(block.station && { station: block.station }),
       };
     }),
   };

@@ -5,7 +5,15 @@ import { inTurns, ownStretches, phasesOf, type Phase } from './phases';
 
 const event = (kind: EventKind, atMs: number, id: number, value: number | null = null): TouchEvent => ({
   id: String(id).padStart(9, '0'),
-  ...{ blockId: 'b', playerId: null, kind, attempt: 1, value, ref: null, atMs, monoMs: 0, device: 'd' },
+  blockId: 'b',
+  playerId: null,
+  kind,
+  attempt: 1,
+  value,
+  ref: null,
+  atMs,
+  monoMs: 0,
+  device: 'd',
 });
 const log = (...marks: readonly (readonly [kind: EventKind, atS: number, value?: number])[]) =>
   marks.map(([kind, atS, value], id) => event(kind, atS * 1000, id, value ?? null));

@@ -4,8 +4,16 @@ import { asIfNotLeftMs, bringsBack, leftBlock } from './left-block';
 
 let n = 0;
 const event = (blockId: string, kind: EventKind, atS: number, ref: string | null = null): TouchEvent => ({
-  ...{ id: String(n++).padStart(6, '0'), blockId, playerId: null, kind, attempt: 0, value: null, ref },
-  ...{ atMs: 1000 * atS, monoMs: 1000 * atS, device: 'tablet' },
+  id: String(n++).padStart(6, '0'),
+  blockId,
+  playerId: null,
+  kind,
+  attempt: 0,
+  value: null,
+  ref,
+  atMs: 1000 * atS,
+  monoMs: 1000 * atS,
+  device: 'tablet',
 });
 const first = () => [event('a', 'start', 0), event('a', 'end', 90)];
 const logOf = (events: TouchEvent[]) => [

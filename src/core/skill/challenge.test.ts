@@ -5,7 +5,11 @@ import { boardOf, clubScore, levelGround, pairsOf, type Challenge, type Challeng
 const rows: Challenge = { kind: 'best', measure: 'row', attempts: 3, goal: null };
 const goal = { kind: 'chance', inARow: true, tries: 10, boxS: 1, mostEach: 1 } as const;
 const of = (playerId: string, results: number[], more: Partial<Challenger> = {}): Challenger => ({
-  ...{ playerId, results, goal, best: 10, level: { mean: logit(0.9), variance: 0.1 } },
+  playerId,
+  results,
+  goal,
+  best: 10,
+  level: { mean: logit(0.9), variance: 0.1 },
   touches: results.reduce((sum, one) => sum + one, 0),
   ...more,
 });

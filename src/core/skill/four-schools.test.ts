@@ -2,22 +2,27 @@ import { fourSchools, usualBand, type Case } from './four-schools';
 import type { School } from './next-target';
 
 const one = (more: Partial<Case> = {}): Case => ({
-  ...{ measure: 'row', gate: { result: 20, days: 2 }, top: false, bottom: false, most: Infinity },
-  ...{ best: 17, reachedDays: 0, band: usualBand, failed: null },
+  measure: 'row',
+  gate: { result: 20, days: 2 },
+  top: false,
+  bottom: false,
+  most: Infinity,
+  best: 17,
+  reachedDays: 0,
+  band: usualBand,
+  failed: null,
   odds: { chance: 0.7, low: 0.5, high: 0.85, attempts: 6, fitting: 20, halfway: 0.95, days: 8 },
   clock: { boxS: 30, result: 18, wanted: 20 },
   ...more,
 });
 const odds = (chance: number, more: Partial<NonNullable<Case['odds']>> = {}): Case['odds'] => ({
-  ...{
-    chance,
-    low: chance - 0.15,
-    high: Math.min(1, chance + 0.15),
-    attempts: 6,
-    fitting: 12,
-    halfway: 0.8,
-    days: 8,
-  },
+  chance,
+  low: chance - 0.15,
+  high: Math.min(1, chance + 0.15),
+  attempts: 6,
+  fitting: 12,
+  halfway: 0.8,
+  days: 8,
   ...more,
 });
 const said = (school: School, more: Partial<Case>) =>

@@ -14,7 +14,9 @@ test('a gap is named where the ranges lie apart, with the ball to train', () => 
 
 test('what chance alone brings is no gap', () =>
   expect(transfer([held('known', 36, 40), held('random', 32, 40), held('live', 33, 40)])).toMatchObject({
-    ...{ gap: null, train: null, missing: null },
+    gap: null,
+    train: null,
+    missing: null,
   }));
 
 test('too little of a ball is what to count next', () => {

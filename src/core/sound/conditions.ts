@@ -42,35 +42,41 @@ export function conditionsOf(facts: Facts): Conditions[] {
   const found: Conditions[] = [];
   if (forS > silentForS && levelDb < silentDb && noiseDb < silentDb)
     found.push({
-      ...{ kind: 'silent', stops: true },
+      kind: 'silent',
+      stops: true,
       words: 'Nothing at all is heard: the microphone is muted, or another program has it.',
     });
   const cut = impacts.filter(({ clipped }) => clipped).length;
   if (impacts.length > 4 && cut > cutOffShare * impacts.length)
     found.push({
-      ...{ kind: 'cut off', stops: false },
+      kind: 'cut off',
+      stops: false,
       words: 'It is too loud for the microphone: put the device a few steps further away.',
     });
   const overDb = Math.min(...taughtDb, Infinity) - noiseDb;
   if (overDb < tooNoisyDb)
     found.push({
-      ...{ kind: 'too noisy', stops: true },
+      kind: 'too noisy',
+      stops: true,
       words: `It is too loud here to count by ear: what is hit stands only ${Math.max(0, Math.round(overDb))} dB out of the noise. Bring the device nearer, or tap.`,
     });
   else if (lesson && lesson.forS > triedS && withoutNoise(lesson.loudestDb, noiseDb) - noiseDb < tooNoisyDb)
     found.push({
       // What is known already can be counted all the same.
-      ...{ kind: 'too noisy', stops: taughtDb.length === 0 },
+      kind: 'too noisy',
+      stops: taughtDb.length === 0,
       words: 'Nothing stands out of the noise here. Hit nearer to the device; if that does not help, tap.',
     });
   else if (overDb < noisyDb)
     found.push({
-      ...{ kind: 'noisy', stops: false },
+      kind: 'noisy',
+      stops: false,
       words: `It is loud here (${Math.round(overDb)} dB over the noise): counts may be off by one. Nearer is better.`,
     });
   if (confused)
     found.push({
-      ...{ kind: 'confused', stops: false },
+      kind: 'confused',
+      stops: false,
       words: 'Two of the sounds cannot be told apart here: let one child at a time be heard.',
     });
   return found;

@@ -135,7 +135,11 @@ export class Ear {
     const { counts, ends, periodS, varies } = hearing;
     const sides = this.#learnt.has(otherSideLabel) ? [counts, otherSideLabel] : [counts];
     const rows = heardTurns(impacts, {
-      ...{ ...asked, counts: sides, ends: ends ? [ends] : [], periodS, varies },
+      ...asked,
+      counts: sides,
+      ends: ends ? [ends] : [],
+      periodS,
+      varies,
     });
     const turns = sides.length > 1 ? { inTurn: rows.inTurn, twice: rows.twice } : null;
     return { by: 'rows', rows, evennessCm: evennessCm(rows.rows), turns };

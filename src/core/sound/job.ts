@@ -79,8 +79,13 @@ export class EarAtWork {
     if (!this.#counted || ear.atS - this.#counted.atS >= countsEveryS)
       this.#counted = { heard: ear.heard(), atS: ear.atS };
     return {
-      ...{ atS: ear.atS, levelDb: ear.levelDb, noiseDb: ear.noiseDb },
-      ...{ lesson, knows: ear.knows, heard: this.#counted.heard, conditions: ear.conditions() },
+      atS: ear.atS,
+      levelDb: ear.levelDb,
+      noiseDb: ear.noiseDb,
+      lesson,
+      knows: ear.knows,
+      heard: this.#counted.heard,
+      conditions: ear.conditions(),
     };
   }
 }

@@ -63,7 +63,12 @@ describe('what is taught', () => {
 
 describe('echoes', () => {
   const blow = (atS: number, levelDb: number): Impact => ({
-    ...{ atS, levelDb, clear: 2, bands: [1], decayMs: 5, clipped: false },
+    atS,
+    levelDb,
+    clear: 2,
+    bands: [1],
+    decayMs: 5,
+    clipped: false,
   });
 
   test('what follows after the same time and softer is an echo; a second bounce is not', () => {

@@ -29,8 +29,16 @@ export function ChallengeFields({ squad, today, onDone }: Props) {
   const { register, handleSubmit, setError, setValue, control, formState } = useForm<ChallengeForm>({
     resolver: yupResolver(challengeSchema) as never,
     defaultValues: {
-      ...{ title: '', kind: 'best', drillId: first.id, stepId: first.steps[0]!.id, rules: '' },
-      ...{ fromDay: today, untilDay: daysLater(today, 6), attempts: null, goal: null, ranked: false },
+      title: '',
+      kind: 'best',
+      drillId: first.id,
+      stepId: first.steps[0]!.id,
+      rules: '',
+      fromDay: today,
+      untilDay: daysLater(today, 6),
+      attempts: null,
+      goal: null,
+      ranked: false,
       playerIds: squad.map(({ id }) => id),
     },
   });

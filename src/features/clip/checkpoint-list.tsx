@@ -25,7 +25,9 @@ export function CheckpointList({ name, checkpoints, events, onSay }: Props) {
             <div className="flex flex-wrap items-center gap-1.5">
               <span className="w-24 text-soft">felt</span>
               <Verdicts
-                {...{ checkpoint, of: 'felt', now: felt }}
+                checkpoint={checkpoint}
+                of={'felt'}
+                now={felt}
                 onSay={(kind) => onSay(kind, checkpoint, feltOrigin)}
               />
             </div>
@@ -37,7 +39,9 @@ export function CheckpointList({ name, checkpoints, events, onSay }: Props) {
                 </span>
               ) : (
                 <Verdicts
-                  {...{ checkpoint, of: 'clip', now: clip }}
+                  checkpoint={checkpoint}
+                  of={'clip'}
+                  now={clip}
                   onSay={(kind) => onSay(kind, checkpoint, clipOrigin)}
                 />
               )}

@@ -68,7 +68,7 @@ export function ClipPane({ clip, title, heard, measures, active, onActive, still
       {clip.picture === false && (
         <p className="text-care">This file has no picture: only its sound can be counted.</p>
       )}
-      <ClipLine {...{ durationS, atS, heard }} marks={clip.marks} onSeek={clip.seek} />
+      <ClipLine durationS={durationS} atS={atS} heard={heard} marks={clip.marks} onSeek={clip.seek} />
       <div className="flex flex-wrap items-center gap-1.5">
         <Button onClick={() => void clip.step(-1)}>
           <ChevronLeft aria-hidden size={18} /> Frame back

@@ -30,7 +30,9 @@ export function SoundCount({ sound, marks, state, measure, onCount, onCancel, is
   const counted = state.kind === 'done' ? state.counted : null;
   const rows = counted?.rows.rows.filter(({ touches }) => touches.length > 1) ?? [];
   const best = rows.reduce((top, { howMany }) => (howMany.count > top.count ? howMany : top), {
-    ...{ count: 0, from: 0, to: 0 },
+    count: 0,
+    from: 0,
+    to: 0,
   });
   const result = counted && (measure === 'row' ? best : counted.rows.all);
   return (

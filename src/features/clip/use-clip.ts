@@ -224,9 +224,27 @@ export function useClip(): Clip {
     element.currentTime = 1e7;
   };
   return {
-    ...{ video, url, problem, durationS, atS, playing, rate, loops, mirrored, picture, sound, marks },
+    video,
+    url,
+    problem,
+    durationS,
+    atS,
+    playing,
+    rate,
+    loops,
+    mirrored,
+    picture,
+    sound,
+    marks,
     name: file?.name ?? null,
-    ...{ open, close, step, mark, setLoops, setMirrored, setMarks, onLoaded },
+    open,
+    close,
+    step,
+    mark,
+    setLoops,
+    setMirrored,
+    setMarks,
+    onLoaded,
     play: () => {
       moves.current += 1;
       void video.current?.play();

@@ -24,7 +24,10 @@ export const beginnings: Readonly<Record<Measure, Beginning>> = {
   count: { doses: timed, mark: 15 },
   'weakest part': {
     doses: byAge(() => ({
-      ...{ kind: 'routine', rounds: 1, changeS: 5, counted: true },
+      kind: 'routine',
+      rounds: 1,
+      changeS: 5,
+      counted: true,
       parts: [{ name: 'First part', partS: 20, sides: 1 }],
     })),
     mark: 10,

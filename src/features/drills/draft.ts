@@ -135,7 +135,9 @@ export function draftStep(step: Step): DraftStep {
     parts:
       written.kind === 'routine'
         ? written.parts.map(({ name, partS, sides }) => ({
-            ...{ name, partS: String(partS), sides: String(sides) },
+            name,
+            partS: String(partS),
+            sides: String(sides),
           }))
         : [],
     zones: (step.zones ?? []).map(({ label, points }) => ({ label, points: String(points) })),
@@ -165,7 +167,10 @@ export function draftOf(drill: Drill): Draft {
     ceilingM: String(drill.space.ceilingM),
     needs: [...drill.space.needs],
     kit: drill.kit.map(({ count, item, per, standIns }) => ({
-      ...{ count: String(count), item, per, standIns: standIns.join(', ') },
+      count: String(count),
+      item,
+      per,
+      standIns: standIns.join(', '),
     })),
     playersMin: String(drill.players.min),
     playersMax: String(drill.players.max),
@@ -294,14 +299,19 @@ export function drillOf(draft: Draft): Record<string, unknown> {
       needs: draft.needs,
     },
     kit: draft.kit.map(({ count, item, per, standIns }) => ({
-      ...{ item: item.trim(), count: number(count), per, standIns: cells(standIns).filter(Boolean) },
+      item: item.trim(),
+      count: number(count),
+      per,
+      standIns: cells(standIns).filter(Boolean),
     })),
     players: { min: number(draft.playersMin), max: number(draft.playersMax) },
     setUpS: sourced(base.setUpS, draft.setUpS),
     changeoverS: sourced(base.changeoverS, draft.changeoverS),
     checkpoints: lines(draft.checkpoints),
     faults: draft.faults.map(({ fault, correction, stepBack }) => ({
-      ...{ fault: fault.trim(), correction: correction.trim(), stepBack },
+      fault: fault.trim(),
+      correction: correction.trim(),
+      stepBack,
     })),
     care: lines(draft.care).map(
       (text) => base.care.find((note) => note.text === text) ?? { text, origin: 'ours' },

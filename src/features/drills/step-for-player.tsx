@@ -66,7 +66,7 @@ export function StepForPlayer({ view, drill, step, player, onPlayer }: Props) {
         <p className="text-lg font-bold">“{step.cue}”</p>
         {player && <StandHere view={view} drill={drill} step={step} player={player} />}
       </div>
-      {player ? <Worked {...{ view, drill, step, player }} /> : <Doses step={step} />}
+      {player ? <Worked view={view} drill={drill} step={step} player={player} /> : <Doses step={step} />}
       <OfThisStep drillId={drill.id} step={step} player={player} />
     </>
   );

@@ -44,7 +44,12 @@ export function lookedFor(query: Pick<URLSearchParams, 'get'>): Looked {
 export function addressOf({ wanted, placeId, group }: Looked): string {
   const { words, sport, family, measure, focus, age, minutes, fitting } = wanted;
   const parts: Record<string, string | number | null> = {
-    ...{ words, sport, family, measure, age, minutes },
+    words,
+    sport,
+    family,
+    measure,
+    age,
+    minutes,
     trains: focus,
     fits: fitting ? 1 : null,
     place: placeId,

@@ -80,7 +80,12 @@ export function useEar(
     }
   };
   return {
-    ...{ state, news, trouble, wireless, open, close },
+    state,
+    news,
+    trouble,
+    wireless,
+    open,
+    close,
     ask: useCallback((job: EarJob) => ear.current?.ask(job), []),
     startMs: useCallback(() => ear.current?.startMs() ?? began.current, []),
   };

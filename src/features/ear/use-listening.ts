@@ -49,8 +49,11 @@ export function useListening(
     const startMs = ear.startMs();
     if (news?.heard && startMs !== null && fromMs !== null)
       setResult({
-        ...{ heard: news.heard, startMs, fromMs },
-        ...{ truth: news.truth ?? null, conditions: news.conditions },
+        heard: news.heard,
+        startMs,
+        fromMs,
+        truth: news.truth ?? null,
+        conditions: news.conditions,
       });
     setFromMs(null);
     ask({ kind: 'stop' });
@@ -66,7 +69,10 @@ export function useListening(
     close();
   }, [over, close]);
   return {
-    ...{ hearing, setHearing, stop, result },
+    hearing,
+    setHearing,
+    stop,
+    result,
     fromMs: over ? null : fromMs,
     listen: () => {
       ask({ kind: 'listen', hearing });

@@ -92,7 +92,10 @@ export function BringIn() {
               signal,
             )
           : await sendTable({
-              ...{ table: chosen.table, file: chosen.file, look: false, signal },
+              table: chosen.table,
+              file: chosen.file,
+              look: false,
+              signal,
               mapping: chosen.look.mapping,
             });
       if (!outcome.ok) return setProblems(outcome.problems);

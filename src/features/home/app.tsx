@@ -29,7 +29,7 @@ const loadEar: LoadEar | null =
 function HomePage() {
   const home = useHome(view, address);
   useEffect(() => void keepForOffline(ear?.worker ?? null, loadEar), []);
-  return <HomeScreen {...{ view, home, loadEar }} />;
+  return <HomeScreen view={view} home={home} loadEar={loadEar} />;
 }
 
 createRoot(document.getElementById('vow')!).render(

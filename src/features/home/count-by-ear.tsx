@@ -54,7 +54,9 @@ export function CountByEar(props: ByEarProps) {
   const next = workS !== null || step.measure === 'row' ? Math.max(attempt, attempts + 1) : attempt;
   const marksOf = ({ heard, startMs, fromMs }: HeardResult) =>
     heardMarks(heard, {
-      ...{ ...own, step, startMs },
+      ...own,
+      step,
+      startMs,
       tryAt: triesAtHome({ measure: step.measure, next, box: workS === null ? null : { fromMs, workS } }),
     });
   const done = () => {
@@ -105,8 +107,15 @@ export function CountByEar(props: ByEarProps) {
         </>
       ) : result && kept ? (
         <EarResult
-          {...{ name, heard: result.heard, step, truth: null, conditions: result.conditions }}
-          {...{ outside: kept.outside, keptAs: keptAs(kept.marks, step.measure), tapped: 0, tapsWin: false }}
+          name={name}
+          heard={result.heard}
+          step={step}
+          truth={null}
+          conditions={result.conditions}
+          outside={kept.outside}
+          keptAs={keptAs(kept.marks, step.measure)}
+          tapped={0}
+          tapsWin={false}
           asksSaid={false}
           onKeep={() => {
             if (!listening.settle()) return;
@@ -120,7 +129,8 @@ export function CountByEar(props: ByEarProps) {
         <>
           <p className="text-base">Lay the phone down near the ball. No sound is kept or sent.</p>
           <TeachAndListen
-            {...{ ear, name }}
+            ear={ear}
+            name={name}
             hearing={listening.hearing}
             onHearing={listening.setHearing}
             onListen={listening.listen}

@@ -53,7 +53,11 @@ export function CountPart(props: Props) {
         <ByEarLater
           // What is listened for is another thing with another step.
           key={JSON.stringify(ear.step)}
-          {...{ name, own, dose, attempt, onMarks }}
+          name={name}
+          own={own}
+          dose={dose}
+          attempt={attempt}
+          onMarks={onMarks}
           ear={ear.step}
           load={ear.load}
           unit={part.unit}
@@ -70,7 +74,7 @@ export function CountPart(props: Props) {
           <Check aria-hidden /> Done
         </button>
       ) : typedOnly.has(measure) ? null : dose.kind === 'timed' || dose.kind === 'routine' ? (
-        <Timed {...{ part, dose, count, round, onMark }} />
+        <Timed part={part} dose={dose} count={count} round={round} onMark={onMark} />
       ) : measure === 'hold' || measure === 'lap' ? (
         <Watch kind={measure} attempt={attempt} onMark={onMark} />
       ) : part.zones.length > 0 && (measure === 'points' || measure === 'grade') ? (

@@ -72,7 +72,7 @@ export function HomeFile({ view, file, loadEar }: FileView) {
     link.click();
   };
   return (
-    <HomeScreen {...{ view, home, loadEar }} closedRounds={closed}>
+    <HomeScreen view={view} home={home} loadEar={loadEar} closedRounds={closed}>
       <section
         aria-label="Send to the coach"
         className="space-y-3 rounded-md border-2 border-edge bg-sheet p-4"

@@ -85,7 +85,15 @@ export function HomeScreen({ view, home, loadEar, closedRounds = () => 0, childr
         </Nothing>
       )}
       {open.map(({ vow, asked }) => (
-        <VowToday key={`${vow.key} ${day}`} {...{ vow, view, home, loadEar, closedRounds }} asked={asked} />
+        <VowToday
+          key={`${vow.key} ${day}`}
+          vow={vow}
+          view={view}
+          home={home}
+          loadEar={loadEar}
+          closedRounds={closedRounds}
+          asked={asked}
+        />
       ))}
       <Week view={view} home={home} today={today} />
       {view.vows.flatMap(({ key, thanks }) =>

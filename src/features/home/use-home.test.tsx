@@ -8,7 +8,13 @@ const madeAtMs = new Date(2026, 11, 31, 22, 0).getTime();
 const part = { part: 0, blockId: 'b', stepId: 's', dose: { kind: 'row', target: 10, capS: 100 }, words: '' };
 const viewWith = (events: readonly TouchEvent[] = []): HomeView =>
   ({
-    ...{ name: 'Ada', playerId: 'p', today: '2026-12-31', madeAtMs, events, by: 'home', sign: 'home-x-' },
+    name: 'Ada',
+    playerId: 'p',
+    today: '2026-12-31',
+    madeAtMs,
+    events,
+    by: 'home',
+    sign: 'home-x-',
     vows: [{ key: 'k', days: [{ day: '2026-12-31', asked: true, parts: [part] }], rests: [] }],
   }) as unknown as HomeView;
 

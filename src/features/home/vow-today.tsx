@@ -41,7 +41,10 @@ export function VowToday({
           key={one.blockId}
           part={vow.card.parts[one.part]!}
           hears={vow.ears[one.part] ?? {}}
-          {...{ one, view, home, loadEar }}
+          one={one}
+          view={view}
+          home={home}
+          loadEar={loadEar}
           round={closedRounds(one.blockId) + 1}
         />
       ))}
@@ -110,7 +113,10 @@ function PartToday({
         </fieldset>
       )}
       <CountPart
-        {...{ part, dose, count, round }}
+        part={part}
+        dose={dose}
+        count={count}
+        round={round}
         name={view.name}
         own={{ blockId, playerId }}
         ear={loadEar && heard ? { step: heard, load: loadEar } : null}

@@ -12,7 +12,7 @@ export function Recap({ sessionId, answers }: { readonly sessionId: string; read
   return (
     <div className="space-y-2">
       {recapQuestions.map((question) => (
-        <Asked key={question} {...{ sessionId, question }} answer={answers[question] ?? ''} />
+        <Asked key={question} sessionId={sessionId} question={question} answer={answers[question] ?? ''} />
       ))}
     </div>
   );

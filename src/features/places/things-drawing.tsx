@@ -21,7 +21,12 @@ export function ThingsDrawing({ place, onMove }: Props) {
   const things = place.things ?? [];
   const scale = Math.min((widthPx - 2 * edge) / alongM, (tallestPx - 2 * edge) / deepM);
   const { board, piece } = useMoving<number>({
-    ...{ widthPx: alongM * scale + 2 * edge, scale, gridM: 0.05, stepM, longStepM, onMove },
+    widthPx: alongM * scale + 2 * edge,
+    scale,
+    gridM: 0.05,
+    stepM,
+    longStepM,
+    onMove,
   });
   if (!(alongM > 0 && deepM > 0)) return null;
   const x = (metres: number) => edge + metres * scale;

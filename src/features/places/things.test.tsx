@@ -8,15 +8,13 @@ const door: FloorThing = { kind: 'door', xM: 11, yM: 0, widthM: 1, depthM: 0.2 }
 const place = { lengthM: 6, widthM: 12, wallSide: null, wallM: 4, things: [pillar, door] } as const;
 const whole: Place = {
   ...place,
-  ...{
-    name: 'Yard',
-    ceilingM: null,
-    surface: 'court',
-    tables: 0,
-    hazards: [],
-    quietFrom: null,
-    quietTo: null,
-  },
+  name: 'Yard',
+  ceilingM: null,
+  surface: 'court',
+  tables: 0,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
 } as const;
 
 const drawn = (one: Parameters<typeof ThingsDrawing>[0]['place']) =>

@@ -140,7 +140,10 @@ export function BlockEditor(props: BlockEditorProps) {
       {warnings.length > 0 && <CareList warnings={warnings} held={view.held} onMend={props.onMend} />}
       {circuit && (
         <CircuitLater
-          {...{ book, block, players, held }}
+          book={book}
+          block={block}
+          players={players}
+          held={held}
           part={circuit}
           doc={props.doc}
           time={props.whole}

@@ -46,7 +46,11 @@ export function evaluationOf(
   const { blocks, playerIds, bookedMin, startTime, airC, placeId } = doc;
   const players = carefulPlayers(view, playerIds);
   return evaluatePlan(blocks, {
-    ...{ book, players, bookedMin, startTime, airC },
+    book,
+    players,
+    bookedMin,
+    startTime,
+    airC,
     records: view.records,
     ground: groundOf(view, placeId),
   });

@@ -72,8 +72,11 @@ export function Stills({ playerId }: { readonly playerId: string }) {
           <Button
             onClick={() =>
               void restoreStill({
-                ...{ id: dropped.id, playerId: dropped.playerId, words: dropped.words },
-                ...{ atMs: dropped.atMs, picture: dropped.picture },
+                id: dropped.id,
+                playerId: dropped.playerId,
+                words: dropped.words,
+                atMs: dropped.atMs,
+                picture: dropped.picture,
               }).then(() => {
                 setDropped(null);
                 setAgain(again + 1);

@@ -17,7 +17,10 @@ export function ReviewVows({ view, book }: { readonly view: SessionReviewView; r
           const step = book.step(drillId, stepId, playerId);
           if (!player || !step) return null;
           const query = new URLSearchParams({
-            ...{ player: playerId, drill: drillId, step: stepId, from: `/sessions/${session.id}/review` },
+            player: playerId,
+            drill: drillId,
+            step: stepId,
+            from: `/sessions/${session.id}/review`,
           });
           return (
             <li key={playerId} className="border-t border-line first:border-t-0">

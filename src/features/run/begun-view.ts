@@ -16,7 +16,9 @@ export function shownBlock(block: RunBlock, begun: Begun | null): RunBlock {
   );
   return {
     ...asBegun(block, begun),
-    ...{ turns, turnS, atOnce },
+    turns,
+    turnS,
+    atOnce,
     players: [
       ...working.flatMap(({ playerId, target }) => {
         const known = block.players.find((one) => one.playerId === playerId);

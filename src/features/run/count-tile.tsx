@@ -95,7 +95,17 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
   const round = roundOf(props, tries);
   const { set, side } = wordsOfRound(dose, measure, round);
   const title = <Title {...props} roundWords={[side, set].filter(Boolean).join(' · ')} />;
-  const line = <Line measure={measure} result={result} {...{ target, tooShort, bestEver, pass, inAll }} />;
+  const line = (
+    <Line
+      measure={measure}
+      result={result}
+      target={target}
+      tooShort={tooShort}
+      bestEver={bestEver}
+      pass={pass}
+      inAll={inAll}
+    />
+  );
 
   if (measure === 'points' || measure === 'grade') {
     const left = Math.max(0, inAll - result.shots);
@@ -144,7 +154,15 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
           />
         </div>
         {!compact && <div data-ear-of={digit} className="empty:hidden" />}
-        {step.beside && <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />}
+        {step.beside && (
+          <BesideBar
+            name={name}
+            playerId={playerId}
+            events={events}
+            onBeside={onBeside}
+            beside={step.beside}
+          />
+        )}
       </Frame>
     );
   }
@@ -191,7 +209,13 @@ export const CountTile = memo(function CountTile(props: CountTileProps) {
       </PressZone>
       {step.beside && (
         <div className={cx(compact && 'pr-20')}>
-          <BesideBar {...{ name, playerId, events, onBeside }} beside={step.beside} />
+          <BesideBar
+            name={name}
+            playerId={playerId}
+            events={events}
+            onBeside={onBeside}
+            beside={step.beside}
+          />
         </div>
       )}
       <div

@@ -94,7 +94,13 @@ function BlockCounts({ court, view, block, number }: BlockProps) {
       </div>
       <ul>
         {players.map((player) => (
-          <PlayerCounts key={player.id} {...{ run, court, player }} onType={() => setTyping(player.id)} />
+          <PlayerCounts
+            key={player.id}
+            run={run}
+            court={court}
+            player={player}
+            onType={() => setTyping(player.id)}
+          />
         ))}
       </ul>
       <TypeCount

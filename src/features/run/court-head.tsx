@@ -49,7 +49,10 @@ export function CourtHead({ view: _view, run, number, of, out, children, ...rest
   const bounceRule = block.scoring?.bounceRule ?? drill.bounceRule;
   return (
     <HeadFrame
-      {...{ clock, position, phases, ...rest }}
+      clock={clock}
+      position={position}
+      phases={phases}
+      {...rest}
       place={`${number}/${of}`}
       title={`${drill.title}: ${step.title}`}
       about={

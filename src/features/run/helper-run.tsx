@@ -111,7 +111,7 @@ function HelperRun({ view: given, renew }: ScreenProps<CourtView>) {
         </p>
       )}
       {circuit ? (
-        <CircuitLater {...{ court, run, screen, ear }} onSay={setSaid} />
+        <CircuitLater court={court} run={run} screen={screen} ear={ear} onSay={setSaid} />
       ) : (
         <CourtCounts
           run={run}

@@ -224,7 +224,7 @@ function Run({ view: given, renew }: ScreenProps<SessionRunView>) {
       />
       {run.isCalled && <CallLater call={run.call} silent={!settings.sound || !settings.spoken} />}
       {circuit ? (
-        <CircuitLater {...{ court, run, screen, ear }} onSay={setSaid} />
+        <CircuitLater court={court} run={run} screen={screen} ear={ear} onSay={setSaid} />
       ) : (
         <CourtCounts
           run={run}

@@ -7,12 +7,24 @@ jest.mock('@/server/actions', () => ({}));
 jest.mock('@/ui/whole-book', () => ({ useWholeBook: () => jest.requireActual('@/drills').plainBook }));
 
 const facts = (id: string, more: Partial<PlayerFacts>): PlayerFacts => ({
-  ...{ id, name: id, age: 10, sport: 'table tennis', hand: 'right', stage: null, focus: '', careNote: '' },
-  ...{ heightCm: null, racketIn: null },
+  id,
+  name: id,
+  age: 10,
+  sport: 'table tennis',
+  hand: 'right',
+  stage: null,
+  focus: '',
+  careNote: '',
+  heightCm: null,
+  racketIn: null,
   ...more,
 });
 const view = (players: readonly PlayerFacts[], more: Partial<SequencesView> = {}): SequencesView => ({
-  ...{ players, fits: {}, sessions: [], sequences: [], takenOff: [] },
+  players,
+  fits: {},
+  sessions: [],
+  sequences: [],
+  takenOff: [],
   ...more,
 });
 const page = (
@@ -56,15 +68,17 @@ test('a kept sequence, and what a block has already, are begun with', () => {
   };
   expect(page(view([], { sequences: [kept] }), { sequence: 'k' })).toContain('fh wide, bh wide</textarea>');
   const block = {
-    ...{ id: 'b', drillId: 'shadow-patterns', stepId: 'four-shots' },
+    id: 'b',
+    drillId: 'shadow-patterns',
+    stepId: 'four-shots',
     setting: {
-      ...{
-        kind: 'sequence' as const,
-        name: 'There',
-        sport: 'table tennis' as const,
-        ground: 'table' as const,
-      },
-      ...{ lines: ['fh corner, bh middle'], rounds: [{ line: 0, perMin: 20 }], way: 'even' as const },
+      kind: 'sequence' as const,
+      name: 'There',
+      sport: 'table tennis' as const,
+      ground: 'table' as const,
+      lines: ['fh corner, bh middle'],
+      rounds: [{ line: 0, perMin: 20 }],
+      way: 'even' as const,
     },
   };
   const session = {

@@ -134,7 +134,10 @@ export function Composer({
                 <Sheet className="p-3">
                   <FeetPlan
                     key={draft.ground}
-                    {...{ shots, demands, child, perMin }}
+                    shots={shots}
+                    demands={demands}
+                    child={child}
+                    perMin={perMin}
                     sport={draft.sport}
                     ground={draft.ground}
                   />
@@ -208,7 +211,8 @@ export function Composer({
                 view={view}
                 sequence={sequence}
                 child={child}
-                {...{ perMin, way }}
+                perMin={perMin}
+                way={way}
                 playable={late.length === 0}
                 blockId={start.blockId}
               />

@@ -29,12 +29,20 @@ export function shadowChild({ players, fits }: SequencesView, id: string, sport:
   const playing = players.filter((one) => one.sport === sport);
   const known = playing.find((one) => one.id === id) ?? playing[0];
   const facts = known ?? {
-    ...{ id: '', name: 'A child of ten', age: 10, sport },
-    ...{ hand: 'right' as const, heightCm: null, racketIn: null },
+    id: '',
+    name: 'A child of ten',
+    age: 10,
+    sport,
+    hand: 'right' as const,
+    heightCm: null,
+    racketIn: null,
   };
   const { sideStepM, contactM } = fitOf(facts, fits[facts.id]);
   return {
-    ...{ id: facts.id, name: facts.name, age: facts.age, sport: facts.sport },
+    id: facts.id,
+    name: facts.name,
+    age: facts.age,
+    sport: facts.sport,
     leftHanded: facts.hand === 'left',
     sideStepM: sideStepM.value,
     contactM: contactM.value,

@@ -49,7 +49,11 @@ export function FloorPlan({ place, slot, numbered, states = [], moves, beside, o
     })),
   );
   const { board, piece } = useMoving<{ blockId: string; lane: number }>({
-    ...{ widthPx, scale, gridM: laneStepM.short, stepM: laneStepM.short, longStepM: laneStepM.long },
+    widthPx,
+    scale,
+    gridM: laneStepM.short,
+    stepM: laneStepM.short,
+    longStepM: laneStepM.long,
     onMove: ({ blockId, lane }, byX, byY) => moves?.moveBy(blockId, lane, byX, byY),
   });
   const said = blocks

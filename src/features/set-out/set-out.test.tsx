@@ -14,12 +14,23 @@ import { TapeList } from './tape-list';
 import { Together } from './together';
 
 const hall: Place = {
-  ...{ name: 'Hall', lengthM: 20, widthM: 10, ceilingM: 6, surface: 'wood', wallM: 8, wallSide: 'long' },
-  ...{ tables: 0, hazards: [], quietFrom: null, quietTo: null },
+  name: 'Hall',
+  lengthM: 20,
+  widthM: 10,
+  ceilingM: 6,
+  surface: 'wood',
+  wallM: 8,
+  wallSide: 'long',
+  tables: 0,
+  hazards: [],
+  quietFrom: null,
+  quietTo: null,
   things: [{ kind: 'pillar', xM: 10, yM: 9, widthM: 0.5, depthM: 0.5 }],
 };
 const players = ['Ada Larkin', 'Bo Larkin'].map((name, n): SetOutPlayer => ({
-  ...{ id: `p${n}`, name, age: 8 + n },
+  id: `p${n}`,
+  name,
+  age: 8 + n,
   child: layoutChild({ age: 8 + n, sport: 'tennis', heightCm: null, racketIn: null }),
 }));
 const blockOf = (drillId: string, n: number) =>

@@ -152,8 +152,13 @@ function qr(link: string, width: number): Content {
   const side = width / size;
   return {
     canvas: runs.map(({ x, y, w }) => ({
-      ...{ type: 'rect' as const, x: x * side, y: y * side, w: w * side, h: side },
-      ...{ color: 'black', lineWidth: 0 },
+      type: 'rect' as const,
+      x: x * side,
+      y: y * side,
+      w: w * side,
+      h: side,
+      color: 'black',
+      lineWidth: 0,
     })),
   };
 }

@@ -10,15 +10,24 @@ import { qrOf } from './qr';
 
 const link = `http://192.168.17.4:4020/vow/${'aB3-_9'.repeat(3)}wxyz`;
 const part = (drillId: string, stepId: string) => ({
-  ...{ drillId, stepId, dose: usualDose(plainBook.step(drillId, stepId)!, 9), choices: [] },
+  drillId,
+  stepId,
+  dose: usualDose(plainBook.step(drillId, stepId)!, 9),
+  choices: [],
 });
 const cardFor = (...parts: ReturnType<typeof part>[]) =>
   cardOf(
     plainBook,
     { id: 'p', name: 'Nessa Quillby', age: 9, stage: 'orange' },
     {
-      ...{ parts, aim: { kind: 'mark' }, weekdays: [1, 3, 5], minutes: 5, growth: 0 },
-      ...{ atTime: null, alarm: false, byEar: false },
+      parts,
+      aim: { kind: 'mark' },
+      weekdays: [1, 3, 5],
+      minutes: 5,
+      growth: 0,
+      atTime: null,
+      alarm: false,
+      byEar: false,
     },
     '2026-12-04',
     Array.from({ length: 12 }, (_, i) => ({

@@ -41,8 +41,11 @@ export function Comes({ preview, form, book, playerId, set }: ComesProps) {
             <Figure
               explain={() =>
                 explainVow({
-                  ...{ good: preview.good, days: days.length, longestS: longest },
-                  ...{ growth: form.aim.kind === 'habit' ? 0 : form.growth, rested: rested.length },
+                  good: preview.good,
+                  days: days.length,
+                  longestS: longest,
+                  growth: form.aim.kind === 'habit' ? 0 : form.growth,
+                  rested: rested.length,
                 })
               }
             >

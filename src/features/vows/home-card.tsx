@@ -115,7 +115,9 @@ function HomeForm({ playerId, home, onDone }: Pick<Props, 'playerId' | 'home'> &
     const outcome = await ask(() =>
       saveHomeAction(playerId, {
         ...typed,
-        ...{ surface, lamps, helper },
+        surface,
+        lamps,
+        helper,
         kit: Object.entries(kit).map(([item, count]) => ({ item, count })),
       }),
     );

@@ -47,14 +47,16 @@ function firstForm(
   const wanted = stepId ?? standing[drill.id];
   const step = drill.steps.find(({ id }) => id === wanted) ?? drill.steps[0]!;
   return {
-    ...{
-      parts: [{ ...partOf(drill, step, facts.age), ...(strokes && { strokes }) }],
-      aim: { kind: 'mark' },
-      weekdays: [1, 2, 3, 4, 5],
-      minutes: 5,
-    },
-    ...{ growth: 0.1, atTime: null, alarm: false, byEar: false },
-    ...{ fromDay: today, untilDay: daysLater(today, usualSpan) },
+    parts: [{ ...partOf(drill, step, facts.age), ...(strokes && { strokes }) }],
+    aim: { kind: 'mark' },
+    weekdays: [1, 2, 3, 4, 5],
+    minutes: 5,
+    growth: 0.1,
+    atTime: null,
+    alarm: false,
+    byEar: false,
+    fromDay: today,
+    untilDay: daysLater(today, usualSpan),
   };
 }
 
@@ -129,8 +131,14 @@ export function VowFormPage({ view, drillId, stepId, strokes, back }: Props) {
         className="grid items-start gap-4 lg:grid-cols-[1fr_24rem]"
       >
         <div className="space-y-4">
-          <Parts {...{ form, view, book, set }} />
-          <When {...{ form, set, errorOf }} today={view.today} hears={hearsVow(book, form, facts.id)} />
+          <Parts form={form} view={view} book={book} set={set} />
+          <When
+            form={form}
+            set={set}
+            errorOf={errorOf}
+            today={view.today}
+            hears={hearsVow(book, form, facts.id)}
+          />
         </div>
         <div className="space-y-4 lg:sticky lg:top-4">
           <Sheet className="space-y-3 p-4" aria-label="What it comes to">

@@ -22,14 +22,16 @@ beforeEach(async () => {
 afterEach(() => box.close());
 
 const form = (more: object = {}) => ({
-  ...{
-    title: 'Rope week',
-    kind: 'best',
-    drillId: 'palm-up-bounce',
-    stepId: 'row-20',
-    rules: 'First bounce.',
-  },
-  ...{ fromDay: '2026-11-24', untilDay: '2026-11-30', attempts: 3, goal: null, ranked: false },
+  title: 'Rope week',
+  kind: 'best',
+  drillId: 'palm-up-bounce',
+  stepId: 'row-20',
+  rules: 'First bounce.',
+  fromDay: '2026-11-24',
+  untilDay: '2026-11-30',
+  attempts: 3,
+  goal: null,
+  ranked: false,
   playerIds: at.playerIds,
   ...more,
 });

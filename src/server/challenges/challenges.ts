@@ -49,8 +49,14 @@ export async function makeChallenge(context: Context, input: unknown): Promise<O
     const shown = await evidenceOn(
       tx,
       ids.map((playerId) => ({
-        ...{ key: playerId, playerId, drillId: fields.drillId, stepId: step.id, gate: 0 },
-        ...{ lowerIsBetter, habit: false, homeCounts: true },
+        key: playerId,
+        playerId,
+        drillId: fields.drillId,
+        stepId: step.id,
+        gate: 0,
+        lowerIsBetter,
+        habit: false,
+        homeCounts: true,
       })),
       { id: '', day: until },
       recentSince(until),
@@ -112,7 +118,13 @@ export async function addChallengeResult(
     const id = context.newId();
     const day = context.today > challenge.untilDay ? challenge.untilDay : context.today;
     await insertResult(tx, {
-      ...{ id, challengeId, playerId, partnerId: pairs ? partnerId : null, club: null, result, day },
+      id,
+      challengeId,
+      playerId,
+      partnerId: pairs ? partnerId : null,
+      club: null,
+      result,
+      day,
       atMs: context.nowMs,
       by: signatureOf(context),
     });

@@ -48,15 +48,13 @@ export async function bringClub(
     await removeClub(tx, id, club, context.nowMs);
     for (const result of results)
       await insertResult(tx, {
-        ...{
-          id: context.newId(),
-          challengeId: id,
-          playerId: null,
-          partnerId: null,
-          club,
-          result,
-          day: untilDay,
-        },
+        id: context.newId(),
+        challengeId: id,
+        playerId: null,
+        partnerId: null,
+        club,
+        result,
+        day: untilDay,
         atMs: context.nowMs,
         by: signatureOf(context),
       });

@@ -120,7 +120,10 @@ async function replanned(
     puts.push((tx) =>
       insertCourseChange(tx, {
         id: context.newId(),
-        ...{ courseId: id, sessionId: afterId, moves: JSON.stringify(moves), atMs: context.nowMs },
+        courseId: id,
+        sessionId: afterId,
+        moves: JSON.stringify(moves),
+        atMs: context.nowMs,
       }),
     );
   return done({ text: movesInWords(ground.book, course, moves, ground.players), puts });

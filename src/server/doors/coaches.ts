@@ -29,7 +29,10 @@ export async function addCoach(context: Context, input: unknown): Promise<Outcom
       return refused('name', `There is a coach called ${name} already: add something to the name.`);
     const id = context.newId();
     await insertCoach(tx, {
-      ...{ id, name, nameKey: nameKeyOf(name), passcode: hash },
+      id,
+      name,
+      nameKey: nameKeyOf(name),
+      passcode: hash,
       role: known.length === 0 ? 'owner' : checked.value.role,
       createdAtMs: context.nowMs,
       removedAtMs: null,

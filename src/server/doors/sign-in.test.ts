@@ -20,7 +20,9 @@ async function club() {
   const at = () => ({ ...box.context, nowMs });
   const owner = value(await addCoach(at(), { name: 'Ottilie', passcode })).id;
   return {
-    ...{ box, at, owner },
+    box,
+    at,
+    owner,
     later: (ms: number) => (nowMs += ms),
     enter: (name: string, word: string, address = '192.0.2.1', known?: string) =>
       signInCoach(at(), { name, passcode: word }, { address, known }),

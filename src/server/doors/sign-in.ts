@@ -96,7 +96,11 @@ export async function ownPasscode(
 }
 
 const said = ({ newId, nowMs }: Context, who: string, what: string, id?: string) => ({
-  ...{ id: newId(), atMs: nowMs, who, what, about: id ? [id] : [] },
+  id: newId(),
+  atMs: nowMs,
+  who,
+  what,
+  about: id ? [id] : [],
 });
 
 /** Who comes with a token, while it holds; whether anybody has to come with one. */

@@ -113,7 +113,9 @@ interface Step {
 }
 
 const no = (what: string, problems: readonly Problem[]): Step => ({
-  ...{ state: 'refused', what, why: problems.map(({ message }) => message) },
+  state: 'refused',
+  what,
+  why: problems.map(({ message }) => message),
 });
 
 /** Looks a table through, line by line; nothing is written. */
@@ -205,7 +207,10 @@ async function squadSteps(context: Context, db: Executor): Promise<Steps> {
       ? { ...was, ...(fields as Entry) }
       : ordered('players', {
           ...(fields as Entry),
-          ...{ id: context.newId(), createdAtMs: context.nowMs, removedAtMs: null, erasedAtMs: null },
+          id: context.newId(),
+          createdAtMs: context.nowMs,
+          removedAtMs: null,
+          erasedAtMs: null,
         });
     const open = focuses.get(String(is.id));
     const works = given('focus') !== undefined && focus !== (open?.text ?? '');
@@ -220,7 +225,9 @@ async function squadSteps(context: Context, db: Executor): Promise<Steps> {
     if (was && why.length === 0) return { state: 'same', what, why };
     const at = { playerId: is.id!, sinceMs: context.nowMs, untilMs: null };
     return {
-      ...{ state: was ? 'changed' : 'added', what, why },
+      state: was ? 'changed' : 'added',
+      what,
+      why,
       added: [
         ...(was ? [] : [['players', is] as const]),
         ...(works && focus
@@ -282,9 +289,14 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
     const strangers = names.filter((one) => !players.has(plainly(one)));
     const place = places.get(plainly(given('place') ?? ''));
     const checked = check(bookingSchema, {
-      ...{ title: given('title'), startTime: clock(given('startTime') ?? ''), bookedMin: given('bookedMin') },
-      ...{ coach: given('coach') ?? '', placeName: given('place') ?? '', placeId: place?.id ?? null },
-      ...{ day: isoDay(given('day') ?? ''), airC: given('airC') ?? '' },
+      title: given('title'),
+      startTime: clock(given('startTime') ?? ''),
+      bookedMin: given('bookedMin'),
+      coach: given('coach') ?? '',
+      placeName: given('place') ?? '',
+      placeId: place?.id ?? null,
+      day: isoDay(given('day') ?? ''),
+      airC: given('airC') ?? '',
       playerIds: names.flatMap((one) => (players.get(plainly(one))?.id as string | undefined) ?? []),
     });
     const problems = checked.ok
@@ -306,7 +318,8 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
     others.push(fresh);
     const id = context.newId();
     return {
-      ...{ state: 'added', what },
+      state: 'added',
+      what,
       why: [
         ...clashes.map((clash) => `Booked already: ${clashText(clashSaid(clash, nameOf))}`),
         ...(free ? [`Free at that hour: ${shortDay(free)}.`] : []),
@@ -317,7 +330,10 @@ async function sessionSteps(context: Context, db: Executor): Promise<Steps> {
           ordered('sessions', {
             kind: 'court',
             ...(fields as unknown as Entry),
-            ...{ id, state: 'planned', revision: 1, createdAtMs: context.nowMs },
+            id,
+            state: 'planned',
+            revision: 1,
+            createdAtMs: context.nowMs,
           }),
         ],
         ...playerIds.map(

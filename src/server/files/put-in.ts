@@ -28,7 +28,8 @@ export async function putIn(
   const what: {
     -readonly [Key in keyof TakenOver]: { -readonly [Name in ThingName]?: TakenOver[Key][Name] };
   } = {
-    ...{ added: {}, changed: {} },
+    added: {},
+    changed: {},
   };
   for (const name of thingNames) {
     const other = changed.get(name) ?? [];

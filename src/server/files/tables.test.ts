@@ -41,8 +41,13 @@ test('every table is written with its words, and a formula in a name is none', a
   const [player] = await box.context.db.all<{ id: string }>(sql`select id from player limit 1`);
   value(
     await makeChallenge(box.context, {
-      ...{ title: 'Rope week', kind: 'best', drillId: 'palm-up-bounce', stepId: 'row-20' },
-      ...{ fromDay: '2026-11-24', untilDay: '2026-11-30', playerIds: [player!.id] },
+      title: 'Rope week',
+      kind: 'best',
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      fromDay: '2026-11-24',
+      untilDay: '2026-11-30',
+      playerIds: [player!.id],
     }),
   );
   for (const name of tables) {
@@ -82,8 +87,15 @@ test('a table without one of the columns leaves that field of everybody as it is
   const box = await scratch();
   value(
     await savePlayer(box.context, {
-      ...{ name: 'Ilva', birthYear: 2016, sport: 'table tennis', hand: 'left', stage: 'green' },
-      ...{ heightCm: 134, racketIn: 25.5, careNote: 'left knee', focus: 'Quiet arm' },
+      name: 'Ilva',
+      birthYear: 2016,
+      sport: 'table tennis',
+      hand: 'left',
+      stage: 'green',
+      heightCm: 134,
+      racketIn: 25.5,
+      careNote: 'left knee',
+      focus: 'Quiet arm',
     }),
   );
   const before = await csv(box, 'squad');

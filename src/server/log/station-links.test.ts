@@ -31,7 +31,9 @@ async function circuitSession() {
   });
   const stations = blocks.slice(0, 3).map(({ id }) => id);
   const setting = {
-    ...{ book: plainBook, records: [], ground: openGround },
+    book: plainBook,
+    records: [],
+    ground: openGround,
     players: playerIds.map((id) => ({ id, age: 10 })),
   };
   const plan = makeCircuit(setting, { playerIds, blocks }, stations, context.newId());
@@ -50,7 +52,9 @@ const stored = () =>
 test('whoever comes to the station is counted there, signed by the link', async () => {
   const token = await linkFor(at.stations[1]!);
   expect(await linkState(box.context, token)).toMatchObject({
-    ...{ kind: 'open', blockId: at.stations[1], playerIds: at.playerIds },
+    kind: 'open',
+    blockId: at.stations[1],
+    playerIds: at.playerIds,
   });
   for (const [n, player] of at.playerIds.entries())
     expect(value(await count(token, at.stations[1]!, player, n + 1))).toEqual({ stored: 2 });

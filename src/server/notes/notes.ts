@@ -57,7 +57,11 @@ export async function answerRecap(
     if (text !== '')
       await insertNote(tx, {
         id: context.newId(),
-        ...{ sessionId, blockId: null, playerId: null, question, text },
+        sessionId,
+        blockId: null,
+        playerId: null,
+        question,
+        text,
         atMs: context.nowMs,
         by: signatureOf(context),
       });

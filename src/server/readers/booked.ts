@@ -31,6 +31,11 @@ export const clashSaid = (
   }: Clash<Booked & { readonly title: string }>,
   names: ReadonlyMap<string, string>,
 ): ClashSaid => ({
-  ...{ day, title, startTime, endTime: endTime({ startTime, bookedMin }), coach, place },
+  day,
+  title,
+  startTime,
+  endTime: endTime({ startTime, bookedMin }),
+  coach,
+  place,
   names: playerIds.flatMap((id) => names.get(id) ?? []),
 });

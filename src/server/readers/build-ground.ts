@@ -77,7 +77,12 @@ export async function buildSetting(
   const ids = players.map(({ id }) => id);
   const [records, places] = await Promise.all([allRecordsSince(db, ids, recentSince(day)), groundOf(db)]);
   return {
-    ...{ book, records, bookedMin, startTime, airC: null, ground: places(placeId) },
+    book,
+    records,
+    bookedMin,
+    startTime,
+    airC: null,
+    ground: places(placeId),
     players: players.map((player) => ({ ...player, weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} })),
   };
 }

@@ -47,7 +47,17 @@ export function factsOf(book: Book, row: ChallengeRow, today: string): Challenge
   if (!step || !drill) return null;
   const { id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked } = row;
   return {
-    ...{ id, title, kind, drillId, stepId, rules, fromDay, untilDay, attempts, goal, ranked },
+    id,
+    title,
+    kind,
+    drillId,
+    stepId,
+    rules,
+    fromDay,
+    untilDay,
+    attempts,
+    goal,
+    ranked,
     drill: drill.title,
     step: step.title,
     measure: step.measure,

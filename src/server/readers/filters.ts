@@ -26,6 +26,8 @@ export async function filterChoices(db: Database, today: string, first?: FirstDa
 
 /** A filter as the data are asked: a week is its seven days. */
 export const asked = ({ place, coach, sport, week }: Filter): SessionFilter => ({
-  ...{ place, coach, sport },
+  place,
+  coach,
+  sport,
   days: week ? [week, daysLater(week, 6)] : null,
 });

@@ -26,7 +26,9 @@ export async function notesBefore(db: Database, id: string): Promise<NotesBefore
   const drillOf = new Map(blocks.map((block) => [block.id, block.drillId]));
   const said = (await remarksOf(db, [...drillOf.keys()])).filter((remark) => remark.kind === 'note');
   const notes = [...written.notes, ...said].map(({ blockId, playerId, text }) => ({
-    ...{ drillId: (blockId && drillOf.get(blockId)) || null, playerId, text },
+    drillId: (blockId && drillOf.get(blockId)) || null,
+    playerId,
+    text,
   }));
   const { answers } = written;
   if (notes.length === 0 && Object.keys(answers).length === 0) return null;

@@ -22,7 +22,13 @@ export interface SessionNotes {
 }
 
 const asNote = ({ id, sessionId, blockId, playerId, text, atMs, by }: NoteRow): Note => ({
-  ...{ id, sessionId, blockId, playerId, text, atMs, by },
+  id,
+  sessionId,
+  blockId,
+  playerId,
+  text,
+  atMs,
+  by,
 });
 
 /** What was written about a session, and its recap. */

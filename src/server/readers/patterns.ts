@@ -29,7 +29,9 @@ export async function patternsView({ db }: { readonly db: Executor }): Promise<P
   if (patterns.length === 0) return [];
   const book = makeBook(contents);
   return patterns.map((one) => ({
-    ...{ id: one.id, title: one.title, bookedMin: one.bookedMin },
+    id: one.id,
+    title: one.title,
+    bookedMin: one.bookedMin,
     drills: patternBlocks(one).flatMap(({ drillId }) => book.drill(drillId)?.title ?? []),
   }));
 }

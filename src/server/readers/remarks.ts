@@ -57,7 +57,10 @@ export async function remarksOf(db: Database, blockIds: readonly string[]): Prom
   const besides = [...asked.values()].flatMap((own) => {
     const { blockId, playerId } = own[0]!;
     return [...besideInWords(own), ...feltInWords(own)].map((text) => ({
-      ...{ blockId, playerId, text, by: null },
+      blockId,
+      playerId,
+      text,
+      by: null,
       kind: 'beside' as const,
     }));
   });

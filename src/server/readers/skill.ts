@@ -15,22 +15,27 @@ function doneOf(row: DoneRow, weightOf: (playerId: string, day: string) => numbe
   const [playerId, drillId, stepId, day, feed, ball, eased, home, otherHand, dose, amount, ...sums] = row;
   const [results, sum, logSum, squares, free, touches, drops, dropped] = sums;
   return {
-    ...{
-      playerId,
-      drillId,
-      stepId,
-      day,
-      condition: conditionOf({
-        feed,
-        ball,
-        eased: eased === 1,
-        home: home === 1,
-        otherHand: otherHand === 1,
-      }),
-    },
+    playerId,
+    drillId,
+    stepId,
+    day,
+    condition: conditionOf({
+      feed,
+      ball,
+      eased: eased === 1,
+      home: home === 1,
+      otherHand: otherHand === 1,
+    }),
     dose: withAmount(JSON.parse(dose) as Dose, amount),
     weight: weightOf(playerId, day),
-    ...{ results, sum, logSum, squares, free, touches, drops, dropped },
+    results,
+    sum,
+    logSum,
+    squares,
+    free,
+    touches,
+    drops,
+    dropped,
   };
 }
 

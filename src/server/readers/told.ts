@@ -16,7 +16,11 @@ export async function countsTold(
     // Whoever left the squad is nobody's to talk to.
     if (born === undefined) return [];
     return {
-      ...{ playerId, drillId, stepId, result, blockId },
+      playerId,
+      drillId,
+      stepId,
+      result,
+      blockId,
       dose: withAmount(JSON.parse(dose) as Dose, amount),
       home: home === 1,
       age: Number(day.slice(0, 4)) - born,

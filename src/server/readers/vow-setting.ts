@@ -118,7 +118,16 @@ export async function vowSetting(
   const promised = promisedDays(book, player, records, others, days, today);
   const { all, sessions } = await bookedFor(db, book, player, records, promised, { today, untilDay });
   return {
-    ...{ book, player, records, skill, home, today, fromDay, untilDay, promised, sessions },
+    book,
+    player,
+    records,
+    skill,
+    home,
+    today,
+    fromDay,
+    untilDay,
+    promised,
+    sessions,
     rests: (day) => rests(own?.pauses ?? [], day),
     booked: all,
     limitedOn: last.map(({ day }) => dayNumber(day)),

@@ -191,7 +191,10 @@ export function promisedDays(
       if (!cost) return [];
       return [
         {
-          ...{ vowId: one.id, madeAtMs: one.createdAtMs, title: titleOf(book, one.vow), day: dayNumber(day) },
+          vowId: one.id,
+          madeAtMs: one.createdAtMs,
+          title: titleOf(book, one.vow),
+          day: dayNumber(day),
           ...cost,
         },
       ];

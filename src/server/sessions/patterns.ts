@@ -32,7 +32,14 @@ export async function keepPattern(
     const id = context.newId();
     const kept = blocks.map(
       ({ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting, circuit }) => ({
-        ...{ id: blockId, drillId, stepId, dose, changes, stations, breakS, setting },
+        id: blockId,
+        drillId,
+        stepId,
+        dose,
+        changes,
+        stations,
+        breakS,
+        setting,
         // As many groups, and nobody in them: whoever comes is dealt to them.
         circuit: circuit ? { ...circuit, groups: circuit.groups.map(() => []) } : null,
       }),

@@ -39,7 +39,11 @@ export async function sayCounting(
       return refused('playerId', 'This player is not on record (any more): go back to the squad.');
     const id = context.newId();
     await insertCountWord(tx, {
-      ...{ id, playerId, doubt, word: word as 'right', untilDay: context.today },
+      id,
+      playerId,
+      doubt,
+      word: word as 'right',
+      untilDay: context.today,
       atMs: context.nowMs,
       by: signatureOf(context),
     });

@@ -99,15 +99,13 @@ async function makeRow(name: Name, id: string): Promise<void> {
 async function fill(id: string): Promise<void> {
   const { db } = box.context;
   await db.insert(schema.challenge).values({
-    ...{
-      id: box.context.newId(),
-      title: 't',
-      kind: 'best',
-      drillId: 'd',
-      stepId: 's',
-      fromDay: '',
-      untilDay: '',
-    },
+    id: box.context.newId(),
+    title: 't',
+    kind: 'best',
+    drillId: 'd',
+    stepId: 's',
+    fromDay: '',
+    untilDay: '',
     createdAtMs: 0,
   });
   for (const [name, { rows }] of childTables.toReversed()) {

@@ -33,7 +33,8 @@ export async function oldBook({
     await db.run(row);
   await migrateDatabase(db);
   return {
-    ...{ sessionId, blockId },
+    sessionId,
+    blockId,
     context: {
       db,
       nowMs: Date.parse('2026-11-24T12:00:00Z'),

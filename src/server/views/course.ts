@@ -107,10 +107,12 @@ export async function courseView(context: Context, id: string): Promise<CourseVi
     const numberOf = (stepId: string | undefined) => ladder.findIndex((step) => step.id === stepId) + 1;
     const cellOf = (step: Step | undefined) => ({
       step: numberOf(step?.id) || null,
-      ...{ title: step?.title ?? '', task: step?.task ?? '' },
+      title: step?.title ?? '',
+      task: step?.task ?? '',
     });
     return {
-      ...{ id: player.id, name: player.name },
+      id: player.id,
+      name: player.name,
       stands: Math.max(1, numberOf(standsOn(course.drillId)(player.id))),
       cells: sessions.map<CourseCell>((one) => {
         const step = worksOn(one.sessionId, player.id);
@@ -128,13 +130,19 @@ export async function courseView(context: Context, id: string): Promise<CourseVi
     };
   });
   return {
-    ...{ id, title: course.title, removed: course.removedAtMs !== null, drillId: course.drillId, today },
+    id,
+    title: course.title,
+    removed: course.removedAtMs !== null,
+    drillId: course.drillId,
+    today,
     drill: drill?.title ?? '',
     ladder: (drill?.steps ?? []).slice(0, to + 1).map(({ title, task }) => ({ title, task })),
     goal: goalInWords(book, course),
     placeName: first?.placeName ?? '',
     sessions: sessions.map((one, index) => ({
-      ...{ id: one.sessionId, day: one.day, startTime: one.startTime },
+      id: one.sessionId,
+      day: one.day,
+      startTime: one.startTime,
       state: isLeft(one) ? ('planned' as const) : ('held' as const),
       home:
         notes[index]!.notes.find((note) => note.id === one.noteId)?.text.replace(/^Home challenge: /, '') ??

@@ -42,7 +42,10 @@ export async function coursesView(context: Context): Promise<CourseLine[]> {
   return courses.map(({ id, title, drillId, stepId }) => {
     const own = sessions.filter(({ courseId }) => courseId === id);
     return {
-      ...{ id, title, goal: goalInWords(book, { drillId, stepId }), sessions: own.length },
+      id,
+      title,
+      goal: goalInWords(book, { drillId, stepId }),
+      sessions: own.length,
       held: own.filter(({ state }) => state !== 'planned').length,
       fromDay: own[0]?.day ?? null,
       untilDay: own.at(-1)?.day ?? null,

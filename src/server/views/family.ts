@@ -114,7 +114,8 @@ export async function familyView(context: Context, id: string): Promise<FamilyVi
   const soon = ({ likely }: (typeof next)[number]) => likely ?? '9999';
   return {
     player: { id, name: facts.name, focus: facts.focus },
-    ...{ fromDay, today },
+    fromDay,
+    today,
     sessions: attended.find((one) => one.playerId === id)?.sessions ?? 0,
     touches: touches.reduce((sum, [, , count]) => sum + count, 0),
     families: [...families].sort(([, a], [, b]) => b - a),

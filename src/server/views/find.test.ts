@@ -10,12 +10,10 @@ const sequences = async (words: string) => (await findView(box.context, words)).
 test('shadow sequences are found by name, by sport and by the words of their line, the house’s own first', async () => {
   const { id } = value(
     await saveSequence(box.context, {
-      ...{
-        name: 'Figure for Tuesday',
-        sport: 'table tennis',
-        ground: 'table',
-        line: 'fh pivot loop, bh corner',
-      },
+      name: 'Figure for Tuesday',
+      sport: 'table tennis',
+      ground: 'table',
+      line: 'fh pivot loop, bh corner',
     }),
   );
   expect(await sequences('tuesday')).toEqual([

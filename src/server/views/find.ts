@@ -62,7 +62,10 @@ export async function findView({ db }: Context, given: string): Promise<FindView
       .slice(0, mostOfAKind)
       .map(({ id, name, sport, focus }) => ({ id, name, about: [sport, focus].filter(Boolean).join(' · ') })),
     sessions: sessions.map(({ id, title, day, state, placeName, coach }) => ({
-      ...{ id, title, day, held: state === 'finished' },
+      id,
+      title,
+      day,
+      held: state === 'finished',
       about: [placeName, coach, `${(playersOf.get(id) ?? []).length} on the list`]
         .filter(Boolean)
         .join(' · '),
@@ -80,7 +83,9 @@ export async function findView({ db }: Context, given: string): Promise<FindView
       .slice(0, mostOfAKind)
       .map(({ id, name, sport, line }) => ({ id, name, about: `${sport} · ${line}` })),
     notes: notes.map(({ id, text, atMs, playerId, sessionId, sessionTitle }) => ({
-      ...{ id, text, atMs },
+      id,
+      text,
+      atMs,
       about: [sessionTitle, nameOf(playerId)].filter(Boolean).join(' · '),
       href: playerId ? `/players/${playerId}` : `/sessions/${sessionId}/plan`,
     })),

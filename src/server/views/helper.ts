@@ -84,7 +84,18 @@ function helpedBlock(block: RunBlock, counted: ReadonlySet<string>): RunBlock {
   const { id, drillId, stepId, dose, changes, stations, breakS, retest, setting, scoring, held } = block;
   const { turns, turnS, atOnce, circuit = null } = block;
   return {
-    ...{ id, drillId, stepId, dose, changes, stations, breakS, retest, setting, turns, turnS, atOnce },
+    id,
+    drillId,
+    stepId,
+    dose,
+    changes,
+    stations,
+    breakS,
+    retest,
+    setting,
+    turns,
+    turnS,
+    atOnce,
     ...(scoring && { scoring }),
     ...(held && { held: helpedHeld(held, counted) }),
     // Which group they go with, and of the others nobody's name.
@@ -102,7 +113,11 @@ function helpedHeld({ ladder, own, ages }: Held, counted: ReadonlySet<string>): 
   const theirs = <T>(all: Readonly<Record<string, T>>) =>
     Object.fromEntries(Object.entries(all).filter(([playerId]) => counted.has(playerId)));
   return {
-    ...{ day: '', place: '', placeId: null, coach: '', ladder },
+    day: '',
+    place: '',
+    placeId: null,
+    coach: '',
+    ladder,
     own: theirs(own),
     ages: theirs(ages),
   };

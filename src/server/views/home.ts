@@ -48,7 +48,9 @@ export async function homeView(
     if (!card) return [];
     return [
       {
-        ...{ key: `v${index + 1}`, card, thanks },
+        key: `v${index + 1}`,
+        card,
+        thanks,
         ears: earsOf(book, vow, playerId),
         days: own
           .filter(({ day }) => day >= from && day <= dayAfter(today, daysAhead))
@@ -56,9 +58,13 @@ export async function homeView(
           .filter(({ parts }) => parts.every(({ part, drillId }) => vow.parts[part]?.drillId === drillId))
           .filter(({ asked, free, attempts }) => asked || free || attempts.length > 0)
           .map(({ day, asked, parts }) => ({
-            ...{ day, asked },
+            day,
+            asked,
             parts: parts.map(({ part, blockId, stepId, dose }) => ({
-              ...{ part, blockId, stepId, dose },
+              part,
+              blockId,
+              stepId,
+              dose,
               words: plainDose(card.parts[part]!, dose),
             })),
           })),

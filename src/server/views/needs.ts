@@ -98,7 +98,11 @@ export async function needsView(context: Context): Promise<NeedsView> {
       ladders: (ladders.get(id) ?? []).map(({ drillId, stepId, odds, progress, schools, nextBest }) => {
         const step = book.step(drillId, stepId, id)!;
         return {
-          ...{ drillId, odds, progress, schools, nextBest },
+          drillId,
+          odds,
+          progress,
+          schools,
+          nextBest,
           title: book.drill(drillId)!.title,
           stepTitle: step.title,
           measure: step.measure,

@@ -1,8 +1,13 @@
 import { reachOf, type Listening } from './reach';
 
 const usual: Listening = {
-  ...{ host: '127.0.0.1', port: '3200', scheme: 'http', proxied: false, allowed: '' },
-  ...{ own: ['192.168.1.20', '10.0.0.5'], asked: 'http://127.0.0.1:3200' },
+  host: '127.0.0.1',
+  port: '3200',
+  scheme: 'http',
+  proxied: false,
+  allowed: '',
+  own: ['192.168.1.20', '10.0.0.5'],
+  asked: 'http://127.0.0.1:3200',
 };
 const addresses = (more: Partial<Listening>) => reachOf({ ...usual, ...more }).addresses;
 

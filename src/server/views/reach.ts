@@ -62,7 +62,9 @@ export function listening(asked: string): Listening {
       ({ family, internal, address }) => family === 'IPv4' && !internal && !address.startsWith(linkLocal),
     );
   return {
-    ...{ host: HOST, port: PORT, scheme: VOWSTEP_TLS_CERT ? 'https' : 'http' },
+    host: HOST,
+    port: PORT,
+    scheme: VOWSTEP_TLS_CERT ? 'https' : 'http',
     proxied: VOWSTEP_PROXIED === '1',
     allowed: process.env.VOWSTEP_ALLOWED_HOSTS ?? '',
     own: own.map(({ address }) => address),

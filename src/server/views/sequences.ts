@@ -26,7 +26,10 @@ export async function sequencesView(context: Context): Promise<SequencesView> {
     takenOff(db, 'sequence'),
   ]);
   return {
-    ...{ players, fits, sessions, takenOff: gone },
+    players,
+    fits,
+    sessions,
+    takenOff: gone,
     sequences: rows.map(({ id, name, sport, ground, line }) => ({ id, name, sport, ground, line })),
   };
 }

@@ -35,7 +35,9 @@ export async function sessionSetOutView(context: Context, id: string): Promise<S
   ]);
   const place = grounds.find((one) => one.id === session.placeId) ?? null;
   const players = coming.map((one): SetOutPlayer => ({
-    ...{ id: one.id, name: one.name, age: one.age },
+    id: one.id,
+    name: one.name,
+    age: one.age,
     child: layoutChild(one, overrides[one.id]),
   }));
   return {

@@ -56,7 +56,12 @@ export async function settingsView(context: Context): Promise<SettingsView> {
     schemaVersion(db),
   ]);
   return {
-    ...{ me, owners, schema, zone, version: packageJson.version, build: buildId() },
+    me,
+    owners,
+    schema,
+    zone,
+    version: packageJson.version,
+    build: buildId(),
     firstDay: context.firstDay ?? 'monday',
     address: process.env.VOWSTEP_ADDRESS ?? '',
     licences: licences(),
@@ -74,7 +79,11 @@ async function ownersView({ db, nowMs }: Context): Promise<OwnersView> {
     auditLines(db, Number.MAX_SAFE_INTEGER),
   ]);
   return {
-    ...{ file, holds, copies, links, audit },
+    file,
+    holds,
+    copies,
+    links,
+    audit,
     coaches: coaches.map(({ id, name, role }) => ({ id, name, role, open: open.get(id) ?? 0 })),
   };
 }

@@ -59,7 +59,9 @@ export async function squadView(context: Context, filter: Filter = noFilter): Pr
   return {
     year: Number(context.today.slice(0, 4)),
     takenOff: gone,
-    ...{ filter, choices, all: players.length },
+    filter,
+    choices,
+    all: players.length,
     players: shown.map((player) => {
       const own = done.get(player.id);
       return {

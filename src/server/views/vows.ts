@@ -108,7 +108,14 @@ function lineOf(
             ? 'rests'
             : 'runs';
   return {
-    ...{ id, playerId, name, fromDay, untilDay: until, words, state, felt },
+    id,
+    playerId,
+    name,
+    fromDay,
+    untilDay: until,
+    words,
+    state,
+    felt,
     title: titleOf(book, vow),
     when: whenInWords(vow, until),
     daysLeft: Math.max(0, dayNumber(until) - dayNumber(today) + 1),
@@ -265,7 +272,12 @@ export async function playerVowsView(context: Context, id: string): Promise<Play
   const running = kept.filter((one) => runs(one, today));
   const { over, weeks } = await togetherOf(context, book, facts, running, days);
   return {
-    ...{ facts, today, home, homeSaid: said, weeks, over },
+    facts,
+    today,
+    home,
+    homeSaid: said,
+    weeks,
+    over,
     removed: row.removedAtMs !== null,
     lines: kept
       .map((one) => lineOf(book, one, days.get(one.id) ?? [], today, felt.get(one.id) ?? null))
@@ -304,7 +316,9 @@ export async function vowFormView(
   const [{ home, said }, places] = await Promise.all([homeKnown(db, id), placesOf(db, [id])]);
   return {
     facts: playerFacts(player, today),
-    ...{ today, home, homeSaid: said },
+    today,
+    home,
+    homeSaid: said,
     standing: Object.fromEntries(places.map(({ drillId, stepId }) => [drillId, stepId])),
     changes: row ? { id: row.id, vow: readVow(row).vow, fromDay: row.fromDay, untilDay: row.untilDay } : null,
   };

@@ -17,12 +17,20 @@ import { changeVow, makeVow } from './vows';
 const form = {
   parts: [
     {
-      ...{ drillId: 'palm-up-bounce', stepId: 'row-20', choices: [] },
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      choices: [],
       dose: plainBook.step('palm-up-bounce', 'row-20')!.doses['10-12'],
     },
   ],
-  ...{ aim: { kind: 'habit' }, weekdays: [1, 2, 3, 4, 5], minutes: 5, growth: 0, atTime: null, alarm: false },
-  ...{ fromDay: '2026-11-24', untilDay: '2026-12-04' },
+  aim: { kind: 'habit' },
+  weekdays: [1, 2, 3, 4, 5],
+  minutes: 5,
+  growth: 0,
+  atTime: null,
+  alarm: false,
+  fromDay: '2026-11-24',
+  untilDay: '2026-12-04',
 };
 
 let box: Awaited<ReturnType<typeof scratch>>;

@@ -83,7 +83,8 @@ async function earInFile(): Promise<string> {
   const { earWorker } = await partsOf();
   const made = {
     'vow-ear-panel': earPanel,
-    ...{ 'vow-ear-worker': path.join(files, earWorker), 'vow-ear-worklet': path.join(files, worklet) },
+    'vow-ear-worker': path.join(files, earWorker),
+    'vow-ear-worklet': path.join(files, worklet),
   };
   const held = await Promise.all(
     Object.entries(made).map(async ([id, file]) => {

@@ -81,8 +81,12 @@ async function opened(context: Context, pasted: unknown): Promise<Outcome<Opened
     events.map(({ id }) => id),
   );
   return done({
-    ...{ name: player.name, playerId: player.id, marks: events.length, fresh: events.length - known.length },
-    ...{ events, fileId },
+    name: player.name,
+    playerId: player.id,
+    marks: events.length,
+    fresh: events.length - known.length,
+    events,
+    fileId,
   });
 }
 
@@ -96,7 +100,10 @@ function checkAll(events: readonly TouchEvent[], nowMs: number): Outcome<null> {
 
 const eventOf = ({ kind, ...rest }: Reported, playerId: string, fileId: string): TouchEvent => ({
   ...rest,
-  ...{ kind, playerId, ref: null, monoMs: 0 },
+  kind,
+  playerId,
+  ref: null,
+  monoMs: 0,
   device: `${signOfFile(fileId).sign}phone`,
 });
 
@@ -137,14 +144,17 @@ export async function undoText(
   if (marks.length === 0) return refused('text', 'Nothing of this text is in the book (any more).');
   const by = signatureOf(context);
   const undos = marks.map((mark): TouchEvent => ({
-    ...{
-      id: context.newId(),
-      blockId: mark.blockId,
-      playerId: mark.playerId,
-      kind: 'undo',
-      attempt: mark.attempt,
-    },
-    ...{ value: null, ref: mark.id, by, atMs: latestMs(context), monoMs: 0, device: 'desk' },
+    id: context.newId(),
+    blockId: mark.blockId,
+    playerId: mark.playerId,
+    kind: 'undo',
+    attempt: mark.attempt,
+    value: null,
+    ref: mark.id,
+    by,
+    atMs: latestMs(context),
+    monoMs: 0,
+    device: 'desk',
   }));
   const stored = await storeBatch(context, { events: undos });
   return stored.ok ? done({ undone: stored.value.stored }) : stored;

@@ -134,15 +134,18 @@ async function makeBlocks(
           tx,
           sessionId,
           {
-            ...{ kind: 'home', title: title.slice(0, 80), day, startTime: kept.vow.atTime ?? '00:00' },
-            ...{
-              bookedMin: Math.max(5, kept.vow.minutes),
-              coach: '',
-              placeName: '',
-              placeId: null,
-              airC: null,
-            },
-            ...{ state: 'finished', startedAtMs: context.nowMs, finishedAtMs: context.nowMs },
+            kind: 'home',
+            title: title.slice(0, 80),
+            day,
+            startTime: kept.vow.atTime ?? '00:00',
+            bookedMin: Math.max(5, kept.vow.minutes),
+            coach: '',
+            placeName: '',
+            placeId: null,
+            airC: null,
+            state: 'finished',
+            startedAtMs: context.nowMs,
+            finishedAtMs: context.nowMs,
           },
           context.nowMs,
         );
@@ -186,7 +189,16 @@ async function makeBlocks(
 }
 
 const blockRow = ({ blockId, sessionId, part, drillId, stepId, dose }: DayPart) => ({
-  ...{ id: blockId, sessionId, position: part, drillId, stepId },
-  ...{ dose: JSON.stringify(dose), changes: '[]', stations: 1, breakS: 0, retest: false, setting: null },
+  id: blockId,
+  sessionId,
+  position: part,
+  drillId,
+  stepId,
+  dose: JSON.stringify(dose),
+  changes: '[]',
+  stations: 1,
+  breakS: 0,
+  retest: false,
+  setting: null,
   circuit: null,
 });

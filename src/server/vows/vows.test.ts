@@ -37,17 +37,28 @@ const step = plainBook.step('palm-up-bounce', 'row-20')!;
 const form = {
   parts: [
     {
-      ...{ drillId: 'palm-up-bounce', stepId: 'row-20', dose: step.doses['10-12'] },
+      drillId: 'palm-up-bounce',
+      stepId: 'row-20',
+      dose: step.doses['10-12'],
       choices: [{ stepId: 'settle', dose: plainBook.step('palm-up-bounce', 'settle')!.doses['10-12'] }],
     },
   ],
-  ...{ aim: { kind: 'habit' }, weekdays: [1, 2, 3, 4, 5], minutes: 5, growth: 0, atTime: null, alarm: false },
-  ...{ fromDay: '2026-11-24', untilDay: '2026-12-04' },
+  aim: { kind: 'habit' },
+  weekdays: [1, 2, 3, 4, 5],
+  minutes: 5,
+  growth: 0,
+  atTime: null,
+  alarm: false,
+  fromDay: '2026-11-24',
+  untilDay: '2026-12-04',
 };
 
 const ownStep = plainBook.step('court-patterns', 'own-pattern')!;
 const own = {
-  ...{ drillId: 'court-patterns', stepId: 'own-pattern', dose: ownStep.doses['10-12'], choices: [] },
+  drillId: 'court-patterns',
+  stepId: 'own-pattern',
+  dose: ownStep.doses['10-12'],
+  choices: [],
 };
 
 let box: Box;
@@ -474,8 +485,14 @@ test('vow days are foreseen as days of a mark only where what is done at home sh
 
 describe('a text from a file', () => {
   const reported = async (id: string, more: Partial<Reported> = {}): Promise<Reported> => ({
-    ...{ id: box.context.newId(), blockId: await blockOn(id, '2026-11-24'), kind: 'result', attempt: 1 },
-    ...{ value: 17, text: null, atMs: box.context.nowMs, origin: null },
+    id: box.context.newId(),
+    blockId: await blockOn(id, '2026-11-24'),
+    kind: 'result',
+    attempt: 1,
+    value: 17,
+    text: null,
+    atMs: box.context.nowMs,
+    origin: null,
     ...more,
   });
   const handedOut = async () => {

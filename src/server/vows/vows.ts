@@ -66,7 +66,9 @@ async function planned(
   const player = { id: playerId, age, name };
   const vow = asVow(form);
   const setting = await vowSetting({ db: tx as Context['db'], today: context.today }, book, player, {
-    ...{ parts: vow.parts, fromDay, untilDay: form.untilDay },
+    parts: vow.parts,
+    fromDay,
+    untilDay: form.untilDay,
     ...(exceptId && { exceptId }),
   });
   const twice = await promisedAlready(tx, context.today, playerId, vow, exceptId);
@@ -81,8 +83,13 @@ async function planned(
       ]
     : proposal.problems;
   const mine = proposal.days.map(({ day, seconds, good, load }) => ({
-    ...{ vowId: 'new', madeAtMs: context.nowMs, title: titleOf(book, vow), day: dayNumber(day) },
-    ...{ seconds, good, load },
+    vowId: 'new',
+    madeAtMs: context.nowMs,
+    title: titleOf(book, vow),
+    day: dayNumber(day),
+    seconds,
+    good,
+    load,
   }));
   const over = tooMuch([...setting.promised, ...mine], setting.sessions, player, (day) =>
     shortDay(isoDay(day)),
@@ -135,9 +142,15 @@ const rowsOf = (
   days.flatMap(({ day, doses }) => {
     const sessionId = context.newId();
     return doses.map((dose, part) => ({
-      ...{ vowId, day, part, drillId: vow.parts[part]!.drillId, stepId: vow.parts[part]!.stepId },
+      vowId,
+      day,
+      part,
+      drillId: vow.parts[part]!.drillId,
+      stepId: vow.parts[part]!.stepId,
       dose: JSON.stringify(dose),
-      ...{ sessionId, blockId: context.newId(), state },
+      sessionId,
+      blockId: context.newId(),
+      state,
     }));
   });
 
@@ -170,8 +183,15 @@ export async function makeVow(
     const id = context.newId();
     const vow = asVow(form);
     await insertVow(tx, {
-      ...{ id, playerId, promise: JSON.stringify(vow), fromDay: form.fromDay, untilDay: form.untilDay },
-      ...{ createdAtMs: context.nowMs, changedAtMs: context.nowMs, renews, by: signatureOf(context) },
+      id,
+      playerId,
+      promise: JSON.stringify(vow),
+      fromDay: form.fromDay,
+      untilDay: form.untilDay,
+      createdAtMs: context.nowMs,
+      changedAtMs: context.nowMs,
+      renews,
+      by: signatureOf(context),
     });
     await putDays(tx, [
       ...rowsOf(context, id, vow, preview.days),
@@ -333,7 +353,9 @@ export async function saveHome(context: Context, playerId: string, input: unknow
   return write(context.db, async (tx) => {
     if (!(await getPlayer(tx, playerId))) return refused('playerId', noPlayer);
     await putHome(tx, {
-      ...{ playerId, ...fields, surface: surface as 'wood' },
+      playerId,
+      ...fields,
+      surface: surface as 'wood',
       kit: JSON.stringify(kit.filter(({ count }) => count > 0).map(({ item, count }) => [item, count])),
     });
     return done(null);

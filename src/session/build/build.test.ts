@@ -156,7 +156,11 @@ test('a child more never makes it better for everybody: the least served are no 
 describe('what a drill is worth to a child', () => {
   const drill = plainBook.drill('palm-up-bounce')!;
   const facts = (more: Partial<ChildFacts>): ChildFacts => ({
-    ...{ playerId: 'a', focusDrills: [], train: null, ladders: [], ...more },
+    playerId: 'a',
+    focusDrills: [],
+    train: null,
+    ladders: [],
+    ...more,
   });
   const whys = (one: ChildFacts, asked = false) => needOf(drill, one, asked).map(({ why }) => why);
   const done = (daysAway: number, chance: number | null) =>
@@ -239,7 +243,11 @@ test('sixty children are built for as well, and quickly enough to wait for', asy
   const { setting, facts, standsOn } = buildCase(7);
   const many = Array.from({ length: 60 }, (_, n) => ({
     ...setting.players[0]!,
-    ...{ id: `m${n}`, name: `Child ${n}`, age: 10 + (n % 4), weekLoad: noLoadSum, dayLoad: noLoadSum },
+    id: `m${n}`,
+    name: `Child ${n}`,
+    age: 10 + (n % 4),
+    weekLoad: noLoadSum,
+    dayLoad: noLoadSum,
   }));
   const prepared = prepare({ ...setting, players: many }, facts, standsOn, noWish);
   const { session } = built(prepared, { ...setting, players: many }, quickly(20));
@@ -249,15 +257,19 @@ test('sixty children are built for as well, and quickly enough to wait for', asy
 describe('a job', () => {
   const { setting, facts } = buildCase(4);
   const job: BuildJob = {
-    ...{
-      players: setting.players,
-      records: [],
-      bookedMin: setting.bookedMin,
-      startTime: '16:30',
-      airC: null,
-    },
-    ...{ contents: { own: [], retired: [], choices: [] }, coach: '', place: setting.ground.place, kit: {} },
-    ...{ facts, standing: [], wish: noWish, seed: 1 },
+    players: setting.players,
+    records: [],
+    bookedMin: setting.bookedMin,
+    startTime: '16:30',
+    airC: null,
+    contents: { own: [], retired: [], choices: [] },
+    coach: '',
+    place: setting.ground.place,
+    kit: {},
+    facts,
+    standing: [],
+    wish: noWish,
+    seed: 1,
   };
   const news = async (one: BuildJob, solver: Parameters<typeof answerBuild>[2]) => {
     const told: BuildNews[] = [];

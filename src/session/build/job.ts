@@ -91,7 +91,8 @@ export async function answerBuild(
     }),
     leftOut: leftOutOf(of, session.ask, session.ids, book),
     worth: session.worth - worthOf(session.ask, []).total,
-    ...{ proof, gap },
+    proof,
+    gap,
   });
   let solver: Solver | null = null;
   const ways: Way[] = [];

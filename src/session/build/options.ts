@@ -257,7 +257,9 @@ function optionOf(
   const loads = cappedKinds.map((kind) => players.map((player) => time?.loadOf[player.id]?.[kind] ?? 0));
   const moves = new Set(players.flatMap((player) => workOf(book, block, player.id)?.step.moves ?? []));
   const warmth = {
-    ...{ warms: drill.warms, moves: [...moves], hitting: isHitting(drill) },
+    warms: drill.warms,
+    moves: [...moves],
+    hitting: isHitting(drill),
     players: players.flatMap(({ id: playerId }) =>
       time?.loadOf[playerId] ? [{ load: time.loadOf[playerId] }] : [],
     ),
@@ -267,7 +269,11 @@ function optionOf(
   );
   const seconds = Math.max(1, Math.ceil((time?.ownS ?? 1) + block.breakS / (block.circuit?.of ?? 1)));
   return {
-    ...{ id, drill: drill.id, family: drill.family, phase, seconds },
+    id,
+    drill: drill.id,
+    family: drill.family,
+    phase,
+    seconds,
     good: players.map((player, child) => {
       if (!time || !(player.id in time.touchesOf)) return 0;
       const [work, wait] = [of(player.id, 'workOf'), of(player.id, 'waitOf')];

@@ -77,7 +77,9 @@ describe('a block planned again', () => {
   const rungs = { small: rows[1]!.id, tall: rows[2]!.id };
   const block: PlanBlock = {
     ...newBlock(plainBook, drillId, players, (id) => rungs[id as 'small'], 'b'),
-    ...{ breakS: 60, stations: 2, changes: ['eyes up'] },
+    breakS: 60,
+    stations: 2,
+    changes: ['eyes up'],
   };
   const stepOf = (one: PlanBlock, id: string) => one.own.find(({ playerId }) => playerId === id)!.stepId;
 

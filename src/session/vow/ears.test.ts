@@ -5,7 +5,9 @@ import type { VowPart } from './vow';
 const part = (drillId: string, stepId: string, ...choices: string[]): VowPart => {
   const doseOf = (id: string) => plainBook.step(drillId, id)!.doses['7-9'];
   return {
-    ...{ drillId, stepId, dose: doseOf(stepId) },
+    drillId,
+    stepId,
+    dose: doseOf(stepId),
     choices: choices.map((id) => ({ stepId: id, dose: doseOf(id) })),
   };
 };

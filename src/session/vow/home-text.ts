@@ -110,7 +110,14 @@ export function readHomeText({ said, sign }: HomeText, key: string): Outcome<rea
   if (!Array.isArray(rows) || !rows.every(isRow)) return changed;
   return done(
     rows.map(([id, blockId, kind, attempt, value, text, atMs, origin = null]) => ({
-      ...{ id, blockId, kind: kinds[kind]!, attempt, value, text, atMs, origin },
+      id,
+      blockId,
+      kind: kinds[kind]!,
+      attempt,
+      value,
+      text,
+      atMs,
+      origin,
     })),
   );
 }

@@ -22,17 +22,16 @@ export interface Home {
 
 /** A room to begin with: what most homes have. Ours. */
 export const usualHome: Home = {
-  ...{
-    lengthM: 4,
-    widthM: 3,
-    ceilingM: 2.4,
-    surface: 'wood',
-    wallM: 0,
-    tables: 0,
-    lamps: true,
-    helper: false,
-  },
-  ...{ quietFrom: null, quietTo: null },
+  lengthM: 4,
+  widthM: 3,
+  ceilingM: 2.4,
+  surface: 'wood',
+  wallM: 0,
+  tables: 0,
+  lamps: true,
+  helper: false,
+  quietFrom: null,
+  quietTo: null,
   kit: [
     ['racket', 1],
     ['table tennis bat', 1],
@@ -45,7 +44,15 @@ export const usualHome: Home = {
 export const homeAsPlace = (home: Home): Place => {
   const { lengthM, widthM, ceilingM, surface, wallM, tables, lamps, quietFrom, quietTo } = home;
   return {
-    ...{ name: 'home', lengthM, widthM, ceilingM, surface, wallM, tables, quietFrom, quietTo },
+    name: 'home',
+    lengthM,
+    widthM,
+    ceilingM,
+    surface,
+    wallM,
+    tables,
+    quietFrom,
+    quietTo,
     hazards: lamps ? ['windows or lamps in reach'] : [],
   };
 };

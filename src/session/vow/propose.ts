@@ -120,17 +120,16 @@ export function proposeVow(vow: Vow, setting: VowSetting): Proposal {
     };
   const limit = limitOf(vow, setting);
   const plan = planVow({
-    ...{
-      days,
-      sizes,
-      usual,
-      growth: vow.growth,
-      minutes: vow.minutes,
-      aim: vow.aim,
-      age: player.age,
-      booked,
-    },
-    ...{ limit, limitedOn },
+    days,
+    sizes,
+    usual,
+    growth: vow.growth,
+    minutes: vow.minutes,
+    aim: vow.aim,
+    age: player.age,
+    booked,
+    limit,
+    limitedOn,
   });
   const proposed = plan.days.map(({ day, size }) => ({
     day: isoDay(day),

@@ -52,7 +52,11 @@ describe('sizes of a day', () => {
     expect(shareOf(dose, 1.1)).toEqual({ kind: 'row', target: 22, capS: 105 });
     expect(shareOf(dose, 4)).toEqual({ kind: 'row', target: 40, capS: 360 });
     expect(shareOf({ kind: 'reps', sets: 2, reps: 10, sides: 1, restS: 20 }, 3)).toEqual({
-      ...{ kind: 'reps', sets: 4, reps: 15, sides: 1, restS: 20 },
+      kind: 'reps',
+      sets: 4,
+      reps: 15,
+      sides: 1,
+      restS: 20,
     });
   });
 });
@@ -227,19 +231,17 @@ describe('the text a file gives back', () => {
   test('tells whole attempts: what they come to is what was counted', () => {
     let made = 0;
     const mark = (kind: TouchEvent['kind'], round: number): TouchEvent => ({
-      ...{
-        // In the order made: identifiers of one millisecond would stand in any.
-        id: String((made += 1)).padStart(26, '0'),
-        blockId: 'b',
-        playerId: 'p',
-        kind,
-        attempt: round,
-        value: null,
-        ref: null,
-        atMs: 1,
-        monoMs: 1,
-        device: 'd',
-      },
+      // In the order made: identifiers of one millisecond would stand in any.
+      id: String((made += 1)).padStart(26, '0'),
+      blockId: 'b',
+      playerId: 'p',
+      kind,
+      attempt: round,
+      value: null,
+      ref: null,
+      atMs: 1,
+      monoMs: 1,
+      device: 'd',
     });
     const events = [...'xxx-xxxxx-xx'].map((one) => mark(one === 'x' ? 'touch' : 'drop', 1));
     const told = reportOf('b', events, 'row').map((one): TouchEvent => ({

@@ -61,7 +61,9 @@ export function workoutOf(parts: readonly WorkoutPart[], minutes: WorkoutMinutes
   const from = workoutFromAge[minutes];
   return {
     rounds,
-    ...{ workS, restS, way },
+    workS,
+    restS,
+    way,
     totalS: count * (workS + restS) - restS,
     strokes: rounds.reduce((sum, { strokes }) => sum + strokes, 0),
     care:

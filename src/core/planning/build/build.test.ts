@@ -7,21 +7,34 @@ import { buildQuickly } from './search';
 import { BuildState } from './state';
 
 const option = (id: string, more: Partial<BuildOption> = {}): BuildOption => ({
-  ...{ id, drill: id, family: 'touch', phase: 1, seconds: 300, good: [0.2, 0.2], loads: [[0, 0]] },
-  ...{ things: [], warms: [], asks: [], cost: 0, ...more },
+  id,
+  drill: id,
+  family: 'touch',
+  phase: 1,
+  seconds: 300,
+  good: [0.2, 0.2],
+  loads: [[0, 0]],
+  things: [],
+  warms: [],
+  asks: [],
+  cost: 0,
+  ...more,
 });
 const asked = (options: readonly BuildOption[], more: Partial<BuildAsk> = {}): BuildAsk => ({
-  ...{
-    children: 2,
-    options,
-    seconds: 1200,
-    wholeS: 1200,
-    shares: [0.2, 0.8],
-    most: [null, null],
-    caps: [[100, 100]],
-    mostBlocks: 9,
-  },
-  ...{ locked: [], must: [], limits: [], stretches: null, weights: usualWeights, ...more },
+  children: 2,
+  options,
+  seconds: 1200,
+  wholeS: 1200,
+  shares: [0.2, 0.8],
+  most: [null, null],
+  caps: [[100, 100]],
+  mostBlocks: 9,
+  locked: [],
+  must: [],
+  limits: [],
+  stretches: null,
+  weights: usualWeights,
+  ...more,
 });
 
 /** Questions of up to sixteen options in two sizes, small enough to be solved whole. */
@@ -46,7 +59,11 @@ const questions = fc
   .map(({ drills, seconds, must }): BuildAsk => {
     const options = drills.flatMap(({ family, phase, good, load, thing, warms, asks, seconds: s }, at) =>
       [1, 1.6].map((size) => ({
-        ...{ id: `${at}@${size}`, drill: String(at), family, phase, seconds: Math.round(s * size) },
+        id: `${at}@${size}`,
+        drill: String(at),
+        family,
+        phase,
+        seconds: Math.round(s * size),
         good: good.map((one) => (one / 200) * Math.sqrt(size)),
         loads: [[load * size, load * size, 0]],
         things: thing ? [thing] : [],
@@ -56,23 +73,19 @@ const questions = fc
       })),
     );
     return {
-      ...{
-        children: 3,
-        options,
-        seconds,
-        wholeS: seconds,
-        shares: [0.2, 0.5, 0.3],
-        most: [null, 2, 1],
-        mostBlocks: 5,
-      },
-      ...{
-        caps: [[100, 80, 60]],
-        locked: [],
-        must: must ? ['0'] : [],
-        limits: [],
-        stretches: null,
-        weights: usualWeights,
-      },
+      children: 3,
+      options,
+      seconds,
+      wholeS: seconds,
+      shares: [0.2, 0.5, 0.3],
+      most: [null, 2, 1],
+      mostBlocks: 5,
+      caps: [[100, 80, 60]],
+      locked: [],
+      must: must ? ['0'] : [],
+      limits: [],
+      stretches: null,
+      weights: usualWeights,
     };
   });
 

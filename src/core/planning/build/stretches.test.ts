@@ -6,8 +6,18 @@ import { asProgram } from './program';
 import { inStretches, ofStretch, ranksOf, type Stretches } from './stretches';
 
 const option = (id: string, seconds: number, more: Partial<BuildOption> = {}): BuildOption => ({
-  ...{ id, drill: id, family: 'touch', phase: 0, seconds, good: [0.3], loads: [[0]] },
-  ...{ things: [], warms: [], asks: [], cost: 0, ...more },
+  id,
+  drill: id,
+  family: 'touch',
+  phase: 0,
+  seconds,
+  good: [0.3],
+  loads: [[0]],
+  things: [],
+  warms: [],
+  asks: [],
+  cost: 0,
+  ...more,
 });
 const ids = (options: readonly BuildOption[] | null) => options?.map(({ id }) => id) ?? null;
 
@@ -109,13 +119,26 @@ test('the program of a session with drinks finds the best of every choice there 
     .map(({ drills, count }): BuildAsk => {
       const options = drills.map(({ seconds, good, phase, asks }, at) =>
         option(String(at), seconds, {
-          ...{ phase, good: [good / 50], asks: asks ? ['legs'] : [], warms: asks ? [] : ['legs'] },
+          phase,
+          good: [good / 50],
+          asks: asks ? ['legs'] : [],
+          warms: asks ? [] : ['legs'],
         }),
       );
       return {
-        ...{ children: 1, options, seconds: 5000, wholeS: 2400, shares: [0.3, 0.4, 0.3] },
-        ...{ most: [null, null, null], mostBlocks: 9, caps: [[100]], locked: [], must: [], limits: [] },
-        ...{ stretches: { count, seconds: 900 }, weights: usualWeights },
+        children: 1,
+        options,
+        seconds: 5000,
+        wholeS: 2400,
+        shares: [0.3, 0.4, 0.3],
+        most: [null, null, null],
+        mostBlocks: 9,
+        caps: [[100]],
+        locked: [],
+        must: [],
+        limits: [],
+        stretches: { count, seconds: 900 },
+        weights: usualWeights,
       };
     });
   let drank = 0;

@@ -8,23 +8,40 @@ import type { CircuitPart } from './circuit';
 import { spreadOf, visitOf } from './circuit-time';
 
 const pace = (successRate = 1) => ({
-  ...{ perTouchS: 2, dropCostS: 4, successRate },
-  ...{ setUpS: 30, showS: 6, changeoverS: 15 },
+  perTouchS: 2,
+  dropCostS: 4,
+  successRate,
+  setUpS: 30,
+  showS: 6,
+  changeoverS: 15,
 });
 const reps = (n: number): Dose => ({ kind: 'reps', sets: 1, reps: n, sides: 1, restS: 0 });
 const player = (playerId: string, dose: Dose, rate = 1): PlannedPlayer => ({
-  ...{ playerId, dose, pace: pace(rate) },
+  playerId,
+  dose,
+  pace: pace(rate),
   load: { ...noLoad, contacts: 1 },
 });
 const part = (at: number, more: Partial<CircuitPart> = {}): CircuitPart => ({
-  ...{ id: 'c', at, of: 3, stationS: 60, changeS: 20, times: 1, order: 'balanced', helper: '' },
+  id: 'c',
+  at,
+  of: 3,
+  stationS: 60,
+  changeS: 20,
+  times: 1,
+  order: 'balanced',
+  helper: '',
   groups: [['a'], ['b'], ['c']],
   ...more,
 });
 const station = (at: number, dose: Dose, more: Partial<CircuitPart> = {}, holds = 12): PlannedBlock => {
   const circuit = part(at, more);
   return {
-    ...{ id: `s${at}`, holds, helped: false, breakS: 0, circuit },
+    id: `s${at}`,
+    holds,
+    helped: false,
+    breakS: 0,
+    circuit,
     players: circuit.groups.flat().map((id) => player(id, dose)),
   };
 };
@@ -165,7 +182,9 @@ test('everybody who does the same at every station touches as much: the spread s
     ),
   );
   expect(spreadOf([{ touchesOf: { a: 10, b: 30 } }, { touchesOf: { a: 20 } }])).toEqual({
-    ...{ least: 30, most: 30, share: 0 },
+    least: 30,
+    most: 30,
+    share: 0,
   });
   expect(spreadOf([{ touchesOf: { a: 10, b: 30 } }]).share).toBe(1);
   expect(spreadOf([])).toEqual({ least: 0, most: 0, share: 0 });

@@ -11,7 +11,11 @@ const both = sizes.chain((stations) =>
 const orders = fc.constantFrom('balanced', 'one on') as fc.Arbitrary<'balanced' | 'one on'>;
 
 const shape = (of: number, groups: number, more: Partial<CircuitShape> = {}): CircuitShape => ({
-  ...{ of, stationS: 180, changeS: 30, times: 1, order: 'balanced' },
+  of,
+  stationS: 180,
+  changeS: 30,
+  times: 1,
+  order: 'balanced',
   groups: Array.from({ length: groups }, (_, index) => [`p${index}`]),
   ...more,
 });

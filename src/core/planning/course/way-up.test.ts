@@ -8,7 +8,9 @@ const still = { gain: 0, levelVar: 0, both: 0, gainVar: 0, wanders: 1, scatter: 
 /** A row of 10 in one try, at a level that is known for certain and does not move. */
 const rung = (p: number, more: Partial<Rung> = {}): Rung => ({
   goal: { kind: 'chance', mark: 10, inARow: true, tries: 10, boxS: 1, mostEach: 1 },
-  ...{ attempts: 1, days: 1, fromDay: 0 },
+  attempts: 1,
+  days: 1,
+  fromDay: 0,
   ways: [{ share: 1, state: { level: logit(p), ...still } }],
   ...more,
 });

@@ -72,13 +72,16 @@ function memoryFor(apart: number): Memory {
   if (apart <= weekLong) {
     const close = apart > 1 ? (1 << (apart - 1)) - 1 : 0;
     return {
-      ...{ states: weekBits + 1, first: 0, recent: (state) => state },
+      states: weekBits + 1,
+      first: 0,
+      recent: (state) => state,
       rested: (state) => (state & close) === 0,
       after: (state, done) => ((state << 1) | (done ? 1 : 0)) & weekBits,
     };
   }
   return {
-    ...{ states: apart + 1, first: apart },
+    states: apart + 1,
+    first: apart,
     recent: (ago) => (ago < weekLong ? 1 << (ago - 1) : 0),
     rested: (ago) => ago >= apart,
     after: (ago, done) => (done ? 1 : Math.min(apart, ago + 1)),

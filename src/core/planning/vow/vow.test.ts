@@ -176,27 +176,37 @@ test('no planned week breaks a line of care that a session would warn of', () =>
           kind: 'vow',
           work: [
             {
-              ...{ id: 'w', title: 'Drill', startS: 0, totalS: size.seconds + on(day).homeS, breakS: 0 },
+              id: 'w',
+              title: 'Drill',
+              startS: 0,
+              totalS: size.seconds + on(day).homeS,
+              breakS: 0,
               players: [{ playerId: 'p', load: size.load, limit: null }],
-              ...{
-                warms: [],
-                moves: [],
-                ages: { from: 4, to: 16 },
-                hitting: false,
-                ceilingM: 2,
-                wall: false,
-              },
-              ...{ lane: { lengthM: 1, widthM: 1 }, roomFor: 1, atOnce: 1 },
+              warms: [],
+              moves: [],
+              ages: { from: 4, to: 16 },
+              hitting: false,
+              ceilingM: 2,
+              wall: false,
+              lane: { lengthM: 1, widthM: 1 },
+              roomFor: 1,
+              atOnce: 1,
             },
           ],
           players: [
             {
-              ...{ id: 'p', name: 'Nessa', age: asked.age, careNote: '', lastDone: {} },
+              id: 'p',
+              name: 'Nessa',
+              age: asked.age,
+              careNote: '',
+              lastDone: {},
               weekLoad: addLoads(others, before),
               dayLoad: on(day).load,
             },
           ],
-          ...{ place: null, airC: null, startTime: '17:00' },
+          place: null,
+          airC: null,
+          startTime: '17:00',
           warmUps: { forearm: 'a', shoulder: 'b', legs: 'c' },
         };
         const said = careFor(input).filter(({ rule }) => rule === 'load caps' || rule === 'total minutes');
@@ -213,9 +223,14 @@ test('a mark whose only day bears nothing is not met on that day: the next one t
   const asked: VowAsk = {
     days: [20_024],
     sizes: [{ seconds: 30, good: 8, load: load({ contacts: 20 }) }],
-    ...{ usual: 0, growth: 0, minutes: 1, aim: { kind: 'mark' }, age: 4 },
+    usual: 0,
+    growth: 0,
+    minutes: 1,
+    aim: { kind: 'mark' },
+    age: 4,
     booked: new Map([[20_024, { load: load({ contacts: 21 }), homeS: 0, courtS: 3600 }]]),
-    ...{ limit: null, limitedOn: [] },
+    limit: null,
+    limitedOn: [],
   };
   const { days, short } = planVow(asked);
   expect(days).toEqual([]);
@@ -337,14 +352,12 @@ describe('keeping', () => {
 
 describe('all vows of a child together', () => {
   const day = (vowId: string, on: number, more: Partial<PromisedDay> = {}): PromisedDay => ({
-    ...{
-      vowId,
-      madeAtMs: vowId === 'a' ? 1 : 2,
-      title: vowId.toUpperCase(),
-      day: on,
-      seconds: 300,
-      good: 20,
-    },
+    vowId,
+    madeAtMs: vowId === 'a' ? 1 : 2,
+    title: vowId.toUpperCase(),
+    day: on,
+    seconds: 300,
+    good: 20,
     load: noLoadSum,
     ...more,
   });

@@ -70,7 +70,12 @@ test('minutes count touches and drops; a row in a time box is at most that in al
 });
 
 const goal = (more: Partial<Goal>): Goal => ({
-  ...{ kind: 'chance', mark: 8, inARow: false, tries: 10, boxS: 20, mostEach: 1 },
+  kind: 'chance',
+  mark: 8,
+  inARow: false,
+  tries: 10,
+  boxS: 20,
+  mostEach: 1,
   ...more,
 });
 
@@ -117,8 +122,13 @@ test('the day a mark is passed lies in its range about eight times in ten, for p
     const seen = foresee(ways, from, aim, ahead, seededRandom(n));
     // One true life of this player goes on, by the same rules, from the true level.
     const truth: State = {
-      ...{ level: drawn.levels.at(-1)!, gain: drawn.gain, levelVar: 0, both: 0, gainVar: 0 },
-      ...{ wanders: 1, scatter: 1 },
+      level: drawn.levels.at(-1)!,
+      gain: drawn.gain,
+      levelVar: 0,
+      both: 0,
+      gainVar: 0,
+      wanders: 1,
+      scatter: 1,
     };
     const lives = foresee([{ share: 1, state: truth }], from, aim, ahead, seededRandom(n + 1000));
     if (seen.early === null || lives.middle === null) continue;
@@ -131,8 +141,13 @@ test('the day a mark is passed lies in its range about eight times in ten, for p
 
 test('a forecast is the same with the same seed, comes sooner for the better, and says when it lies beyond', () => {
   const state = {
-    ...{ level: logit(0.9), gain: 0.05, levelVar: 0.05, both: 0, gainVar: 0.01 },
-    ...{ wanders: 1, scatter: 1 },
+    level: logit(0.9),
+    gain: 0.05,
+    levelVar: 0.05,
+    both: 0,
+    gainVar: 0.01,
+    wanders: 1,
+    scatter: 1,
   };
   const days = [3, 7, 10, 14, 17, 21];
   const ahead = { days, attempts: 3, missingDays: 2 };

@@ -214,7 +214,12 @@ describe('a ladder lends', () => {
     tries: number,
     more: Partial<Series> = {},
   ): Series => ({
-    ...{ playerId, step, ladder: 'bounce', condition: '', kind: 'chance', usual: logit(0.8) },
+    playerId,
+    step,
+    ladder: 'bounce',
+    condition: '',
+    kind: 'chance',
+    usual: logit(0.8),
     dated: tries === 0 ? [] : [{ day: 0, evidence: { kind: 'chance', sum: hits, of: tries } }],
     ...more,
   });

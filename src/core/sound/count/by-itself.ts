@@ -55,7 +55,11 @@ export function countedByItself(
   return {
     from: taught ? 'marks' : 'the commonest sound',
     rows: heardRows(impacts, {
-      ...{ learnt: [learnt], echoes: echoesOf(impacts), counts: [label], ends: [], periodS },
+      learnt: [learnt],
+      echoes: echoesOf(impacts),
+      counts: [label],
+      ends: [],
+      periodS,
       untilS: samples.length / rate,
     }),
   };

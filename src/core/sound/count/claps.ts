@@ -34,7 +34,11 @@ export function heardClaps(
   });
   const catches = heardRows(impacts, {
     ...asked,
-    ...{ counts: ['catch'], ends: [], periodS: { least: 0.6, most: 8 }, varies: 0.6, usually },
+    counts: ['catch'],
+    ends: [],
+    periodS: { least: 0.6, most: 8 },
+    varies: 0.6,
+    usually,
   }).rows.flatMap(({ touches }) => touches.filter(({ heard }) => heard));
   const used = new Set<HeardTouch>();
   const clapped = claps.rows.map(({ touches, howMany }): HeardToss => {

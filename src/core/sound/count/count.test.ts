@@ -63,7 +63,10 @@ describe('by measure', () => {
     const { cycleS } = made.truth;
     const heard = heardRows(heardOf(made), {
       ...taught,
-      ...{ counts: ['wall'], ends: [], varies: 0.28, periodS: { least: cycleS / 2, most: 1.6 * cycleS } },
+      counts: ['wall'],
+      ends: [],
+      varies: 0.28,
+      periodS: { least: cycleS / 2, most: 1.6 * cycleS },
     });
     expect(heard.all.count).toBe(9);
   });
@@ -106,7 +109,9 @@ describe('by measure', () => {
     const made = madeTurns(things, 16, 2);
     const heard = heardTurns(heardOf(made), {
       ...taught,
-      ...{ counts: ['forehand', 'backhand'], ends: [], periodS: { least: 0.25, most: 1.2 } },
+      counts: ['forehand', 'backhand'],
+      ends: [],
+      periodS: { least: 0.25, most: 1.2 },
     });
     expect(heard.all.count).toBe(16);
     expect(heard.sides).toEqual(made.truth.sides);

@@ -67,7 +67,10 @@ export class PracticeRoom {
     this.#scenes += 1;
     return sceneWave({
       ...room,
-      ...{ rate: this.rate, seed: this.seed * 100 + this.#scenes, seconds, struck: blows },
+      rate: this.rate,
+      seed: this.seed * 100 + this.#scenes,
+      seconds,
+      struck: blows,
     });
   }
 }

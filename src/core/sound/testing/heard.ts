@@ -25,7 +25,8 @@ export function taughtIn(
   room: Room = quietRoom,
 ): Taught {
   const heard = sounds.map(([kind, overDb, of = ''], at) => ({
-    ...{ kind, label: of || kind },
+    kind,
+    label: of || kind,
     impacts: heardOf(taught(things, kind, overDb, of), { room, seed: 20 + at }).filter(({ atS }) => atS > 3),
   }));
   return {

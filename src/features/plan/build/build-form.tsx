@@ -66,7 +66,14 @@ export function BuildForm({ view, doc, book, evaluate, onTake, onAdd, onDone }: 
   const job = useMemo<Omit<BuildJob, 'facts'>>(() => {
     const last = view.last && retestOf(book, view.last.blocks);
     return {
-      ...{ contents, coach, players, records: view.records, bookedMin, startTime, airC, seed: 1 },
+      contents,
+      coach,
+      players,
+      records: view.records,
+      bookedMin,
+      startTime,
+      airC,
+      seed: 1,
       place: view.grounds.find((one) => one.id === placeId) ?? null,
       kit: view.kit,
       standing: view.places.map(([playerId, drillId, stepId]) => [playerId, drillId, stepId] as const),

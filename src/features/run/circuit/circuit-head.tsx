@@ -13,7 +13,10 @@ export function CircuitHead({ view, run, number, of, out, children, ...rest }: C
   const { stationS, changeS } = run.block.circuit!;
   return (
     <HeadFrame
-      {...{ clock, position, phases, ...rest }}
+      clock={clock}
+      position={position}
+      phases={phases}
+      {...rest}
       place={`${numbersOf(number, stations.length)}/${of}`}
       title={titles.length > 1 ? 'Side by side' : titles.join()}
       about={[

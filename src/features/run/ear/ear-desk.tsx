@@ -46,7 +46,7 @@ export function EarDesk({ blockId, playerId, ...rest }: Props) {
   const block = view.blocks.find(({ id }) => id === blockId);
   const player = view.players.find(({ id }) => id === playerId);
   const run = useBlock(view, block, court, quiet);
-  return run && player ? <OpenDesk {...{ run, player }} {...rest} /> : null;
+  return run && player ? <OpenDesk run={run} player={player} {...rest} /> : null;
 }
 
 type OpenProps = Omit<Props, keyof Listened> & { readonly run: BlockRun; readonly player: CourtPlayer };
@@ -78,7 +78,10 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
       .filter(({ id }) => log.isMine(id));
   const marksOf = ({ heard, startMs }: HeardResult) =>
     heardMarks(heard, {
-      ...{ blockId: at.blockId, playerId: player.id, step: at.step, startMs },
+      blockId: at.blockId,
+      playerId: player.id,
+      step: at.step,
+      startMs,
       tryAt: triesOnCourt({
         measure: at.step.measure,
         dose: block.circuit ? overVisits(at.dose, block.circuit) : at.dose,
@@ -99,7 +102,8 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
     for (const mark of marks) await log.log(mark);
     if (said !== null && from.heard.by === 'claps')
       await log.log({
-        ...{ ...own, kind: 'note' },
+        ...own,
+        kind: 'note',
         text: `Said ${said}, clapped ${from.heard.tosses.map(({ claps }) => claps.length).join(', ')} (by ear)`,
       });
   };
@@ -115,7 +119,9 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
   };
 
   if (listens)
-    return <EarStrip {...{ ear, name, step: at.step }} digit={numberOf(player.id)} onStop={listening.stop} />;
+    return (
+      <EarStrip ear={ear} name={name} step={at.step} digit={numberOf(player.id)} onStop={listening.stop} />
+    );
   const kept = result ? marksOf(result) : nothingKept;
   const tapped = result ? taps(result).filter(({ kind }) => kind === 'touch').length : 0;
   return (
@@ -135,7 +141,10 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
       {ended && !result && <ErrorNote>{name}’s time here is over: there is nothing to listen to.</ErrorNote>}
       {result ? (
         <EarResult
-          {...{ name, heard: result.heard, step: at.step, truth: result.truth }}
+          name={name}
+          heard={result.heard}
+          step={at.step}
+          truth={result.truth}
           conditions={result.conditions}
           outside={kept.outside}
           keptAs={keptAs(kept.marks, at.step.measure)}
@@ -151,7 +160,8 @@ function OpenDesk({ run, lead, player, numberOf, court, sounds, onClose }: OpenP
         />
       ) : (
         <TeachAndListen
-          {...{ ear, name }}
+          ear={ear}
+          name={name}
           hearing={listening.hearing}
           onHearing={listening.setHearing}
           onListen={listening.listen}
