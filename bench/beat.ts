@@ -1,7 +1,7 @@
-import { beats } from '../src/core/calls/beat';
-import { mixTrack } from '../src/core/calls/mix';
-import type { Cue } from '../src/core/calls/timeline';
-import { seededRandom } from '../src/core/random';
+import { beats } from '../src/core/court/calls/beat';
+import { mixTrack } from '../src/core/court/calls/mix';
+import type { Cue } from '../src/core/court/calls/timeline';
+import { seededRandom } from '../src/core/base/random';
 import { lookAheadS, SoundPlayer } from '../src/court/sound-player';
 import { openBrowser } from '../testing/browser/browser';
 import { Page } from '../testing/browser/page';

@@ -1,7 +1,7 @@
 import highsLoader from 'highs';
-import { asProgram } from '@/core/planning/build/program';
-import { worthOf, brokenBy, type BuildAsk } from '@/core/planning/build/model';
-import { buildQuickly, type Built } from '@/core/planning/build/search';
+import { asProgram } from '../src/core/plan/build/program';
+import { worthOf, brokenBy, type BuildAsk } from '../src/core/plan/build/model';
+import { buildQuickly, type Built } from '../src/core/plan/build/search';
 import { built, quickly } from '@/session/build/build';
 import { evenDials, prepare } from '@/session/build/options';
 import { buildCase } from '@/demo/build-cases';

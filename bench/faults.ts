@@ -8,7 +8,7 @@ import { ulid } from 'ulid';
 import { openApp } from '../testing/browser/app';
 import { readBegun } from '@/session/begun';
 import type { TouchEvent } from '../src/core/counting/event';
-import { seededRandom, wholeBetween } from '../src/core/random';
+import { seededRandom, wholeBetween } from '../src/core/base/random';
 import { backup } from '../src/data/backup';
 import { restore } from '../src/data/restore';
 import { Club, otherStep } from './lib/club';

@@ -4,7 +4,7 @@ import { Flight, fine } from '@/core/ballistics/flight';
 import { flyTo } from '@/core/ballistics/fly';
 import { launched, Y } from '@/core/ballistics/motion';
 import { referenceFlight, type Odex } from '@/core/ballistics/testing/reference-flight';
-import { seededRandom } from '@/core/random';
+import { seededRandom } from '../src/core/base/random';
 import { median, report } from './lib/measure';
 
 /*

@@ -1,18 +1,18 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { createElement } from 'react';
-import type { Place } from '@/core/place/place';
+import type { Place } from '../src/core/venues/place';
 import { places } from '@/demo/house';
 import { plainBook } from '@/drills';
 import { layoutChild } from '@/drills/layouts';
-import { FloorPlan } from '@/features/set-out/floor-plan';
+import { FloorPlan } from '../src/features/plan/floor-plan/floor-plan';
 import { newBlock } from '@/session/place-block';
 import { setOutOf, type SetOutPlayer } from '@/session/set-out';
-import { sequenceCues } from '@/core/calls/sequence-cues';
-import { fitOf } from '@/core/fit/fit';
+import { sequenceCues } from '../src/core/court/calls/sequence-cues';
+import { fitOf } from '../src/core/players/fit';
 import { demandsOf } from '@/core/movement/sequence/feasible';
 import { readLine } from '@/core/movement/sequence/line';
 import { workoutOf } from '@/core/movement/sequence/workout';
-import { phasesOf } from '@/core/run/phases';
+import { phasesOf } from '../src/core/court/phases';
 import { knownSequences } from '@/drills/sequences';
 import { median, report } from './lib/measure';
 

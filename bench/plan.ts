@@ -4,7 +4,7 @@ import { atHand } from '@/drills/kit';
 import { newBlock } from '@/session/place-block';
 import type { PlanBlock, Records } from '@/session/plan';
 import { noLoadSum } from '@/core/dose/load';
-import type { Place } from '@/core/place/place';
+import type { Place } from '../src/core/venues/place';
 import { kit, places } from '@/demo/house';
 import { median, report } from './lib/measure';
 

@@ -1,9 +1,9 @@
 import { reachOf } from '@/core/ballistics/wall/reach';
 import type { WallSetup } from '@/core/ballistics/wall/setup';
-import { answerRally } from '@/core/rally/job';
-import { hitRate } from '@/core/rally/results';
-import { RallyPlayer, simulateRallies } from '@/core/rally/simulate';
-import { mixes, noSpread, spreadOf } from '@/core/rally/spread';
+import { answerRally } from '../src/core/calculators/rally/job';
+import { hitRate } from '../src/core/calculators/rally/results';
+import { RallyPlayer, simulateRallies } from '../src/core/calculators/rally/simulate';
+import { mixes, noSpread, spreadOf } from '../src/core/calculators/rally/spread';
 import { median, report } from './lib/measure';
 
 /*

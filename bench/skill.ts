@@ -4,7 +4,7 @@ import { assumptions } from '../src/core/skill/level/assumptions';
 import { halfWidth } from '../src/core/skill/level/scale';
 import { drawPlayer } from '../src/core/skill/testing/own-world';
 import { gainsOver } from '../src/core/skill/testing/score';
-import { seededRandom } from '../src/core/random';
+import { seededRandom } from '../src/core/base/random';
 import { squadLevels, type Series } from '../src/core/skill/level/squad';
 import { doubled, findings, passedDrops, roundNumbers } from '../src/core/skill/honest';
 import { tappedMonth, toldKinds, toldSeason } from '../src/core/skill/testing/seasons';

@@ -1,11 +1,11 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { addLoads, noLoadSum } from '@/core/dose/load';
-import type { Booked } from '@/core/planning/vow/vow';
+import type { Booked } from '../src/core/vows/vow';
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/plan';
 import { timePlan } from '@/session/time-plan';
-import { dayNumber, isoDay } from '@/core/days';
+import { dayNumber, isoDay } from '../src/core/base/days';
 import { usualHome, type Home } from '@/session/vow/home';
 import { proposeVow, type VowSetting } from '@/session/vow/propose';
 import { usualDose, type Vow } from '@/session/vow/vow';

@@ -2,7 +2,7 @@ import { ballKinds } from '@/core/ballistics/balls';
 import { floorKinds, wallKinds } from '@/core/ballistics/surfaces';
 import { shots, type WallSetup } from '@/core/ballistics/wall/setup';
 import { solveWall } from '@/core/ballistics/wall/solve';
-import { seededRandom } from '@/core/random';
+import { seededRandom } from '../src/core/base/random';
 import { median, report } from './lib/measure';
 
 /* One solve of the wall bench, over set-ups of every shot, ball, floor and wall: median against the 5 ms wanted. */

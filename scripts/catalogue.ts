@@ -1,7 +1,7 @@
 import { catalogue } from '@/drills';
 import { families, sports } from '@/drills/types';
 import { measures, type Measure } from '@/core/counting/measure';
-import { bundleOf } from '@/server/house/drill-file';
+import { bundleOf } from '../src/server/drills/drill-file';
 
 /* Prints every drill as a file that can be imported; with --summary only what there is, counted. */
 

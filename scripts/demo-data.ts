@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { makeDemo } from '@/demo/make';
-import { now, serverZone } from '@/server/zone';
+import { now, serverZone } from '../src/server/base/zone';
 import { demoSeed } from './lib/test-clock.js';
 
 /** Makes the demo database anew at the file given: `tsx scripts/demo-data.ts data/demo.db [weeks]`. */

@@ -3,9 +3,9 @@ import { Writable } from 'node:stream';
 import { coachNamed, forgetAllTries } from '@/data/coaches';
 import { database } from '@/data/open-book';
 import { write } from '@/data/write';
-import { sessionsCoach } from '@/server/actor';
-import { contextIn } from '@/server/context';
-import { addCoach, changePasscode, giveRole } from '@/server/doors/coaches';
+import { sessionsCoach } from '../src/server/base/actor';
+import { contextIn } from '../src/server/base/context';
+import { addCoach, changePasscode, giveRole } from '../src/server/access/coaches';
 
 /**
  * Asks for a name and a passcode, and makes that coach an owner with it: a new one, or one there is. Whoever can type

@@ -81,7 +81,7 @@ function refuse(response, { status, field, message, retryS }) {
 const methods = ['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE'];
 const smallBytes = 8192;
 
-/** Lets the framework have a request once it may be read (src/server/doors/ask-first.ts says so). */
+/** Lets the framework have a request once it may be read (src/server/access/ask-first.ts says so). */
 async function pass(request, response) {
   await prepared;
   const { method, headers, url } = request;
@@ -178,7 +178,7 @@ server.on('error', (error) => {
 const tellMs = 2300;
 
 /**
- * Tells the courts that follow (src/server/ending.ts), takes no more, lets what is under way end, and goes; what is
+ * Tells the courts that follow (src/server/base/ending.ts), takes no more, lets what is under way end, and goes; what is
  * written is seen to by the application (start.ts).
  */
 let ending = false;

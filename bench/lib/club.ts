@@ -1,14 +1,14 @@
 import { ulid } from 'ulid';
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/plan';
-import type { Outcome } from '../../src/core/outcome';
+import type { Outcome } from '../../src/core/base/outcome';
 import { openDatabase } from '../../src/data/client';
 import type { Database } from '../../src/data/database';
 import type { PlanForm } from '../../src/schemas/session';
-import type { Context } from '../../src/server/context';
-import { createSession, loadPlan, savePlan } from '@/server/sessions/sessions';
-import { savePlayer } from '@/server/squad/squad';
-import { now, serverZone } from '../../src/server/zone';
+import type { Context } from '../../src/server/base/context';
+import { createSession, loadPlan, savePlan } from '../../src/server/plan/sessions';
+import { savePlayer } from '../../src/server/players/squad';
+import { now, serverZone } from '../../src/server/base/zone';
 import { sessionRunView, type SessionRunView } from '../../src/server/views/session-run';
 
 /** Steps of one drill that are counted the same way: what a plan changes between. */

@@ -1,5 +1,5 @@
 import type { TouchEvent } from '../../src/core/counting/event';
-import { wholeBetween } from '../../src/core/random';
+import { wholeBetween } from '../../src/core/base/random';
 import { sendTo } from '../../src/court/device';
 import type { SendResult } from '../../src/court/outbox';
 

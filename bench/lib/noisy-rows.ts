@@ -1,4 +1,4 @@
-import { seededRandom, wholeBetween } from '@/core/random';
+import { seededRandom, wholeBetween } from '../../src/core/base/random';
 import { EarAtWork, type EarNews } from '@/core/sound/job';
 import { anyRoom, madeRows, taught, thingsOf } from '@/core/sound/synth/drills';
 import { sceneWave } from '@/core/sound/synth/scene';

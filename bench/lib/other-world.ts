@@ -1,6 +1,6 @@
 import { tally } from '../../src/core/counting/tally';
 import type { TouchEvent } from '../../src/core/counting/event';
-import { normal, seededRandom, wholeBetween } from '../../src/core/random';
+import { normal, seededRandom, wholeBetween } from '../../src/core/base/random';
 import { assumptions, kinds, type Kind } from '../../src/core/skill/level/assumptions';
 import { follow, later, type Dated } from '../../src/core/skill/level/follow';
 import { evidenceOf } from '../../src/core/skill/level/evidence';

@@ -1,4 +1,4 @@
-import { normals, seededRandom, wholeBetween } from '@/core/random';
+import { normals, seededRandom, wholeBetween } from '../../src/core/base/random';
 import { heardRows } from '@/core/sound/count/rows';
 import { echoesOf } from '@/core/sound/echo';
 import { impactsIn } from '@/core/sound/impacts';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { monotonicFactory } from 'ulid';
 import type { TouchEvent } from '../../src/core/counting/event';
-import { wholeBetween } from '../../src/core/random';
+import { wholeBetween } from '../../src/core/base/random';
 import { migrateDatabase, openDatabase } from '../../src/data/client';
 import { freePort, startServer } from '../../scripts/lib/server.js';
 import { libsqlStandIn } from '../../testing/libsql-server';

@@ -5,7 +5,7 @@ import { askAt, followSession, type News } from '../../src/court/follow-session'
 import { RunLog, type RunPorts } from '../../src/court/run-log';
 import { attach, groupsOf, standing } from '../../src/court/settle-held-back';
 import { memoryStore } from '../../src/court/testing/memory-store';
-import { recordOf, shownBlocks, underIn, whereIn } from '../../src/features/run/begun-view';
+import { recordOf, shownBlocks, underIn, whereIn } from '../../src/features/court/begun-view';
 import type { SessionRunView } from '../../src/server/views/session-run';
 
 /** What an event was meant as when it was made: what the screen said then. */

@@ -1,4 +1,4 @@
-import { seededRandom, wholeBetween, type Random } from '@/core/random';
+import { seededRandom, wholeBetween, type Random } from '../../src/core/base/random';
 import { heardCatches } from '@/core/sound/count/catches';
 import { heardClaps } from '@/core/sound/count/claps';
 import { evennessCm } from '@/core/sound/count/evenness';

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
-import { deeds, type Deed } from '../../src/server/doors/may';
+import { deeds, type Deed } from '../../src/server/access/may';
 
 /*
  * Who may come in where, read from the doors' own text: each page, route and action there is. Printed into

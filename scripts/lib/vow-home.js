@@ -37,7 +37,7 @@ async function styles() {
   const from = path.join(root, 'src', 'app', 'globals.css');
   const own = readFileSync(from, 'utf8').replace(
     "@import 'tailwindcss';",
-    "@import 'tailwindcss' source(none);\n@source '../features/home';\n@source '../features/ear';\n@source '../ui/button-class.ts';\n@source '../server/vows/file-page.ts';",
+    "@import 'tailwindcss' source(none);\n@source '../features/vows/home';\n@source '../features/sound';\n@source '../ui/button-class.ts';\n@source '../server/vows/file-page.ts';",
   );
   const { css } = await postcss([tailwind({ optimize: { minify: true } })]).process(own, { from });
   return css.replaceAll('Bricolage Grotesque Variable', 'Atkinson Hyperlegible Next Variable');
@@ -63,7 +63,7 @@ async function oneText(entry, more) {
   return outputFiles[0].text;
 }
 
-/** What draws, as the page has it already (src/features/home/file-ear.ts): a part of a file brings none of its own. */
+/** What draws, as the page has it already (src/features/vows/home/file-ear.ts): a part of a file brings none of its own. */
 const drawnByPage = {
   name: 'drawn-by-page',
   setup({ onResolve, onLoad }) {

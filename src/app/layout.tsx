@@ -4,7 +4,7 @@ import './globals.css';
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
-import { buildId } from '@/server/build-id';
+import { buildId } from '@/server/base/build-id';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { Providers } from '@/ui/providers';
 import { UnitsProvider } from '@/ui/units-provider';

@@ -1,6 +1,6 @@
-import { blockClock } from '@/core/run/block-clock';
-import { courtChanges, runOrder } from '@/core/run/court-changes';
-import { slotsOf, type InCircuit } from '@/core/planning/circuit/circuit';
+import { blockClock } from '@/core/court/block-clock';
+import { courtChanges, runOrder } from '@/core/court/court-changes';
+import { slotsOf, type InCircuit } from '@/core/plan/circuit/circuit';
 import type { RunLog } from './run-log';
 
 type Log = Pick<RunLog, 'events'>;

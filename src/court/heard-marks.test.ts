@@ -1,6 +1,6 @@
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { tally } from '@/core/counting/tally';
-import type { Phase } from '@/core/run/phases';
+import type { Phase } from '@/core/court/phases';
 import type { HeardRow } from '@/core/sound/count/rows';
 import type { Heard } from '@/core/sound/hearing';
 import { catalogue } from '@/drills/catalogue';

@@ -4,7 +4,7 @@ import { forEverybody } from '@/core/counting/conditions';
 import { ruleOf, type EventKind, type TouchEvent } from '@/core/counting/event';
 import { liveEvents } from '@/core/counting/live';
 import { idTimeMs } from '@/core/counting/ulid-time';
-import { cutText, soundText } from '@/core/text';
+import { cutText, soundText } from '@/core/base/text';
 import { longestText } from '@/core/counting/event';
 import type { EventStore, HeldBack, Where } from './held-back';
 import { Outbox, type SendResult } from './outbox';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { beats } from '@/core/calls/beat';
-import { clipAfterToneS } from '@/core/calls/mix';
-import type { Cue } from '@/core/calls/timeline';
+import { beats } from '@/core/court/calls/beat';
+import { clipAfterToneS } from '@/core/court/calls/mix';
+import type { Cue } from '@/core/court/calls/timeline';
 import { lookAheadS, SoundPlayer, webAudioPlay, type SoundContext } from './sound-player';
 
 const cue = (atS: number, more: Partial<Cue> = {}): Cue => ({

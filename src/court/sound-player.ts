@@ -1,5 +1,5 @@
-import { clipAtS, edgeS, tones } from '@/core/calls/mix';
-import type { Cue } from '@/core/calls/timeline';
+import { clipAtS, edgeS, tones } from '@/core/court/calls/mix';
+import type { Cue } from '@/core/court/calls/timeline';
 
 /** What the player needs of the outside. Times in seconds on the sound card's own clock. */
 export interface SoundPorts {

@@ -1,5 +1,5 @@
 import type { Measure } from '@/core/counting/measure';
-import { lateTapS } from '@/core/run/late-tap';
+import { lateTapS } from '@/core/court/late-tap';
 import type { TryAt } from './heard-marks';
 
 interface AtHome {

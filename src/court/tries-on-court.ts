@@ -2,9 +2,9 @@ import type { TouchEvent } from '@/core/counting/event';
 import { triesInAll } from '@/core/counting/limits';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
-import { blockClock, elapsedS } from '@/core/run/block-clock';
-import type { Phase } from '@/core/run/phases';
-import { roundNow } from '@/core/run/round';
+import { blockClock, elapsedS } from '@/core/court/block-clock';
+import type { Phase } from '@/core/court/phases';
+import { roundNow } from '@/core/court/round';
 import type { TryAt } from './heard-marks';
 
 interface OnCourt {

@@ -2,7 +2,7 @@ import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import type { Client } from '@libsql/client';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/libsql';
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { clientApart } from './apart';
 import { migrationsFolder } from './client';
 import { holdsOf, type Holds } from './copies';

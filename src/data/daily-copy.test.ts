@@ -9,7 +9,7 @@ import { copiesWithFacts } from './copies';
 import { migrationsFolder, openDatabase } from './client';
 import { dailyCopy } from './daily-copy';
 import { copyBeforeUpdate } from './open-book';
-import { copyFile, copyNow } from '@/server/copies';
+import { copyFile, copyNow } from '@/server/files/copies';
 
 const folderOf = (file: string) => path.join(path.dirname(file), 'backups');
 

@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { copiesToKeep, isDay } from '@/core/planning/copies-to-keep';
-import { done, type Outcome } from '@/core/outcome';
+import { copiesToKeep, isDay } from '@/core/files/copies-to-keep';
+import { done, type Outcome } from '@/core/base/outcome';
 import { backup } from './backup';
 import { copiesFolder } from './copies';
 

@@ -1,6 +1,6 @@
 import { existsSync, rmSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
-import { done, type Outcome } from '@/core/outcome';
+import { done, type Outcome } from '@/core/base/outcome';
 import { lookThrough, opened, removeCompanions, type Copied } from './backup';
 import { databaseApart, migrateDatabase, migrationsFolder } from './client';
 import { giveEpoch } from './epoch';

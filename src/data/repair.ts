@@ -1,6 +1,6 @@
 import { getTableColumns, getTableName, is, sql, SQL } from 'drizzle-orm';
 import { SQLiteTable, SQLiteText } from 'drizzle-orm/sqlite-core';
-import { isSoundText, soundText } from '@/core/text';
+import { isSoundText, soundText } from '@/core/base/text';
 import type { Database, Executor } from './database';
 import * as schema from './schema';
 import { write } from './write';

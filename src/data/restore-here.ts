@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from '@libsql/client';
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { clientApart } from './apart';
 import { asideOf, backup, refusedBy } from './backup';
 import { carryWithdrawals } from './carry-withdrawals';

@@ -1,6 +1,6 @@
 import { closeSync, copyFileSync, existsSync, fsyncSync, openSync, renameSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { asideOf, companions, gather, opened, refusedBy, removeCompanions, type Copied } from './backup';
 import { carryDoors } from './carry-doors';
 import { carryWithdrawals } from './carry-withdrawals';

@@ -14,7 +14,7 @@ import {
   sql,
   type SQLWrapper,
 } from 'drizzle-orm';
-import type { Attendance } from '@/core/attendance';
+import type { Attendance } from '@/core/players/attendance';
 import type { Executor } from './database';
 import { idList, jsonRows } from './json-rows';
 import { block, blockPlayer, session, sessionPlayer, touchEvent } from './schema';

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 import type { Database, Executor } from './database';
 import { sameFile } from './identity';
 import { sayDoing } from './audit';

@@ -1,10 +1,10 @@
 import { noLoadSum } from '@/core/dose/load';
-import { seededRandom, wholeBetween } from '@/core/random';
+import { seededRandom, wholeBetween } from '@/core/base/random';
 import { surenesses } from '@/core/skill/transfer';
 import { kit, places } from './house';
 import { plainBook } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
-import type { Place } from '@/core/place/place';
+import type { Place } from '@/core/venues/place';
 import type { PlanSetting } from '@/session/evaluate';
 import type { StandsOn } from '@/session/place-block';
 import type { ChildFacts } from '@/session/build/needs';

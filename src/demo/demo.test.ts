@@ -1,14 +1,14 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
-import { dayNumber } from '@/core/days';
-import { groupBy } from '@/core/group-by';
-import { seededRandom } from '@/core/random';
+import { dayNumber } from '@/core/base/days';
+import { groupBy } from '@/core/base/group-by';
+import { seededRandom } from '@/core/base/random';
 import { eventsOfBlocks } from '@/data/log';
 import { attempt } from '@/data/schema';
 import { begunOf } from '@/session/begun';
 import { attemptsOf, type WholeRecord } from '@/session/rebuild';
 import { scratch } from '@/server/testing/scratch';
-import type { Context } from '@/server/context';
+import type { Context } from '@/server/base/context';
 import { needsView } from '@/server/views/needs';
 import { squadView } from '@/server/views/squad';
 import { todayView } from '@/server/views/today';

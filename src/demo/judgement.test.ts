@@ -1,12 +1,12 @@
 import { plainBook } from '@/drills';
-import { isoDay } from '@/core/days';
+import { isoDay } from '@/core/base/days';
 import { familyView } from '@/server/views/family';
 import { needsView } from '@/server/views/needs';
 import { progressView } from '@/server/views/progress';
 import { sessionReviewView } from '@/server/views/session-review';
 import { sessionsView } from '@/server/views/sessions';
 import { squadView } from '@/server/views/squad';
-import type { Context } from '@/server/context';
+import type { Context } from '@/server/base/context';
 import {
   changeWords,
   countsOnWords,

@@ -1,15 +1,15 @@
 import { monotonicFactory } from 'ulid';
 import type { TouchEvent } from '@/core/counting/event';
-import { groupBy } from '@/core/group-by';
-import { seededRandom, type Random } from '@/core/random';
+import { groupBy } from '@/core/base/group-by';
+import { seededRandom, type Random } from '@/core/base/random';
 import type { Book } from '@/drills';
-import type { Context } from '@/server/context';
-import { dayAfter } from '@/server/days';
+import type { Context } from '@/server/base/context';
+import { dayAfter } from '@/server/base/days';
 import { bookFor } from '@/server/readers/book';
 import { partsOfVow } from '@/server/readers/vows';
 import { storeHome } from '@/server/vows/home-log';
 import { endVow, makeVow, pauseVow, saveHome, thankForVow } from '@/server/vows/vows';
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 
 import type { Character } from './people';
 import { must, type At, type DemoOptions, type Member } from './shared';

@@ -2,7 +2,7 @@ import type { Step, Zone } from '@/drills/types';
 import type { EventKind } from '@/core/counting/event';
 import { partInText } from '@/core/counting/weakest-part';
 import { growingSum, routineStretches, stretchesARound, type Dose, type RoutineDose } from '@/core/dose/dose';
-import { normal, wholeBetween, type Random } from '@/core/random';
+import { normal, wholeBetween, type Random } from '@/core/base/random';
 import { usualTouchS } from '@/session/pace';
 import { triesOf } from '@/session/together';
 import type { Character } from './people';

@@ -1,5 +1,5 @@
-import type { Outcome } from '@/core/outcome';
-import type { Context } from '@/server/context';
+import type { Outcome } from '@/core/base/outcome';
+import type { Context } from '@/server/base/context';
 import type { Character } from './people';
 
 /** The value of something that must work, because the demo asks for nothing the application would refuse. */

@@ -1,6 +1,6 @@
 import { plainBook } from '@/drills';
-import type { Context } from '@/server/context';
-import { dayAfter } from '@/server/days';
+import type { Context } from '@/server/base/context';
+import { dayAfter } from '@/server/base/days';
 import { playerView } from '@/server/views/player';
 import { sessionPlanView } from '@/server/views/session-plan';
 import { sessionReviewView } from '@/server/views/session-review';

@@ -1,7 +1,7 @@
 import { tally } from '@/core/counting/tally';
 import type { TouchEvent } from '@/core/counting/event';
-import type { VowAim } from '@/core/planning/vow/vow';
-import type { Random } from '@/core/random';
+import type { VowAim } from '@/core/vows/vow';
+import type { Random } from '@/core/base/random';
 import type { Book } from '@/drills';
 import type { Dose } from '@/core/dose/dose';
 import type { HomeForm, VowForm } from '@/schemas/vow';

@@ -1,4 +1,4 @@
-import { remembering } from '@/core/remember';
+import { remembering } from '@/core/base/remember';
 import { bookOf, plainContents, type Book, type BookContents } from './book-of';
 import { catalogue } from './catalogue';
 

@@ -1,4 +1,4 @@
-import type { Origin } from '@/core/origin';
+import type { Origin } from '@/core/base/origin';
 import type { Sport } from './types';
 
 /** A starting point that drills build on: read once, come back to often. */

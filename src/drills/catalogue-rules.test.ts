@@ -2,7 +2,7 @@ import { measures } from '@/core/counting/measure';
 import { doseTime } from '@/core/dose/time';
 import { routineStretches } from '@/core/dose/dose';
 import { clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
-import { callSets } from '@/core/calls/call-sets';
+import { callSets } from '@/core/counting/call-sets';
 import { goalsOf, markFor } from '@/session/goals';
 import { alone, paceOn } from '@/session/pace';
 import { catalogue } from '.';

@@ -1,8 +1,8 @@
 import { sessionCap } from '@/core/care/limits';
 import { loadOf } from '@/core/dose/load';
 import { doseTime } from '@/core/dose/time';
-import { fitsHere } from '@/core/place/fits';
-import type { Origin } from '@/core/origin';
+import { fitsHere } from '@/core/venues/fits';
+import type { Origin } from '@/core/base/origin';
 import { kit, places } from '@/demo/house';
 import { dosesOf, drillSchema } from '@/schemas/drill';
 import { check } from '@/schemas/check';

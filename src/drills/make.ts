@@ -1,7 +1,7 @@
 import type { Measure } from '@/core/counting/measure';
 import type { Dose, RoutinePart } from '@/core/dose/dose';
 import { noLoad, type Load } from '@/core/dose/load';
-import type { Origin, Sourced } from '@/core/origin';
+import type { Origin, Sourced } from '@/core/base/origin';
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
 import { clapsS } from '@/core/ballistics/tap/toss';
 import { pacedStep, type Unpaced } from './way-pace';

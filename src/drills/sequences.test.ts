@@ -1,4 +1,4 @@
-import { fitOf } from '@/core/fit/fit';
+import { fitOf } from '@/core/players/fit';
 import { demandsOf } from '@/core/movement/sequence/feasible';
 import { readLine, writeLine } from '@/core/movement/sequence/line';
 import { groundsOf } from '@/core/movement/sequence/shots';

@@ -1,6 +1,6 @@
 import type { Pattern } from '@/core/movement/sequence/feasible';
 import type { ShadowGround, ShadowSport } from '@/core/movement/sequence/shots';
-import type { Origin } from '@/core/origin';
+import type { Origin } from '@/core/base/origin';
 
 /** A shadow sequence of the catalogue: what a step of a drill asks for, as a line. */
 export interface KnownSequence {

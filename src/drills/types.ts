@@ -1,13 +1,13 @@
 import { surenesses } from '@/core/skill/transfer';
-import type { CallSet } from '@/core/calls/call-sets';
-import type { CallPace } from '@/core/calls/schedule';
+import type { CallSet } from '@/core/counting/call-sets';
+import type { CallPace } from '@/core/court/calls/schedule';
 import type { Shot } from '@/core/ballistics/wall/setup';
-import type { FitKey } from '@/core/fit/fit';
-import type { KitNeed, Space } from '@/core/place/needs';
+import type { FitKey } from '@/core/players/fit';
+import type { KitNeed, Space } from '@/core/venues/needs';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
 import type { Load } from '@/core/dose/load';
-import type { Origin, Sourced } from '@/core/origin';
+import type { Origin, Sourced } from '@/core/base/origin';
 import type { Gate } from '@/core/skill/next-target';
 
 export const sports = ['tennis', 'table tennis'] as const;
@@ -103,7 +103,7 @@ export const focuses = [
 ] as const;
 export type Focus = (typeof focuses)[number];
 
-export { kitPers, spaceNeeds, type KitNeed, type Space, type SpaceNeed } from '@/core/place/needs';
+export { kitPers, spaceNeeds, type KitNeed, type Space, type SpaceNeed } from '@/core/venues/needs';
 
 /** Ways of moving that need care of their own. */
 export const moves = ['sprint', 'backwards', 'jump'] as const;
@@ -125,7 +125,7 @@ export interface StepLimit {
   readonly origin: Origin;
 }
 
-export type { FitKey } from '@/core/fit/fit';
+export type { FitKey } from '@/core/players/fit';
 
 /** Two orders of one ladder, where practitioners differ. */
 export const orders = ['swing first', 'feet first'] as const;

@@ -1,6 +1,6 @@
-import { done, refused, type Outcome } from '@/core/outcome';
-import { isSoundText } from '@/core/text';
-import { challengeKinds, type ChallengeKind } from '@/core/skill/challenge';
+import { done, refused, type Outcome } from '@/core/base/outcome';
+import { isSoundText } from '@/core/base/text';
+import { challengeKinds, type ChallengeKind } from '@/core/challenges/challenge';
 
 /**
  * A club's results in a challenge, for another club: no names, no ids, one number a player. By kind it is the touches

@@ -3,8 +3,8 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { WaveFile } from 'wavefile';
 import { WebVTTParser } from 'webvtt-parser';
-import { callSets, clipName } from '@/core/calls/call-sets';
-import { sequenceWords } from '@/core/calls/sequence-cues';
+import { callSets, clipName } from '@/core/counting/call-sets';
+import { sequenceWords } from '@/core/court/calls/sequence-cues';
 import { readWav, writeWav } from './wav';
 import { vttTime, writeVtt } from './webvtt';
 

@@ -1,7 +1,7 @@
 import type { CustomTableLayout, DynamicContent } from 'pdfmake/interfaces';
 
 /*
- * What a document says by functions, said as data: it is made in another thread (server/pdf.ts), where no function comes
+ * What a document says by functions, said as data: it is made in another thread (server/files/pdf.ts), where no function comes
  * along.
  */
 

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 
 /** A cell: text, a number, yes or no, or nothing. */
 export type Cell = string | number | boolean | null;

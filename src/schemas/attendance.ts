@@ -1,5 +1,5 @@
 import { array, mixed, object, string } from 'yup';
-import { attendances, longestWhy, type Attendance } from '@/core/attendance';
+import { attendances, longestWhy, type Attendance } from '@/core/players/attendance';
 import { maxPlayers } from './booking';
 
 /** Whether players came to a session; null takes back what was said. */

@@ -1,6 +1,6 @@
 import { isSchema, type Schema } from 'yup';
-import type { Problem } from '@/core/outcome';
-import { isSoundText } from '@/core/text';
+import type { Problem } from '@/core/base/outcome';
+import { isSoundText } from '@/core/base/text';
 
 /*
  * What is looked at before a schema walks through a value from outside: Yup reads every element of a list before it says

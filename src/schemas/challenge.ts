@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { challengeKinds } from '@/core/skill/challenge';
+import { challengeKinds } from '@/core/challenges/challenge';
 import { doubts } from '@/core/skill/honest';
 import { daySchema } from './day';
 

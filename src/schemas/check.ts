@@ -1,6 +1,6 @@
 import type { Schema } from 'yup';
 import { ValidationError } from 'yup';
-import { done, type Outcome, type Problem } from '@/core/outcome';
+import { done, type Outcome, type Problem } from '@/core/base/outcome';
 import { misshapenIn, unsoundIn } from './bounds';
 
 /**

@@ -1,6 +1,6 @@
 import { array, number, object, string } from 'yup';
 import { idOf } from './ids';
-import { circuitLimits, rotationOrders } from '@/core/planning/circuit/circuit';
+import { circuitLimits, rotationOrders } from '@/core/plan/circuit/circuit';
 
 const within = (name: string, unit: string, { min, max }: { min: number; max: number }) =>
   number()

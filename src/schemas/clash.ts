@@ -1,5 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
-import { mostWeeks } from '@/core/planning/weekly';
+import { mostWeeks } from '@/core/plan/weekly';
 import { bookingFields, playerIds } from './booking';
 import { daySchema } from './day';
 import { ulidPattern } from './ids';

@@ -1,4 +1,4 @@
-import { fitKeys } from '@/core/fit/fit';
+import { fitKeys } from '@/core/players/fit';
 import Ajv from 'ajv/dist/2020';
 import { catalogue } from '@/drills';
 import { cards } from '@/drills/cards';
@@ -7,7 +7,7 @@ import * as types from '@/drills/types';
 import { measures } from '@/core/counting/measure';
 import { doseFields } from '@/core/dose/limits';
 import published from '../../docs/catalogue.schema.json';
-import { bundleOf } from '@/server/house/drill-file';
+import { bundleOf } from '@/server/drills/drill-file';
 import { check } from './check';
 import { bundleSchema } from './drill';
 

@@ -1,4 +1,4 @@
-import { fitKeys } from '@/core/fit/fit';
+import { fitKeys } from '@/core/players/fit';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { findCard } from '@/drills/cards';
 import { isKitThing } from '@/drills/kit';
@@ -24,11 +24,11 @@ import {
   type Drill,
 } from '@/drills/types';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
-import { callSetNames } from '@/core/calls/call-sets';
-import { callPaces } from '@/core/calls/schedule';
+import { callSetNames } from '@/core/counting/call-sets';
+import { callPaces } from '@/core/court/calls/schedule';
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Dose, DoseKind } from '@/core/dose/dose';
-import { ownOf } from '@/core/own';
+import { ownOf } from '@/core/base/own';
 import { doseSchema } from './dose';
 
 /*

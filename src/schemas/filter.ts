@@ -1,5 +1,5 @@
 import { object, string } from 'yup';
-import { noFilter, type Filter } from '@/core/filter';
+import { noFilter, type Filter } from '@/core/base/filter';
 import { sports } from '@/drills/types';
 
 const schema = object({

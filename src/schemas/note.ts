@@ -1,5 +1,5 @@
 import { object, string, type InferType } from 'yup';
-import { recapQuestions } from '@/core/recap';
+import { recapQuestions } from '@/core/base/recap';
 
 export const longestNote = 500;
 /** An answer to a recap question is a word or two. */

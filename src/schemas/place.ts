@@ -1,7 +1,7 @@
 import { array, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { isKitThing } from '@/drills/kit';
-import { hazards, surfaces, thingKinds, type FloorThing } from '@/core/place/place';
-import { thingProblem } from '@/core/place/things';
+import { hazards, surfaces, thingKinds, type FloorThing } from '@/core/venues/place';
+import { thingProblem } from '@/core/venues/things';
 
 const emptyIsNull = (value: unknown, original: unknown) =>
   original === '' || original === null ? null : value;

@@ -1,8 +1,8 @@
 import { number, object, string, type InferType } from 'yup';
 import { schoolQuestions } from '@/drills/school-words';
 import { questions, scopes } from '@/drills/schools';
-import { fitKeys, fitLimits } from '@/core/fit/fit';
-import { ownOf } from '@/core/own';
+import { fitKeys, fitLimits } from '@/core/players/fit';
+import { ownOf } from '@/core/base/own';
 
 /** A school, as chosen; an answer of null goes back to what stands above it. */
 export const schoolSchema = object({

@@ -1,10 +1,10 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { mostWeeks } from '@/core/planning/weekly';
+import { mostWeeks } from '@/core/plan/weekly';
 import type { Book } from '@/drills';
 import type { PlanBlock } from '@/session/plan';
 import type { Dose } from '@/core/dose/dose';
-import { slotsOf, type CircuitPart } from '@/core/planning/circuit/circuit';
-import { circuitProblem } from '@/core/planning/circuit/groups';
+import { slotsOf, type CircuitPart } from '@/core/plan/circuit/circuit';
+import { circuitProblem } from '@/core/plan/circuit/groups';
 import { changesSchema } from './changes';
 import { circuitSchema } from './circuit';
 import { daySchema } from './day';

@@ -11,7 +11,7 @@ import {
 import { ballKinds } from '@/core/ballistics/balls';
 import { feederLimits } from '@/core/ballistics/feed/feeder';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
-import type { BlockSetting } from '@/core/setting';
+import type { BlockSetting } from '@/core/calculators/setting';
 import { misshapenIn } from './bounds';
 import { sequenceSetting } from './sequence';
 

@@ -1,6 +1,6 @@
 import { eventProblem, maxBatch } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
 
 /** A batch of events, as the run screen sends it. */
 export interface Batch {

@@ -1,7 +1,7 @@
 import { number, object, string, type InferType } from 'yup';
-import { beatLimits } from '@/core/calls/beat';
-import { callSetNames, type CallSet } from '@/core/calls/call-sets';
-import { callPaces } from '@/core/calls/schedule';
+import { beatLimits } from '@/core/court/calls/beat';
+import { callSetNames, type CallSet } from '@/core/counting/call-sets';
+import { callPaces } from '@/core/court/calls/schedule';
 import { calledSequences } from './sequence';
 
 const within = (name: string, min: number, max: number) =>

@@ -1,8 +1,8 @@
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
 import { isKitThing } from '@/drills/kit';
-import { surfaces } from '@/core/place/place';
+import { surfaces } from '@/core/venues/place';
 import { homeMinutes } from '@/core/care/limits';
-import type { VowAim } from '@/core/planning/vow/vow';
+import type { VowAim } from '@/core/vows/vow';
 import { mostParts } from '@/session/vow/vow';
 import { daySchema } from './day';
 import { doseSchema } from './dose';

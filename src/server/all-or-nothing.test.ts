@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
 import { daysOfVows } from '@/data/vows';
-import type { Outcome } from '@/core/outcome';
-import { makeCourse } from './courses/courses';
-import { planAgain } from './sessions/again';
-import { joinSession } from './sessions/join';
-import { createSession, savePlan } from './sessions/sessions';
+import type { Outcome } from '@/core/base/outcome';
+import { makeCourse } from './plan/course/courses';
+import { planAgain } from './plan/again';
+import { joinSession } from './plan/join';
+import { createSession, savePlan } from './plan/sessions';
 import { booking, eventsOf, ids, oneBlockSession, scratch, value } from './testing/scratch';
 import { storeHome } from './vows/home-log';
 import { makeVow, renewVow } from './vows/vows';

@@ -20,8 +20,8 @@ import { schemaVersion } from '@/data/health';
 import { epochOf } from '@/data/epoch';
 import { troubleOf } from '@/data/trouble';
 import { write } from '@/data/write';
-import { ingestTouches } from './log/ingest';
-import { refreshSoon } from './log/results';
+import { ingestTouches } from './court/ingest';
+import { refreshSoon } from './court/results';
 import { sessionReviewView } from './views/session-review';
 import { todayView } from './views/today';
 

@@ -1,8 +1,8 @@
 import { probe, schemaVersion } from '@/data/health';
 import { troubleOf } from '@/data/trouble';
 import packageJson from '../../package.json';
-import { buildId } from './build-id';
-import { contextIn } from './context';
+import { buildId } from './base/build-id';
+import { contextIn } from './base/context';
 
 export interface Health {
   readonly ok: boolean;

@@ -3,13 +3,13 @@ import { listCoaches } from '@/data/coaches';
 import type { Database } from '@/data/database';
 import { troubleOf } from '@/data/trouble';
 import { closing } from '@/data/write';
-import { contextIn } from './context';
+import { contextIn } from './base/context';
 import { isLoopback } from './http/hosts';
-import { answerTheGate } from './doors/ask-first';
-import { copyDaily } from './copies';
-import { upgradeRecords } from './log/complete-records';
-import { refreshSoon } from './log/results';
-import { warm } from './warm';
+import { answerTheGate } from './access/ask-first';
+import { copyDaily } from './files/copies';
+import { upgradeRecords } from './court/complete-records';
+import { refreshSoon } from './court/results';
+import { warm } from './views/warm';
 
 /** Telling the courts and ending what is under way may take so long, milliseconds. Ours. */
 const longestEndMs = 5000;

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { appendEvents } from '@/data/log';
-import { refreshAttempts } from './log/results';
-import { completeRecords } from './log/complete-records';
+import { refreshAttempts } from './court/results';
+import { completeRecords } from './court/complete-records';
 import { evidenceOn } from '@/data/results';
 import { oldBook } from './testing/old-book';
 

@@ -1,4 +1,4 @@
-import { moveLanes } from './sessions/lanes';
+import { moveLanes } from './plan/lanes';
 import { oldBook } from './testing/old-book';
 import { value } from './testing/scratch';
 import { sessionSetOutView } from './views/session-set-out';

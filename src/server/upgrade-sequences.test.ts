@@ -1,5 +1,5 @@
-import { saveSequence } from './house/sequences';
-import { loadPlan } from './sessions/sessions';
+import { saveSequence } from './drills/sequences';
+import { loadPlan } from './plan/sessions';
 import { oldBook } from './testing/old-book';
 import { value } from './testing/scratch';
 import { sequencesView } from './views/sequences';

@@ -1,5 +1,5 @@
-import { fitOf } from '@/core/fit/fit';
-import { stageFor } from '@/core/fit/racket';
+import { fitOf } from '@/core/players/fit';
+import { stageFor } from '@/core/players/racket';
 import { doseInWords } from '@/core/dose/dose';
 import { ageBandOf } from '@/drills/age-band';
 import type { Drill, Step, Sport } from '@/drills/types';

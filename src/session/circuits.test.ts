@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { circuitLimits } from '@/core/planning/circuit/circuit';
-import { spreadOf } from '@/core/planning/circuit/circuit-time';
-import { groupOf } from '@/core/planning/circuit/rotation';
-import type { Place } from '@/core/place/place';
+import { circuitLimits } from '@/core/plan/circuit/circuit';
+import { spreadOf } from '@/core/plan/circuit/circuit-time';
+import { groupOf } from '@/core/plan/circuit/rotation';
+import type { Place } from '@/core/venues/place';
 import { plainBook } from '@/drills';
 import {
   addStation,

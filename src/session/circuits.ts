@@ -1,5 +1,5 @@
-import { circuitLimits, matesOf, type CircuitShape } from '@/core/planning/circuit/circuit';
-import { grouped, type Grouping } from '@/core/planning/circuit/groups';
+import { circuitLimits, matesOf, type CircuitShape } from '@/core/plan/circuit/circuit';
+import { grouped, type Grouping } from '@/core/plan/circuit/groups';
 import { fitToVisit, type TimeSetting } from './fit-time';
 import { workOf, type PlanBlock, type PlanPlayer } from './plan';
 import { alone, settled, stationsOf } from './settled';

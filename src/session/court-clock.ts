@@ -1,9 +1,9 @@
 import type { Dose } from '@/core/dose/dose';
 import { sharesOf } from '@/core/dose/time';
-import type { CircuitPart } from '@/core/planning/circuit/circuit';
-import { roundsOf as circuitRounds, visitsOf } from '@/core/planning/circuit/rotation';
+import type { CircuitPart } from '@/core/plan/circuit/circuit';
+import { roundsOf as circuitRounds, visitsOf } from '@/core/plan/circuit/rotation';
 import { roundsOf } from '@/core/dose/facts';
-import { countInS, inTurns, phasesOf, restOf, type Phase } from '@/core/run/phases';
+import { countInS, inTurns, phasesOf, restOf, type Phase } from '@/core/court/phases';
 import { visitS } from './on-court';
 
 /** However short a block is cut, so much work is left of a turn, seconds. Ours. */

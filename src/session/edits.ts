@@ -1,8 +1,8 @@
-import { yearsBetween } from '@/core/aged';
+import { yearsBetween } from '@/core/base/aged';
 import { agedBlock } from './age-block';
 import type { Book } from '@/drills';
 import { ageBandOf } from '@/drills/age-band';
-import { matesOf } from '@/core/planning/circuit/circuit';
+import { matesOf } from '@/core/plan/circuit/circuit';
 import { moveSlot, settled, shortenCircuit, stationsOf } from './settled';
 import { settingFits } from './pace';
 import { newBlock, type StandsOn } from './place-block';

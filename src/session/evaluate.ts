@@ -1,9 +1,9 @@
 import { careFor } from '@/core/care';
 import type { CareInput, CarePlayer, CareWork, Warning } from '@/core/care/care';
 import { loadOf, noLoadSum } from '@/core/dose/load';
-import type { Fit } from '@/core/place/fits';
-import { phaseShares, type PhaseShare, type SessionPhaseId } from '@/core/planning/phases';
-import type { PlanTime } from '@/core/planning/plan-time';
+import type { Fit } from '@/core/venues/fits';
+import { phaseShares, type PhaseShare, type SessionPhaseId } from '@/core/plan/phases';
+import type { PlanTime } from '@/core/plan/plan-time';
 import type { Book } from '@/drills/book';
 import { changedLoad } from '@/drills/changes';
 import { workOf, type PlanBlock, type PlanPlayer, type Records } from './plan';

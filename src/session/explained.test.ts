@@ -1,5 +1,5 @@
 import { explainBlockTime, explainBlockTouches, type DosePart } from '@/core/explanations/dose';
-import type { Explanation } from '@/core/explain';
+import type { Explanation } from '@/core/base/explain';
 import { explainPlanTotal, explainPlanTouches } from '@/core/explanations/plan';
 import { doseTime } from '@/core/dose/time';
 import { plainBook } from '@/drills';

@@ -1,6 +1,6 @@
-import { fitsHere } from '@/core/place/fits';
+import { fitsHere } from '@/core/venues/fits';
 import { kit, places } from '@/demo/house';
-import type { Place } from '@/core/place/place';
+import type { Place } from '@/core/venues/place';
 import { catalogue } from '@/drills';
 import { aboutness, anything, findDrills, matches, usualS, type Wanted } from './find';
 import { atHand, kitAtHand, kitThings } from '@/drills/kit';

@@ -1,6 +1,6 @@
 import type { Measure } from '@/core/counting/measure';
 import { doseTime } from '@/core/dose/time';
-import type { Fit } from '@/core/place/fits';
+import type { Fit } from '@/core/venues/fits';
 import { ageBandOf } from '@/drills/age-band';
 import { alone, paceOn } from './pace';
 import { alike } from '@/drills/thesaurus';

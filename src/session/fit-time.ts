@@ -2,7 +2,7 @@ import type { Book } from '@/drills/book';
 import { amountOf, withAmount } from '@/core/dose/amount';
 import { doseInWords, type Dose } from '@/core/dose/dose';
 import { doseFields, doseProblems } from '@/core/dose/limits';
-import { sessionPhases, type SessionPhaseId } from '@/core/planning/phases';
+import { sessionPhases, type SessionPhaseId } from '@/core/plan/phases';
 import { phaseOf } from './evaluate';
 import { type PlanBlock, type PlanPlayer, type Records } from './plan';
 import { openGround, timePlan, type Ground } from './time-plan';

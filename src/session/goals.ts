@@ -1,9 +1,9 @@
-import { callSchedule } from '@/core/calls/schedule';
-import { callSets } from '@/core/calls/call-sets';
+import { callSchedule } from '@/core/court/calls/schedule';
+import { callSets } from '@/core/counting/call-sets';
 import { leastLapS } from '@/core/counting/doubtful';
 import { numberInWords, measures } from '@/core/counting/measure';
 import { growingSum, routineStretches, type Dose, type RoutineDose } from '@/core/dose/dose';
-import { seededRandom } from '@/core/random';
+import { seededRandom } from '@/core/base/random';
 import { isTooShort, type Gate, type Judged } from '@/core/skill/next-target';
 import { ageBandOf } from '@/drills/age-band';
 import type { AgeBand, Drill, Step } from '@/drills/types';

@@ -1,5 +1,5 @@
 import { measures, type Measure } from '@/core/counting/measure';
-import { isFiniteNumber, isObject, isText } from '@/core/guards';
+import { isFiniteNumber, isObject, isText } from '@/core/base/guards';
 import type { Gate } from '@/core/skill/next-target';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';

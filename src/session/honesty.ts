@@ -15,7 +15,7 @@ import { inTenths, measures } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
 import { tapping } from '@/core/ballistics/tap/bounce-tempo';
 import type { Tap } from '@/core/counting/tap';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/base/group-by';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import { dayOf, levelOn, type Skill } from './judging';

@@ -9,7 +9,7 @@ import type { Level } from '@/core/skill/level/squad';
 import { waysOn, type Way } from '@/core/skill/level/ways';
 import type { Judged, School } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/base/group-by';
 import type { Drill, Step } from '@/drills/types';
 import type { Dose } from '@/core/dose/dose';
 import { attemptsIn, boxSeconds } from '@/core/dose/facts';

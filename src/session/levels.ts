@@ -1,4 +1,4 @@
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 import type { Dose } from '@/core/dose/dose';
 import { boxSeconds } from '@/core/dose/facts';
 import { kinds } from '@/core/skill/level/assumptions';

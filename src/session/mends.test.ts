@@ -5,7 +5,7 @@ import { newBlock } from './place-block';
 import type { PlanBlock } from './plan';
 import type { Mend, Warning } from '@/core/care/care';
 import { noLoadSum } from '@/core/dose/load';
-import type { Place } from '@/core/place/place';
+import type { Place } from '@/core/venues/place';
 import { places } from '@/demo/house';
 import { applyMend, type Knows, type PlanParts } from './edits';
 

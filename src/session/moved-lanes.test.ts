@@ -3,7 +3,7 @@ import { holds, overlap } from '@/core/geometry/pack';
 import { distance } from '@/core/geometry/points';
 import { pointOf, tapesTo } from '@/core/geometry/taping';
 import { pointsOf } from '@/core/movement/layout';
-import { thingRoom, type Place } from '@/core/place/place';
+import { thingRoom, type Place } from '@/core/venues/place';
 import { plainBook } from '@/drills';
 import { layoutChild } from '@/drills/layouts';
 import { laneStates, movedLane, withMoves, type LaneMove } from './moved-lanes';

@@ -2,7 +2,7 @@ import { holds, overlap, without, type Rectangle } from '@/core/geometry/pack';
 import { moved, quarterTurned, type Point } from '@/core/geometry/points';
 import { mapped } from '@/core/movement/layout';
 import { blindEnds, clearBehindM, runOutM } from '@/core/movement/run-out';
-import { thingRoom, type Place } from '@/core/place/place';
+import { thingRoom, type Place } from '@/core/venues/place';
 import { waysToBottles } from './ways-out';
 import { tapedIn, walked, type PlacedBlock, type PlacedLane, type PlacedSlot, type SetOut } from './set-out';
 

@@ -1,7 +1,7 @@
 import { resultInWords, type Measure } from '@/core/counting/measure';
 import { findingInWords, type Doubt, type Finding } from '@/core/skill/honest';
 import type { FourSchools, Odds } from '@/core/skill/four-schools';
-import { counted, percent } from '@/core/words';
+import { counted, percent } from '@/core/base/words';
 import { changeWords } from './progress-words';
 import type { StepProgress } from './progress';
 

@@ -1,6 +1,6 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
 import { breathless, scaled, scaledAmount } from '@/core/dose/scale';
-import type { CircuitPart } from '@/core/planning/circuit/circuit';
+import type { CircuitPart } from '@/core/plan/circuit/circuit';
 import { changesUnder, type Conditions } from '@/core/counting/conditions';
 import { ageBandOf } from '@/drills/age-band';
 import type { Book } from '@/drills/book';

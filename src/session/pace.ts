@@ -1,6 +1,6 @@
-import { settingTouchS, type BlockSetting } from '@/core/setting';
+import { settingTouchS, type BlockSetting } from '@/core/calculators/setting';
 import type { Pace } from '@/core/dose/time';
-import { demonstrationsFor } from '@/core/fit/demonstrations';
+import { demonstrationsFor } from '@/core/players/demonstrations';
 import { successRate, type SuccessRate, type TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
 import { changedRate, changedTempo } from '@/drills/changes';

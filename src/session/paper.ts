@@ -1,13 +1,13 @@
-import type { PlanTime } from '@/core/planning/plan-time';
+import type { PlanTime } from '@/core/plan/plan-time';
 import { doseInWords } from '@/core/dose/dose';
 import { resultInWords } from '@/core/counting/measure';
-import { settingInWords } from '@/core/setting-words';
+import { settingInWords } from '@/core/calculators/setting-words';
 import type { Book } from '@/drills/book';
 import type { Drill } from '@/drills/types';
 import type { Warning } from '@/core/care/care';
-import { roundsOf, roundStartS, type CircuitRound } from '@/core/planning/circuit/rotation';
-import type { CircuitPart } from '@/core/planning/circuit/circuit';
-import type { BlockTime } from '@/core/planning/block-time';
+import { roundsOf, roundStartS, type CircuitRound } from '@/core/plan/circuit/rotation';
+import type { CircuitPart } from '@/core/plan/circuit/circuit';
+import type { BlockTime } from '@/core/plan/block-time';
 import { stationsOf } from './settled';
 import { goalsOf } from './goals';
 import { ageIn } from './held';

@@ -15,7 +15,7 @@ import {
 import { openGround, timePlan, type Ground } from './time-plan';
 import { commonStep, newBlock } from './place-block';
 import { noLoadSum } from '@/core/dose/load';
-import type { Place } from '@/core/place/place';
+import type { Place } from '@/core/venues/place';
 
 const step = plainBook.step('palm-up-bounce', 'row-20')!;
 const block = blockOf({

@@ -1,7 +1,7 @@
 import { amountOf, withAmount } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
-import type { CircuitPart } from '@/core/planning/circuit/circuit';
-import type { BlockSetting } from '@/core/setting';
+import type { CircuitPart } from '@/core/plan/circuit/circuit';
+import type { BlockSetting } from '@/core/calculators/setting';
 import type { TouchRecord } from '@/core/skill/success-rate';
 import { ageBandOf } from '@/drills/age-band';
 import { drillAsHeld, type Held } from './held';

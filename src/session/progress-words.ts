@@ -2,9 +2,9 @@ import { onceIn } from '@/core/skill/change/luck';
 import type { LedgerForecast } from '@/core/skill/ledger';
 import type { Transfer } from '@/core/skill/transfer';
 import type { Odds } from '@/core/skill/four-schools';
-import { shortDay } from '@/core/day-words';
-import { counted, percent } from '@/core/words';
-import { isoDay } from '@/core/days';
+import { shortDay } from '@/core/base/day-words';
+import { counted, percent } from '@/core/base/words';
+import { isoDay } from '@/core/base/days';
 import { horizonDays, type RowsToExpect, type StepProgress } from './progress';
 
 /*

@@ -19,11 +19,11 @@ import {
   type Ranged,
 } from '@/core/skill/expect/rows';
 import { measures } from '@/core/counting/measure';
-import { seededRandom } from '@/core/random';
+import { seededRandom } from '@/core/base/random';
 import type { Step } from '@/drills/types';
 import type { Goals } from './goals';
 import { attemptsADay, dayOf, doneOn, levelOn, waysOf, type Skill } from './judging';
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 import { atHome, goalOf } from './levels';
 
 /** A day on the chart, as the best result to expect of it: by its own counts, and by the level with its range. */

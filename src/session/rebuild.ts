@@ -2,7 +2,7 @@ import { forEverybody } from '@/core/counting/conditions';
 import type { TouchEvent } from '@/core/counting/event';
 import { triesOf } from '@/core/counting/limits';
 import { tally, type Attempt } from '@/core/counting/tally';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/base/group-by';
 import type { Begun } from './begun';
 import { ladderFor, type Held, type HeldStep } from './held';
 import { limitsOfRecord } from './limits';

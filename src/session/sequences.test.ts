@@ -1,6 +1,6 @@
-import type { SequenceSetting } from '@/core/setting';
-import { settingTouchS, strokesInRound } from '@/core/setting';
-import { settingInWords } from '@/core/setting-words';
+import type { SequenceSetting } from '@/core/calculators/setting';
+import { settingTouchS, strokesInRound } from '@/core/calculators/setting';
+import { settingInWords } from '@/core/calculators/setting-words';
 import { plainBook } from '@/drills';
 import { alone, paceOn, settingFits, takesSequence } from './pace';
 import { sequenceOf, usualTempo } from './sound';

@@ -2,7 +2,7 @@ import { overlap } from '@/core/geometry/pack';
 import { distance, isInside } from '@/core/geometry/points';
 import { pointOf, tapesTo } from '@/core/geometry/taping';
 import { pointsOf } from '@/core/movement/layout';
-import type { Place } from '@/core/place/place';
+import type { Place } from '@/core/venues/place';
 import { plainBook } from '@/drills';
 import { layoutChild } from '@/drills/layouts';
 import { makeCircuit } from './circuits';

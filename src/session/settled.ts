@@ -1,5 +1,5 @@
-import { circuitLimits, slotsOf, type CircuitPart } from '@/core/planning/circuit/circuit';
-import { regrouped } from '@/core/planning/circuit/groups';
+import { circuitLimits, slotsOf, type CircuitPart } from '@/core/plan/circuit/circuit';
+import { regrouped } from '@/core/plan/circuit/groups';
 import type { PlanBlock } from './plan';
 
 /* What every edit of a plan needs of its circuits: that they stay together. What makes and changes them is in circuits.ts. */

@@ -1,10 +1,10 @@
 import { measures, resultInWords } from '@/core/counting/measure';
 import { lapOf } from '@/core/movement/course';
 import type { Course } from '@/core/movement/layout';
-import type { KitAtHand } from '@/core/place/needs';
-import type { Place } from '@/core/place/place';
-import { fitsHere } from '@/core/place/fits';
-import type { Beside } from '@/core/place/side-by-side';
+import type { KitAtHand } from '@/core/venues/needs';
+import type { Place } from '@/core/venues/place';
+import { fitsHere } from '@/core/venues/fits';
+import type { Beside } from '@/core/venues/side-by-side';
 import { layoutOf, type LayoutChild } from '@/drills/layouts';
 import { ageOfBand } from '@/drills/age-band';
 import type { AgeBand, Drill, Step } from '@/drills/types';

@@ -1,6 +1,6 @@
-import { apexS, beatLimits } from '@/core/calls/beat';
-import type { BlockSetting, SequenceSetting } from '@/core/setting';
-import type { FeedTimes, SoundPlan } from '@/core/calls/timeline';
+import { apexS, beatLimits } from '@/core/court/calls/beat';
+import type { BlockSetting, SequenceSetting } from '@/core/calculators/setting';
+import type { FeedTimes, SoundPlan } from '@/core/court/calls/timeline';
 import type { Step } from '@/drills/types';
 import { takesSequence } from './pace';
 

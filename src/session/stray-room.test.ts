@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { overlap } from '@/core/geometry/pack';
-import type { Place } from '@/core/place/place';
-import { fitSideBySide } from '@/core/place/side-by-side';
+import type { Place } from '@/core/venues/place';
+import { fitSideBySide } from '@/core/venues/side-by-side';
 import { plainBook } from '@/drills';
 import { walkM, waysToBottles } from './ways-out';
 import { fitWithRoom, hasBall, strayRooms } from './stray-room';

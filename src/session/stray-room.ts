@@ -1,7 +1,7 @@
-import type { KitAtHand } from '@/core/place/needs';
-import type { Lane, OnFloor } from '@/core/place/on-floor';
-import type { Place } from '@/core/place/place';
-import { fitSideBySide, type Beside, type SideBySide } from '@/core/place/side-by-side';
+import type { KitAtHand } from '@/core/venues/needs';
+import type { Lane, OnFloor } from '@/core/venues/on-floor';
+import type { Place } from '@/core/venues/place';
+import { fitSideBySide, type Beside, type SideBySide } from '@/core/venues/side-by-side';
 import type { Drill } from '@/drills/types';
 import { walkM, waysToBottles } from './ways-out';
 

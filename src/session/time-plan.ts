@@ -1,10 +1,10 @@
-import type { KitAtHand } from '@/core/place/needs';
-import { fitsHere, type Fit } from '@/core/place/fits';
-import { fitSideBySide } from '@/core/place/side-by-side';
-import type { Place } from '@/core/place/place';
-import type { PlannedBlock, PlannedPlayer } from '@/core/planning/block-time';
-import { slotsOf } from '@/core/planning/circuit/circuit';
-import { timeBlocks, type PlanTime } from '@/core/planning/plan-time';
+import type { KitAtHand } from '@/core/venues/needs';
+import { fitsHere, type Fit } from '@/core/venues/fits';
+import { fitSideBySide } from '@/core/venues/side-by-side';
+import type { Place } from '@/core/venues/place';
+import type { PlannedBlock, PlannedPlayer } from '@/core/plan/block-time';
+import { slotsOf } from '@/core/plan/circuit/circuit';
+import { timeBlocks, type PlanTime } from '@/core/plan/plan-time';
 import type { Book } from '@/drills/book';
 import { changedLoad } from '@/drills/changes';
 import { paceOn } from './pace';

@@ -1,6 +1,6 @@
 import type { Rectangle } from '@/core/geometry/pack';
 import { reachedFrom } from '@/core/geometry/walkable';
-import { thingRoom, type FloorThing } from '@/core/place/place';
+import { thingRoom, type FloorThing } from '@/core/venues/place';
 
 /** One child walks past another’s lane in so much, metres. Ours. */
 export const walkM = 0.8;

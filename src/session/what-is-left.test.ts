@@ -1,6 +1,6 @@
 import { plainBook } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
-import { shortShare } from '@/core/run/late';
+import { shortShare } from '@/core/court/late';
 import { asPlanned } from '@/core/counting/conditions';
 import { amountOf } from '@/core/dose/amount';
 import { shortened, workOnCourt } from './on-court';

@@ -1,5 +1,5 @@
-import { shortShare, type BlockToCome } from '@/core/run/late';
-import { slotsOf } from '@/core/planning/circuit/circuit';
+import { shortShare, type BlockToCome } from '@/core/court/late';
+import { slotsOf } from '@/core/plan/circuit/circuit';
 import type { Book } from '@/drills/book';
 import { shortened } from './on-court';
 import { type PlanBlock, type PlanPlayer, type Records } from './plan';

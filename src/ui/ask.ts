@@ -1,5 +1,5 @@
-import type { Outcome } from '@/core/outcome';
-import { refused } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
+import { refused } from '@/core/base/outcome';
 
 let confirm: (() => Promise<boolean>) | null = null;
 

@@ -1,7 +1,7 @@
 import { Hand, Info, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Severity, Warning } from '@/core/care/care';
-import { originInWords } from '@/core/origin';
+import { originInWords } from '@/core/base/origin';
 import { cx } from './class-names';
 import { Said } from './units';
 

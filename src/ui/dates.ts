@@ -1,6 +1,6 @@
-import { written } from '@/core/day-words';
+import { written } from '@/core/base/day-words';
 
-export { longDay, shortDay } from '@/core/day-words';
+export { longDay, shortDay } from '@/core/base/day-words';
 
 /** "24 Nov 2026", in a time zone, or where this device is. @param atMs Unix milliseconds */
 export const dayAt = (atMs: number, timeZone?: string) =>

@@ -1,10 +1,10 @@
 import { renderToStaticMarkup } from 'react-dom/server';
 import { noLoad } from '@/core/dose/load';
-import { timeBlocks } from '@/core/planning/plan-time';
+import { timeBlocks } from '@/core/plan/plan-time';
 import { Field } from './field';
 import { StageBall } from './stage-ball';
 import { Stairs } from './stairs';
-import { tapeLengthS } from '@/core/planning/tape';
+import { tapeLengthS } from '@/core/plan/tape';
 import { Tape } from './tape';
 
 const pace = { perTouchS: 2, dropCostS: 0, successRate: 1, setUpS: 30, showS: 0, changeoverS: 0 };

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { saveFile } from './save-file';
 
 /** A file the server makes: where it is asked for, and what it is saved as. */

@@ -2,7 +2,7 @@
 
 import { Popover } from 'radix-ui';
 import type { RefObject } from 'react';
-import type { Explanation } from '@/core/explain';
+import type { Explanation } from '@/core/base/explain';
 import { useUnits } from './units';
 
 interface Props {

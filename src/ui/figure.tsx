@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { Explanation } from '@/core/explain';
+import type { Explanation } from '@/core/base/explain';
 import { cx } from './class-names';
 import { usePart } from './use-part';
 

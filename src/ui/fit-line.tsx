@@ -1,5 +1,5 @@
 import { CircleCheck, CircleSlash, Replace } from 'lucide-react';
-import type { Fit } from '@/core/place/fits';
+import type { Fit } from '@/core/venues/fits';
 import { cx } from './class-names';
 import { Said } from './units';
 

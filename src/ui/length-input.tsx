@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type ComponentProps } from 'react';
-import { feetInWords, metresTypedIn } from '@/core/units';
+import { feetInWords, metresTypedIn } from '@/core/base/units';
 import { useUnits } from './units';
 
 interface Props extends Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'type'> {

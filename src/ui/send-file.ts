@@ -1,4 +1,4 @@
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
 
 /** How far an import is, 0 to 1: sending it is the first part, having it checked the second. */
 export type OnShare = (share: number, word: 'Sending' | 'Checking') => void;

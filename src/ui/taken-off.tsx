@@ -2,7 +2,7 @@
 
 import { ArchiveRestore } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 import { ask, problemsText } from './ask';
 import { Button } from './button';
 import { dayAt } from './dates';

@@ -1,5 +1,5 @@
-import type { DrawnBlock } from '@/core/planning/plan-time';
-import { tapeLengthS } from '@/core/planning/tape';
+import type { DrawnBlock } from '@/core/plan/plan-time';
+import { tapeLengthS } from '@/core/plan/tape';
 import { cx } from './class-names';
 
 /** Parts of a piece of tape: how long each is, and how it looks. */

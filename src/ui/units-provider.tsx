@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, type ReactNode } from 'react';
-import type { Lengths } from '@/core/units';
+import type { Lengths } from '@/core/base/units';
 
 /** In what this browser's coach reads lengths. It stands apart from what turns them, which most pages do without. */
 export const LengthsContext = createContext<Lengths>('metres');

@@ -1,7 +1,7 @@
 'use client';
 
 import { useContext, useMemo } from 'react';
-import { feetMarked, inLengths, lengthInWords, type Lengths } from '@/core/units';
+import { feetMarked, inLengths, lengthInWords, type Lengths } from '@/core/base/units';
 import { LengthsContext } from './units-provider';
 
 export interface Units {

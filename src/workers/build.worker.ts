@@ -1,5 +1,5 @@
-import { worthOf, type BuildAsk } from '@/core/planning/build/model';
-import { asProgram } from '@/core/planning/build/program';
+import { worthOf, type BuildAsk } from '@/core/plan/build/model';
+import { asProgram } from '@/core/plan/build/program';
 import { answerBuild, type BuildJob, type BuildNews, type Solver } from '@/session/build/job';
 import type { Highs } from 'highs';
 

@@ -1,4 +1,4 @@
-import { answerRally, type RallyAnswer, type RallyJob } from '@/core/rally/job';
+import { answerRally, type RallyAnswer, type RallyJob } from '@/core/calculators/rally/job';
 
 /** What the worker says. */
 export type RallyNews =

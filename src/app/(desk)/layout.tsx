@@ -1,10 +1,10 @@
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
-import { ConfirmPasscode } from '@/features/doors/confirm-passcode';
-import { InStep } from '@/features/doors/in-step';
-import { Leftovers } from '@/features/run/leftovers';
+import { ConfirmPasscode } from '@/features/access/confirm-passcode';
+import { InStep } from '@/features/access/in-step';
+import { Leftovers } from '@/features/court/leftovers';
 import { Header } from '@/features/shell/header';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { houseView } from '@/server/views/house';
 import { removedForGood } from '@/server/views/removed';
 import { CoachZone } from '@/ui/coach-zone';

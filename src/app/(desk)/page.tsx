@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Today } from '@/features/today/today';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { todayView } from '@/server/views/today';
 
 export const metadata: Metadata = { title: 'Today' };

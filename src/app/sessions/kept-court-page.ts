@@ -1,6 +1,6 @@
 import { pack, type Packed } from '@/ui/packed';
-import type { Context } from '@/server/context';
-import { keptView } from '@/server/kept-views';
+import type { Context } from '@/server/base/context';
+import { keptView } from '@/server/views/kept-views';
 import { courtPage } from '@/server/views/court-page';
 
 type Opened = NonNullable<Awaited<ReturnType<typeof courtPage>>>;

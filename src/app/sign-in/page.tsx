@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { SignIn } from '@/features/doors/sign-in';
+import { SignIn } from '@/features/access/sign-in';
 
 export const metadata: Metadata = { title: 'Sign in' };
 

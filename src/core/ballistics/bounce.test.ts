@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { g } from '../gravity';
+import { g } from '../base/gravity';
 import { ballKinds, ballNumbers, ballOfStage, balls } from './balls';
 import { bounce, energyPerKg } from './bounce';
 import { fine, Flight } from './flight';

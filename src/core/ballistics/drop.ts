@@ -1,4 +1,4 @@
-import { g } from '../gravity';
+import { g } from '../base/gravity';
 
 /*
  * Closed forms of straight up and down. Vacuum and quadratic drag, any textbook of mechanics.

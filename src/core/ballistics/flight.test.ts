@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { apexS } from '../calls/beat';
-import { g } from '../gravity';
+import { apexS } from '../court/calls/beat';
+import { g } from '../base/gravity';
 import { ballKinds, ballNumbers, balls, type BallNumbers } from './balls';
 import { bounce } from './bounce';
 import { fall, rise, terminalMps } from './drop';

@@ -1,4 +1,4 @@
-import type { Origin } from '../origin';
+import type { Origin } from '../base/origin';
 
 /** A physical value inside the range it is known to, and where both come from. */
 export interface Range {

@@ -1,4 +1,4 @@
-import type { Surface } from '../place/place';
+import type { Surface } from '../venues/place';
 import { range, type Range } from './range';
 
 /** What a ball bounces off. */

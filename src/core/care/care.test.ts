@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { noLoadSum, type LoadSum } from '../dose/load';
-import type { Place } from '../place/place';
+import type { Place } from '../venues/place';
 import { careFor, rules } from '.';
 import type { CareInput, CarePlayer, CarePlayerWork, CareWork, Warning } from './care';
 import { drinkEveryS, sessionCap } from './limits';

@@ -1,6 +1,6 @@
 import type { LoadSum } from '../dose/load';
-import type { Origin } from '../origin';
-import type { Place } from '../place/place';
+import type { Origin } from '../base/origin';
+import type { Place } from '../venues/place';
 
 export type Severity = 'note' | 'caution' | 'stop';
 

@@ -1,4 +1,4 @@
-import { g } from '../gravity';
+import { g } from '../base/gravity';
 
 /** Fewer bounces than this say nothing about steadiness: ours. */
 const fewestHeights = 4;

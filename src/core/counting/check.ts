@@ -1,4 +1,4 @@
-import { isSoundText } from '../text';
+import { isSoundText } from '../base/text';
 import { eventKinds, longestRecord, longestText, ruleOf, type EventKind, type TouchEvent } from './event';
 import { isOrigin } from './origin';
 import { textFits } from './text-of';

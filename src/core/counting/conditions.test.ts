@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { answersByCall } from '../calls/answers';
+import { answersByCall } from '../court/calls/answers';
 import { adjusted, asPlanned, changesUnder, conditionsNow, forEverybody, isAdjustment } from './conditions';
 import { adjustKinds, type EventKind, type TouchEvent } from './event';
 import { tally } from './tally';

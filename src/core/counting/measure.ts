@@ -1,4 +1,4 @@
-import { counted } from '../words';
+import { counted } from '../base/words';
 
 /** What a step is measured by. See {@link measures} for how each is gathered. */
 export type Measure =

@@ -4,7 +4,7 @@ import { bounceHeightCm, fingerMs, fingerSpreadCm } from './bounce-spread';
 import type { EventKind, TouchEvent } from './event';
 import { liveEvents } from './live';
 import { measures, numberInWords, resultInWords, type Measure } from './measure';
-import { normal, seededRandom } from '../random';
+import { normal, seededRandom } from '../base/random';
 import { tally } from './tally';
 import { partInText } from './weakest-part';
 

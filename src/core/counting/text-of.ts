@@ -1,4 +1,4 @@
-import { callSets } from '../calls/call-sets';
+import { callSets } from './call-sets';
 import { acrosses, sides } from '../movement/sequence/shots';
 import { ruleOf, type EventKind } from './event';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 import type { Dose } from './dose';
 import { doseFields, doseProblems } from './limits';
 import { breathless, scaled } from './scale';

@@ -1,4 +1,4 @@
-import { doseTimeInWords } from '../words';
+import { doseTimeInWords } from '../base/words';
 
 /** How much of a step is done: the kinds of dose a block can carry. All times in seconds. */
 export type Dose =

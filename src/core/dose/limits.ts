@@ -1,4 +1,4 @@
-import { ownOf } from '../own';
+import { ownOf } from '../base/own';
 import type { Dose, DoseKind, RoutinePart } from './dose';
 
 /** The range and name of one field of a dose: the one home of these limits, for forms and for the server. */

@@ -1,4 +1,4 @@
-import { cappedRow } from '../skill/capped-row';
+import { cappedRow } from './capped-row';
 import { growingRounds, growingSum, routineStretches, type Dose } from './dose';
 import { fixedTries } from './facts';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import type { Dose } from '../dose/dose';
 import { noLoad } from '../dose/load';
-import type { BlockTime, PlannedBlock, StationTime } from '../planning/block-time';
-import type { CircuitPart } from '../planning/circuit/circuit';
-import { timeBlocks } from '../planning/plan-time';
-import { percent } from '../words';
+import type { BlockTime, PlannedBlock, StationTime } from '../plan/block-time';
+import type { CircuitPart } from '../plan/circuit/circuit';
+import { timeBlocks } from '../plan/plan-time';
+import { percent } from '../base/words';
 import { explainCircuitTime, explainSpread } from './circuit';
 
 const dose: Dose = { kind: 'reps', sets: 1, reps: 10, sides: 1, restS: 0 };

@@ -1,7 +1,7 @@
-import type { Explanation } from '../explain';
-import type { BlockTime, StationTime } from '../planning/block-time';
-import type { Spread } from '../planning/circuit/circuit-time';
-import { counted, inMinutes, percent } from '../words';
+import type { Explanation } from '../base/explain';
+import type { BlockTime, StationTime } from '../plan/block-time';
+import type { Spread } from '../plan/circuit/circuit-time';
+import { counted, inMinutes, percent } from '../base/words';
 import { partsOfASecond } from './rounding';
 
 /** Opens the time of a circuit: the same for all of its stations. */

@@ -1,11 +1,11 @@
 import { doseInWords, type Dose } from '../dose/dose';
 import type { DoseTime, Pace } from '../dose/time';
-import type { ExplainedInput, Explanation } from '../explain';
-import type { BlockTime } from '../planning/block-time';
+import type { ExplainedInput, Explanation } from '../base/explain';
+import type { BlockTime } from '../plan/block-time';
 import type { SuccessRate } from '../skill/success-rate';
-import { cappedRow } from '../skill/capped-row';
+import { cappedRow } from '../dose/capped-row';
 import { expectedTouchesToRow } from '../skill/row-odds';
-import { inMinutes, percent } from '../words';
+import { inMinutes, percent } from '../base/words';
 import { partsOfASecond } from './rounding';
 
 /** What a block's time is made of, for one player's pace. */

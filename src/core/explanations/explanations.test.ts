@@ -1,11 +1,11 @@
 import type { Dose } from '../dose/dose';
 import { doseTime, type Pace } from '../dose/time';
-import type { Explanation } from '../explain';
-import { timeBlocks } from '../planning/plan-time';
+import type { Explanation } from '../base/explain';
+import { timeBlocks } from '../plan/plan-time';
 import { noLoad } from '../dose/load';
 import { successRate } from '../skill/success-rate';
 import { explainBlockTime, explainBlockTouches } from './dose';
-import { fitOf } from '../fit/fit';
+import { fitOf } from '../players/fit';
 import { explainFit } from './fit';
 import { explainPlanTotal, explainPlanTouches } from './plan';
 import { explainBest, explainRate, explainTarget, explainTouches } from './results';

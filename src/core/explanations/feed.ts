@@ -1,7 +1,7 @@
 import type { Feed } from '../ballistics/feed/feeder';
 import { reactionS, swingS, type FeedTiming } from '../ballistics/feed/interval';
 import type { Lob } from '../ballistics/feed/ramp';
-import type { Explanation } from '../explain';
+import type { Explanation } from '../base/explain';
 
 const m = (metres: number): string => `${Number(metres.toFixed(1))} m`;
 const s = (seconds: number): string => `${seconds.toFixed(1)} s`;

@@ -1,7 +1,7 @@
-import type { Explanation } from '../explain';
-import type { Child, Fitted } from '../fit/fit';
-import { heightOf } from '../fit/growth';
-import { originInWords } from '../origin';
+import type { Explanation } from '../base/explain';
+import type { Child, Fitted } from '../players/fit';
+import { heightOf } from '../players/growth';
+import { originInWords } from '../base/origin';
 
 const round2 = (value: number): number => Math.round(value * 100) / 100;
 

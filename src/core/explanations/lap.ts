@@ -1,8 +1,8 @@
-import type { Explanation } from '../explain';
+import type { Explanation } from '../base/explain';
 import { lapOf, type Steps } from '../movement/course';
 import type { Course } from '../movement/layout';
 import { moverOf, type Manner } from '../movement/pace';
-import { counted } from '../words';
+import { counted } from '../base/words';
 import { partsOfATenth } from './rounding';
 
 const words: Readonly<Record<Manner, string>> = {

@@ -1,7 +1,7 @@
 import type { Court } from '../ballistics/net/courts';
 import { arcsInWords, type Reachable, type Stretch } from '../ballistics/net/over';
-import type { Explanation } from '../explain';
-import { percent } from '../words';
+import type { Explanation } from '../base/explain';
+import { percent } from '../base/words';
 
 const m = (metres: number): string => `${Number(metres.toFixed(1))} m`;
 

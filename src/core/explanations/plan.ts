@@ -1,6 +1,6 @@
-import type { Explanation } from '../explain';
-import type { DrawnTime, PlanTime } from '../planning/plan-time';
-import { inMinutes } from '../words';
+import type { Explanation } from '../base/explain';
+import type { DrawnTime, PlanTime } from '../plan/plan-time';
+import { inMinutes } from '../base/words';
 import { partsOfASecond, partsOfATouch } from './rounding';
 
 /** A line of a plan: a block, or the circuit whose stations are done side by side. */

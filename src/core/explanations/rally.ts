@@ -1,9 +1,9 @@
 import { degrees } from '../ballistics/motion';
-import type { Explanation } from '../explain';
-import type { Estimate } from '../rally/forecast';
-import { candidateCount, playedRallies } from '../rally/fit';
-import type { RallyAnswer } from '../rally/job';
-import { counted, percent } from '../words';
+import type { Explanation } from '../base/explain';
+import type { Estimate } from '../calculators/rally/forecast';
+import { candidateCount, playedRallies } from '../calculators/rally/fit';
+import type { RallyAnswer } from '../calculators/rally/job';
+import { counted, percent } from '../base/words';
 
 const whole = (value: number): string => value.toFixed(0);
 

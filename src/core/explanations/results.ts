@@ -1,10 +1,10 @@
 import { measures, resultInWords, type Measure } from '../counting/measure';
 import type { Summary } from '../counting/tally';
-import type { Explanation } from '../explain';
+import type { Explanation } from '../base/explain';
 import type { FourSchools } from '../skill/four-schools';
 import type { Gate, School, Verdict } from '../skill/next-target';
 import { successRate, type TouchRecord } from '../skill/success-rate';
-import { percent, inThousands } from '../words';
+import { percent, inThousands } from '../base/words';
 
 const bestOf: Record<'row' | 'round' | 'single', string> = {
   row: 'The longest run of touches between two drops.',

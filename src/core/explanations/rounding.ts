@@ -1,5 +1,5 @@
-import type { ExplainedInput } from '../explain';
-import { inMinutes } from '../words';
+import type { ExplainedInput } from '../base/explain';
+import { inMinutes } from '../base/words';
 
 /** How far rounded parts are off their rounded whole. */
 function off(whole: number, parts: readonly number[]): number {

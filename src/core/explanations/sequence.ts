@@ -1,8 +1,8 @@
-import type { Explanation, ExplainedInput } from '../explain';
+import type { Explanation, ExplainedInput } from '../base/explain';
 import type { Demands, Gap } from '../movement/sequence/feasible';
 import { wordsOfShot } from '../movement/sequence/line';
 import type { Shot, ShadowSport } from '../movement/sequence/shots';
-import { counted } from '../words';
+import { counted } from '../base/words';
 import { partsOfATenth } from './rounding';
 
 const source =

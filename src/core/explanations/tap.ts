@@ -1,7 +1,7 @@
 import type { Tapping } from '../ballistics/tap/bounce-tempo';
 import type { HoopToss, SoftCatch, Toss } from '../ballistics/tap/toss';
-import type { Explanation } from '../explain';
-import { counted } from '../words';
+import type { Explanation } from '../base/explain';
+import { counted } from '../base/words';
 
 const cm = (metres: number): string => `${Math.round(100 * metres)} cm`;
 const m = (metres: number): string => `${Number(metres.toFixed(2))} m`;

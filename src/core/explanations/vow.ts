@@ -1,5 +1,5 @@
-import type { Explanation } from '../explain';
-import { counted, inMinutes, percent } from '../words';
+import type { Explanation } from '../base/explain';
+import { counted, inMinutes, percent } from '../base/words';
 
 /** What the good repetitions of a vow are made of. */
 export interface VowSums {

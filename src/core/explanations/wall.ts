@@ -1,4 +1,4 @@
-import { spinInWords } from '../setting-words';
+import { spinInWords } from '../calculators/setting-words';
 import { balls } from '../ballistics/balls';
 import { degrees } from '../ballistics/motion';
 import { floors, walls } from '../ballistics/surfaces';
@@ -8,9 +8,9 @@ import type { PaceChange } from '../ballistics/wall/pace-change';
 import type { WallSetup } from '../ballistics/wall/setup';
 import type { WallAnswer, WallSolution } from '../ballistics/wall/solve';
 import type { WallSpread } from '../ballistics/wall/spread';
-import type { ExplainedInput, Explanation } from '../explain';
-import { originInWords } from '../origin';
-import { percent } from '../words';
+import type { ExplainedInput, Explanation } from '../base/explain';
+import { originInWords } from '../base/origin';
+import { percent } from '../base/words';
 
 /** A length to the decimetre where it is a distance on the ground, with as few digits as it has. */
 export const inMetres = (metres: number, digits = 2): string => `${Number(metres.toFixed(digits))} m`;

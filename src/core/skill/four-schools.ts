@@ -1,5 +1,5 @@
 import { measures, numberInWords, reaches, resultInWords } from '../counting/measure';
-import { counted, percent } from '../words';
+import { counted, percent } from '../base/words';
 import {
   gateTarget,
   habitTarget,

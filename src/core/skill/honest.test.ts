@@ -1,4 +1,4 @@
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 import {
   alwaysTheAim,
   doubled,

@@ -1,4 +1,4 @@
-import { groupBy } from '../group-by';
+import { groupBy } from '../base/group-by';
 import { normalBelow } from './expect/normal';
 import { binomialAtMost } from './expect/normal';
 import { heaping } from './heaping';

@@ -1,5 +1,5 @@
 import { chanceOfRow as chance, expectedDropsToRow, expectedTouchesToRow } from './row-odds';
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 
 describe('tries to reach a row', () => {
   // W. Feller, An Introduction to Probability Theory, vol. 1, ch. XIII: (p^-N - 1) / (1 - p).

@@ -7,7 +7,7 @@ import { quietRoom } from './testing/heard';
 import type { Hearing } from './hearing';
 import { PracticeRoom } from './synth/practice';
 import { noiseKinds, noiseWave, type NoiseKind } from './synth/noise';
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 
 const rate = 48_000;
 const piece = 2048;

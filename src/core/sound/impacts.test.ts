@@ -1,4 +1,4 @@
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 import { ImpactFinder, impactsIn } from './impacts';
 import { madeRows, thingsOf } from './synth/drills';
 import { noiseWave } from './synth/noise';

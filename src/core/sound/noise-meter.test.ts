@@ -1,4 +1,4 @@
-import { seededRandom } from '../random';
+import { seededRandom } from '../base/random';
 import { impactsIn } from './impacts';
 import { NoiseMeter, withoutNoise } from './noise-meter';
 import { madeRows, taught, thingsOf } from './synth/drills';

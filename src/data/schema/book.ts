@@ -1,9 +1,9 @@
 import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { attendances } from '../../core/attendance';
-import { recapQuestions } from '../../core/recap';
+import { attendances } from '../../core/players/attendance';
+import { recapQuestions } from '../../core/base/recap';
 import { shadowGrounds } from '../../core/movement/sequence/shots';
-import { surfaces } from '../../core/place/place';
+import { surfaces } from '../../core/venues/place';
 
 /*
  * The data dictionary. Times are UTC milliseconds; days are local ISO dates (a session is held on a local day).
@@ -239,7 +239,7 @@ export const block = sqliteTable(
     retest: integer('retest', { mode: 'boolean' }).notNull().default(false),
     /** How it is set out, where a bench worked it out: a setting of the core, as JSON; checked on the way in. */
     setting: text('setting'),
-    /** Its part in a circuit, as JSON (see core/planning/circuit); null where it is done alone. */
+    /** Its part in a circuit, as JSON (see core/plan/circuit); null where it is done alone. */
     circuit: text('circuit'),
   },
   (t) => [index('block_by_session').on(t.sessionId, t.position)],
@@ -389,7 +389,7 @@ export const decision = sqliteTable(
     nextStepId: text('next_step_id').notNull(),
     target: real('target').notNull(),
     reason: text('reason').notNull(),
-    /** What it was decided on, as JSON (see server/sessions/decisions); null in books of before it was kept. */
+    /** What it was decided on, as JSON (see server/plan/decisions); null in books of before it was kept. */
     evidence: text('evidence'),
     /** True when the coach chose otherwise than proposed. */
     overridden: integer('overridden', { mode: 'boolean' }).notNull(),

@@ -14,7 +14,7 @@ export const coach = sqliteTable(
     /** The name as it is compared: of whoever still signs in there is one of each. */
     nameKey: text('name_key').notNull(),
     role: text('role', { enum: ['owner', 'coach'] }).notNull(),
-    /** The passcode's hash with the parameters it was made with (`server/doors/passcode.ts`). */
+    /** The passcode's hash with the parameters it was made with (`server/access/passcode.ts`). */
     passcode: text('passcode').notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     removedAtMs: integer('removed_at_ms'),

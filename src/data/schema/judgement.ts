@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { challengeKinds } from '../../core/skill/challenge';
+import { challengeKinds } from '../../core/challenges/challenge';
 import { focus, player } from './book';
 
 /** What counts towards a focus, and how many good repetitions the coach wants of it. */

@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, real, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { surfaces } from '../../core/place/place';
+import { surfaces } from '../../core/venues/place';
 import { player } from './book';
 
 /** What a player has at home: what a vow may ask for. Lengths in metres. */

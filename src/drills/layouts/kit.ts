@@ -1,4 +1,4 @@
-import { fitOf, type Child, type FitOverrides } from '@/core/fit/fit';
+import { fitOf, type Child, type FitOverrides } from '@/core/players/fit';
 import type { Layout } from '@/core/movement/layout';
 import type { Room } from '@/core/movement/shapes';
 import type { Step } from '../types';

@@ -4,9 +4,9 @@ import { Award, Trash2, Undo2 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState } from 'react';
 import { resultInWords } from '@/core/counting/measure';
-import type { BoardLine, PairLine } from '@/core/skill/challenge';
-import { counted, percent, inThousands } from '@/core/words';
-import { PrintButton } from '@/features/paper/print-button';
+import type { BoardLine, PairLine } from '@/core/challenges/challenge';
+import { counted, percent, inThousands } from '@/core/base/words';
+import { PrintButton } from '@/features/plan/paper/print-button';
 import {
   addChallengeResultAction,
   removeChallengeAction,

@@ -1,5 +1,5 @@
 import { resultInWords } from '@/core/counting/measure';
-import { PrintButton } from '@/features/paper/print-button';
+import { PrintButton } from '@/features/plan/paper/print-button';
 import type { BoardView } from '@/server/views/challenges';
 import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';

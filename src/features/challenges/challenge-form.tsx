@@ -3,8 +3,8 @@
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useRouter } from 'next/navigation';
 import { useForm, useWatch } from 'react-hook-form';
-import { daysLater } from '@/core/planning/weekly';
-import { challengeKinds } from '@/core/skill/challenge';
+import { daysLater } from '@/core/plan/weekly';
+import { challengeKinds } from '@/core/challenges/challenge';
 import { challengeSchema, type ChallengeForm } from '@/schemas/challenge';
 import { makeChallengeAction } from '@/server/actions/judgement';
 import type { PlayerName } from '@/server/views/facts';

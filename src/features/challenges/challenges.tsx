@@ -3,9 +3,9 @@
 import { Plus } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState } from 'react';
-import { counted, inThousands } from '@/core/words';
+import { counted, inThousands } from '@/core/base/words';
 import type { ChallengesView } from '@/server/views/challenges';
-import { SquadTabs } from '@/features/squad/squad-tabs';
+import { SquadTabs } from '@/features/players/squad-tabs';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { PageHead, Sheet } from '@/ui/page-head';

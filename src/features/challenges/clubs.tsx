@@ -3,7 +3,7 @@
 import { Download, Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { counted, percent } from '@/core/words';
+import { counted, percent } from '@/core/base/words';
 import type { BoardView } from '@/server/views/challenges';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';

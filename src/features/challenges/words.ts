@@ -1,5 +1,5 @@
-import type { ChallengeKind } from '@/core/skill/challenge';
-import { counted, inThousands } from '@/core/words';
+import type { ChallengeKind } from '@/core/challenges/challenge';
+import { counted, inThousands } from '@/core/base/words';
 import type { ChallengeFacts } from '@/server/views/challenges';
 import type { AgeRule } from '@/session/challenge-rules';
 import { shortDay } from '@/ui/dates';

@@ -3,7 +3,7 @@
 import { Upload } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 import { useNotice } from '@/ui/toast';

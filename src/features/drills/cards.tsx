@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { cards, type Card } from '@/drills/cards';
-import { originInWords } from '@/core/origin';
+import { originInWords } from '@/core/base/origin';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
 

@@ -19,7 +19,7 @@ import {
   stances,
   type Drill,
 } from '@/drills/types';
-import type { Problem } from '@/core/outcome';
+import type { Problem } from '@/core/base/outcome';
 import { saveDrillAction } from '@/server/actions';
 import { check } from '@/schemas/check';
 import { drillSchema } from '@/schemas/drill';

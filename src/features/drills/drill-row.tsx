@@ -1,7 +1,7 @@
 import { Link } from '@/ui/link';
 import { usualS } from '@/session/find';
 import type { Drill } from '@/drills/types';
-import type { Fit } from '@/core/place/fits';
+import type { Fit } from '@/core/venues/fits';
 import { FitLine } from '@/ui/fit-line';
 import { Stairs } from '@/ui/stairs';
 

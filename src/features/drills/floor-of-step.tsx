@@ -4,7 +4,7 @@ import { numberInWords } from '@/core/counting/measure';
 import { lapOf, lapsIn } from '@/core/movement/course';
 import { tapedOf, type Layout } from '@/core/movement/layout';
 import { toleranceOf } from '@/core/movement/tolerance';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { ageBandOf } from '@/drills/age-band';
 import { layoutOf, type LayoutChild } from '@/drills/layouts';
 import type { Drill, Step } from '@/drills/types';

@@ -1,8 +1,8 @@
 import { Link } from '@/ui/link';
 import { handM, clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
 import { inMetres } from '@/core/explanations/wall';
-import { heightOf } from '@/core/fit/growth';
-import { counted } from '@/core/words';
+import { heightOf } from '@/core/players/growth';
+import { counted } from '@/core/base/words';
 import { knownSequences } from '@/drills/sequences';
 import type { Step } from '@/drills/types';
 import type { PlayerFacts } from '@/server/views/facts';

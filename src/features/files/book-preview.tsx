@@ -1,6 +1,6 @@
 'use client';
 
-import { inThousands } from '@/core/words';
+import { inThousands } from '@/core/base/words';
 import { useState } from 'react';
 import { longDay } from '@/ui/dates';
 import type { TookOver } from '@/server/views/files';

@@ -3,7 +3,7 @@
 import { FileUp } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { Problem } from '@/core/outcome';
+import type { Problem } from '@/core/base/outcome';
 import type { TableLook, TookOver } from '@/server/views/files';
 import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/field';

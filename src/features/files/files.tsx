@@ -2,7 +2,7 @@
 
 import { Download } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { TakeLink } from '../doors/take-link';
+import { TakeLink } from '../access/take-link';
 import type { FilesView } from '@/server/views/files';
 import { PageHead, Sheet } from '@/ui/page-head';
 import { buttonClass } from '@/ui/button';

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
 import type { TableLook } from '@/server/views/files';
 
 export interface SentTable {

@@ -1,6 +1,6 @@
 'use client';
 
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import type { TableLook } from '@/server/views/files';
 import { Button } from '@/ui/button';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { recapInWords, recapQuestions, type RecapQuestion } from '@/core/recap';
+import { recapInWords, recapQuestions, type RecapQuestion } from '@/core/base/recap';
 import { answerRecapAction } from '@/server/actions';
 import type { Answers } from '@/server/views/facts';
 import { ask, problemsText } from '@/ui/ask';

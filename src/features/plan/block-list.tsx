@@ -2,8 +2,8 @@
 
 import type { Book } from '@/drills';
 import { workOf, type PlanBlock } from '@/session/plan';
-import type { PlanTime } from '@/core/planning/plan-time';
-import { inHalfMinutes, inMinutes } from '@/core/words';
+import type { PlanTime } from '@/core/plan/plan-time';
+import { inHalfMinutes, inMinutes } from '@/core/base/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import { cx } from '@/ui/class-names';
 

@@ -8,8 +8,8 @@ import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan'
 import { amountLimits, amountOf } from '@/core/dose/amount';
 import { resultInWords, type Measure } from '@/core/counting/measure';
 import type { DosePart } from '@/core/explanations/dose';
-import type { BlockTime } from '@/core/planning/block-time';
-import { inMinutes } from '@/core/words';
+import type { BlockTime } from '@/core/plan/block-time';
+import { inMinutes } from '@/core/base/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import { Figure } from '@/ui/figure';
 import { SmallNumber } from './small-number';

@@ -2,7 +2,7 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm } from 'react-hook-form';
-import { BookingFields } from '@/features/sessions/booking-fields';
+import { BookingFields } from '@/features/plan/sessions/booking-fields';
 import { bookingSchema, type BookingForm as Fields } from '@/schemas/booking';
 import { Button } from '@/ui/button';
 import type { PlanDoc } from './plan-store';

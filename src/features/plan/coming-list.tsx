@@ -1,7 +1,7 @@
 'use client';
 
-import type { PlanTime } from '@/core/planning/plan-time';
-import { inMinutes } from '@/core/words';
+import type { PlanTime } from '@/core/plan/plan-time';
+import { inMinutes } from '@/core/base/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import { Figure } from '@/ui/figure';
 

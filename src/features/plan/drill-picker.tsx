@@ -6,8 +6,8 @@ import type { Book } from '@/drills';
 import { matches } from '@/session/find';
 import { kitAtHand } from '@/drills/kit';
 import { families, sports, type Sport } from '@/drills/types';
-import { fitsHere, type Fit } from '@/core/place/fits';
-import { counted } from '@/core/words';
+import { fitsHere, type Fit } from '@/core/venues/fits';
+import { counted } from '@/core/base/words';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { useUnits } from '@/ui/units';
 

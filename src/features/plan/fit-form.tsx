@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { fitToBooking, type FitHow, type TimeSetting } from '@/session/fit-time';
 import type { Evaluation } from '@/session/evaluate';
 import type { PlanBlock } from '@/session/plan';
-import { counted, inHalfMinutes, inMinutes } from '@/core/words';
+import { counted, inHalfMinutes, inMinutes } from '@/core/base/words';
 import { Button } from '@/ui/button';
 
 export interface FitFormProps {

@@ -1,4 +1,4 @@
-import { aged, yearsBetween } from '@/core/aged';
+import { aged, yearsBetween } from '@/core/base/aged';
 import type { SessionPlanView } from '@/server/views/session-plan';
 
 /** What is known of a plan, with everybody at the age they have on another day it is moved to. */

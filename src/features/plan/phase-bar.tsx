@@ -1,5 +1,5 @@
-import type { PhaseShare } from '@/core/planning/phases';
-import { percent } from '@/core/words';
+import type { PhaseShare } from '@/core/plan/phases';
+import { percent } from '@/core/base/words';
 
 /** How the time is shared out over the phases of a session, beside what is suggested. */
 export function PhaseBar({ phases }: { phases: readonly PhaseShare[] }) {

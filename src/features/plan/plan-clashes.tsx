@@ -1,6 +1,6 @@
 'use client';
 
-import { askedOf, ClashNote, useClashes } from '@/features/sessions/clashes';
+import { askedOf, ClashNote, useClashes } from '@/features/plan/sessions/clashes';
 import type { PlanDoc } from './plan-store';
 
 interface Props {

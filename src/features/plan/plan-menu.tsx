@@ -2,9 +2,9 @@
 
 import { BookmarkPlus, MoreHorizontal, Printer, Ruler } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import { asFileName } from '@/core/text';
-import { PlanAgain } from '@/features/sessions/again';
-import { RemoveSession } from '@/features/sessions/remove-session';
+import { asFileName } from '@/core/base/text';
+import { PlanAgain } from '@/features/plan/sessions/again';
+import { RemoveSession } from '@/features/plan/sessions/remove-session';
 import { keepPatternAction, removePatternAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { ask, problemsText } from '@/ui/ask';

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { NoteList } from '@/features/notes/note-list';
 import { WriteNote } from '@/features/notes/write-note';
 import type { Book } from '@/drills';
-import { recapInWords, recapQuestions } from '@/core/recap';
+import { recapInWords, recapQuestions } from '@/core/base/recap';
 import type { PlanBlock } from '@/session/plan';
 import { planNotesAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';

@@ -1,5 +1,5 @@
 import { renderToStaticMarkup } from 'react-dom/server';
-import type { PlanTime } from '@/core/planning/plan-time';
+import type { PlanTime } from '@/core/plan/plan-time';
 import { PlanRoom } from './plan-room';
 
 const said = (overrunS: number) =>

@@ -1,7 +1,7 @@
 'use client';
 
-import type { DrawnTime } from '@/core/planning/plan-time';
-import { inMinutes } from '@/core/words';
+import type { DrawnTime } from '@/core/plan/plan-time';
+import { inMinutes } from '@/core/base/words';
 import { cx } from '@/ui/class-names';
 import { Figure } from '@/ui/figure';
 

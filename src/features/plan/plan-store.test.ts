@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { PlanForm, PlanSave } from '@/schemas/session';
 import { PlanStore, type PlanDoc, type PlanDraft } from './plan-store';
 

@@ -1,4 +1,4 @@
-import type { Outcome, Problem } from '@/core/outcome';
+import type { Outcome, Problem } from '@/core/base/outcome';
 import type { PlanForm, PlanSave } from '@/schemas/session';
 import { maxUnanswered } from '@/schemas/unanswered';
 

@@ -17,11 +17,11 @@ import {
   useSortable,
 } from '@dnd-kit/sortable';
 import type { KeyboardEvent, ReactNode } from 'react';
-import type { BlockTime } from '@/core/planning/block-time';
-import type { PlanTime } from '@/core/planning/plan-time';
-import { slotsOf } from '@/core/planning/circuit/circuit';
-import { tapeLengthS } from '@/core/planning/tape';
-import { clockTime } from '@/core/words';
+import type { BlockTime } from '@/core/plan/block-time';
+import type { PlanTime } from '@/core/plan/plan-time';
+import { slotsOf } from '@/core/plan/circuit/circuit';
+import { tapeLengthS } from '@/core/plan/tape';
+import { clockTime } from '@/core/base/words';
 import { cx } from '@/ui/class-names';
 import { laneOf, TapeEdge, tapeHeight, TapeParts, TapeScale } from '@/ui/tape';
 

@@ -6,7 +6,7 @@ import { useCallback, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mend } from '@/core/care/care';
 import { breathlessShare } from '@/core/dose/scale';
-import { inHalfMinutes } from '@/core/words';
+import { inHalfMinutes } from '@/core/base/words';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { cx } from '@/ui/class-names';

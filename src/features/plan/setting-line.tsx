@@ -2,7 +2,7 @@ import { Link } from '@/ui/link';
 import { settingFits, takesSequence } from '@/session/pace';
 import type { PlanBlock } from '@/session/plan';
 import type { Drill, Step } from '@/drills/types';
-import { settingInWords } from '@/core/setting-words';
+import { settingInWords } from '@/core/calculators/setting-words';
 import { Button } from '@/ui/button';
 import { Said } from '@/ui/units';
 

@@ -2,7 +2,7 @@
 
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useForm } from 'react-hook-form';
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 import { newCoachSchema, passcodeSchema } from '@/schemas/coach';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';

@@ -2,7 +2,7 @@
 
 import { KeyRound, UserPlus } from 'lucide-react';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import {
   addCoachAction,
   changePasscodeAction,

@@ -2,7 +2,7 @@
 
 import { History } from 'lucide-react';
 import { useState } from 'react';
-import { counted, inThousands } from '@/core/words';
+import { counted, inThousands } from '@/core/base/words';
 import { aboutCopyAction, restoreCopyAction } from '@/server/actions/doors';
 import type { CopyFacts, OwnersView } from '@/server/views/settings';
 import { ask, problemsText } from '@/ui/ask';
@@ -12,7 +12,7 @@ import { Dialog } from '@/ui/dialog';
 import { ErrorNote } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
-import { TakeLink } from '../doors/take-link';
+import { TakeLink } from '../access/take-link';
 import { holdsInWords } from './holds-in-words';
 
 type About = Extract<Awaited<ReturnType<typeof aboutCopyAction>>, { ok: true }>['value'];

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { firstDays, type FirstDay } from '@/core/planning/weekly';
+import { firstDays, type FirstDay } from '@/core/plan/weekly';
 
 const names: Readonly<Record<FirstDay, string>> = {
   monday: 'Monday',

@@ -1,4 +1,4 @@
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import type { CopyFacts } from '@/server/views/settings';
 
 export const holdsInWords = (holds: NonNullable<CopyFacts['holds']>) =>

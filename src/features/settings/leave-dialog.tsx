@@ -2,10 +2,10 @@
 
 import { LogOut } from 'lucide-react';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
-import type { Rests } from '../doors/leave-device';
+import type { Rests } from '../access/leave-device';
 
 interface Props {
   readonly rests: Rests;

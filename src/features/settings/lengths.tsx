@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { isLengths, lengthUnits, type Lengths } from '@/core/units';
+import { isLengths, lengthUnits, type Lengths } from '@/core/base/units';
 import { useUnits } from '@/ui/units';
 
 const names: Readonly<Record<Lengths, string>> = { metres: 'metres', feet: 'feet and inches' };

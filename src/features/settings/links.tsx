@@ -2,7 +2,7 @@
 
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { makeCalendarLinkAction, withdrawLinkAction } from '@/server/actions/doors';
 import type { OpenLinkRow } from '@/server/views/settings';
 import { ask, problemsText } from '@/ui/ask';
@@ -11,8 +11,8 @@ import { dayAt, momentAt } from '@/ui/dates';
 import { Dialog } from '@/ui/dialog';
 import { ErrorNote, Field } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';
-import { ReachNote } from '@/features/doors/reach-note';
-import { useReach } from '@/features/doors/use-reach';
+import { ReachNote } from '@/features/access/reach-note';
+import { useReach } from '@/features/access/use-reach';
 import { useNotice } from '@/ui/toast';
 
 const opens = ({ scope, name, player, title }: OpenLinkRow): string =>

@@ -10,7 +10,7 @@ import { Dialog } from '@/ui/dialog';
 import { Sheet } from '@/ui/page-head';
 import { useNotice } from '@/ui/toast';
 import { clearDevice } from '@/court/clear-device';
-import { leaveDevice, whatRests, type Rests } from '../doors/leave-device';
+import { leaveDevice, whatRests, type Rests } from '../access/leave-device';
 import { CoachFields } from './coach-form';
 import { LeaveDialog } from './leave-dialog';
 

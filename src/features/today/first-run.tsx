@@ -1,10 +1,10 @@
 import { Check } from 'lucide-react';
 import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
-import { counted } from '@/core/words';
-import { AddPlace } from '@/features/places/add-place';
-import { NewSession } from '@/features/sessions/new-session';
-import { AddPlayer } from '@/features/squad/add-player';
+import { counted } from '@/core/base/words';
+import { AddPlace } from '@/features/venues/add-place';
+import { NewSession } from '@/features/plan/sessions/new-session';
+import { AddPlayer } from '@/features/players/add-player';
 import type { TodayView } from '@/server/views/today';
 import { type ButtonLook } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';

@@ -2,16 +2,16 @@
 
 import { ArrowRight, ClipboardList, Play } from 'lucide-react';
 import { Link } from '@/ui/link';
-import { WhoIsHere } from '@/features/sessions/attendance';
-import { attendanceWords } from '@/features/sessions/attendance-words';
-import { NewSession } from '@/features/sessions/new-session';
-import { WhatHappened } from '@/features/sessions/what-happened';
-import { SessionLines } from '@/features/sessions/session-lines';
+import { WhoIsHere } from '@/features/plan/sessions/attendance';
+import { attendanceWords } from '@/features/plan/sessions/attendance-words';
+import { NewSession } from '@/features/plan/sessions/new-session';
+import { WhatHappened } from '@/features/plan/sessions/what-happened';
+import { SessionLines } from '@/features/plan/sessions/session-lines';
 import type { ComingPlayer, TodaySession, TodayView } from '@/server/views/today';
 import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';
 import { PageHead, Sheet } from '@/ui/page-head';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { PlanRoom } from '@/features/plan/plan-room';
 import { StageBall } from '@/ui/stage-ball';
 import { Tape } from '@/ui/tape';

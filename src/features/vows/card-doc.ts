@@ -1,5 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { shortDay } from '@/core/day-words';
+import { shortDay } from '@/core/base/day-words';
 import type { Card, CardPart } from '@/session/vow/card';
 import { ruled } from '@/formats/pdf-data';
 import { mostBoxes, type CardSize } from './card-sheet';

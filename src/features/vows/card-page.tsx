@@ -12,8 +12,8 @@ import { ErrorNote } from '@/ui/field';
 import { FileButton } from '@/ui/file-button';
 import { PageHead } from '@/ui/page-head';
 import { Link } from '@/ui/link';
-import { ReachNote } from '@/features/doors/reach-note';
-import { useReach } from '@/features/doors/use-reach';
+import { ReachNote } from '@/features/access/reach-note';
+import { useReach } from '@/features/access/use-reach';
 import { CardBack, CardFront, cardSizes, type CardSize } from './card-sheet';
 
 /** Where a card stands on paper: its page in the print styles (globals.css). */

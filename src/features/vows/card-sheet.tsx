@@ -1,4 +1,4 @@
-import { shortDay } from '@/core/day-words';
+import { shortDay } from '@/core/base/day-words';
 import type { Card, CardPart } from '@/session/vow/card';
 import { cx } from '@/ui/class-names';
 import { Stairs } from '@/ui/stairs';

@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import { plainBook } from '@/drills';
-import { pdfBytes } from '@/server/pdf';
+import { pdfBytes } from '@/server/files/pdf';
 import { cardOf } from '@/session/vow/card';
 import { usualDose } from '@/session/vow/vow';
 import { cardDocument } from './card-doc';

@@ -1,7 +1,7 @@
-import { longDay, shortDay } from '@/core/day-words';
+import { longDay, shortDay } from '@/core/base/day-words';
 import type { Dose } from '@/core/dose/dose';
 import { explainVow } from '@/core/explanations/vow';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import type { Book } from '@/drills';
 import { shortDose } from '@/session/vow/card';
 import type { VowMend } from '@/session/vow/propose';

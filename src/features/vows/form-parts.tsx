@@ -1,4 +1,4 @@
-import { aged, yearsBetween } from '@/core/aged';
+import { aged, yearsBetween } from '@/core/base/aged';
 import { Plus, X } from 'lucide-react';
 import { useMemo } from 'react';
 import type { Book } from '@/drills';

@@ -1,6 +1,6 @@
 import { homeMinutes } from '@/core/care/limits';
-import { weekdayNames } from '@/core/day-words';
-import type { VowAim } from '@/core/planning/vow/vow';
+import { weekdayNames } from '@/core/base/day-words';
+import type { VowAim } from '@/core/vows/vow';
 import { cx } from '@/ui/class-names';
 import { Field } from '@/ui/field';
 import { Sheet } from '@/ui/page-head';

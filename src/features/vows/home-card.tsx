@@ -2,8 +2,8 @@
 
 import { House } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import type { Problem } from '@/core/outcome';
-import { surfaces, type Surface } from '@/core/place/place';
+import type { Problem } from '@/core/base/outcome';
+import { surfaces, type Surface } from '@/core/venues/place';
 import { kitThings } from '@/drills/kit';
 import { saveHomeAction } from '@/server/actions/vows';
 import type { Home } from '@/session/vow/home';

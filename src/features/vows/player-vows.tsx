@@ -3,11 +3,11 @@
 import { Link2, Link2Off, Plus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { shortDay } from '@/core/day-words';
-import { counted } from '@/core/words';
+import { shortDay } from '@/core/base/day-words';
+import { counted } from '@/core/base/words';
 import { makeVowLinkAction, withdrawVowLinksAction } from '@/server/actions/vows';
 import type { PlayerVowsView } from '@/server/views/vows';
-import { PlayerTabs } from '@/features/player/player-tabs';
+import { PlayerTabs } from '@/features/players/player-tabs';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';
@@ -17,8 +17,8 @@ import { StageBall } from '@/ui/stage-ball';
 import { useNotice } from '@/ui/toast';
 import { HomeCard } from './home-card';
 import { QrCode } from './card-sheet';
-import { ReachNote } from '@/features/doors/reach-note';
-import { useReach } from '@/features/doors/use-reach';
+import { ReachNote } from '@/features/access/reach-note';
+import { useReach } from '@/features/access/use-reach';
 import { VowRow } from './vow-row';
 
 /** A player’s vows: what they promised, what it comes to with their sessions, their home, and what their family has. */

@@ -1,5 +1,5 @@
-import { longDay } from '@/core/day-words';
-import { isKept } from '@/core/planning/vow/keeping';
+import { longDay } from '@/core/base/day-words';
+import { isKept } from '@/core/vows/keeping';
 import type { StripDay } from '@/server/views/vows';
 import { cx } from '@/ui/class-names';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, type FormEvent } from 'react';
-import { counted } from '@/core/words';
+import { counted } from '@/core/base/words';
 import { takeOverTextAction, undoTextAction, weighTextAction } from '@/server/actions/vows';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';

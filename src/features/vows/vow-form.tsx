@@ -2,8 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
-import type { Problem } from '@/core/outcome';
-import { daysLater } from '@/core/planning/weekly';
+import type { Problem } from '@/core/base/outcome';
+import { daysLater } from '@/core/plan/weekly';
 import type { Book } from '@/drills';
 import { changeVowAction, makeVowAction, previewVowAction } from '@/server/actions/vows';
 import type { VowFormView } from '@/server/views/vows';

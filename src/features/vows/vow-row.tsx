@@ -15,7 +15,7 @@ import {
 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState, type FormEvent } from 'react';
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 import {
   endVowAction,
   pauseVowAction,

@@ -2,8 +2,8 @@
 
 import { ClipboardPaste, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { isKept } from '@/core/planning/vow/keeping';
-import { counted } from '@/core/words';
+import { isKept } from '@/core/vows/keeping';
+import { counted } from '@/core/base/words';
 import type { VowsView } from '@/server/views/vows';
 import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { keepingOf } from '@/core/planning/vow/keeping';
+import { keepingOf } from '@/core/vows/keeping';
 import { keptWords } from './words';
 
 const days = (...list: number[]) => list.map((day) => ({ day, share: 1 }));

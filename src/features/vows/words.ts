@@ -1,5 +1,5 @@
-import { counted } from '@/core/words';
-import { shortDay } from '@/core/day-words';
+import { counted } from '@/core/base/words';
+import { shortDay } from '@/core/base/day-words';
 import type { VowLine } from '@/server/views/vows';
 
 /** How a vow is kept, without a word of reproach. */

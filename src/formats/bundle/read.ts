@@ -1,5 +1,5 @@
-import { done, type Outcome, type Problem } from '@/core/outcome';
-import { isSoundText } from '@/core/text';
+import { done, type Outcome, type Problem } from '@/core/base/outcome';
+import { isSoundText } from '@/core/base/text';
 import {
   bundleFormat,
   bundleVersion,

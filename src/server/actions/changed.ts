@@ -1,5 +1,5 @@
 import { revalidatePath } from 'next/cache';
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 
 /** Pages are read again after a change, in every window that asks. */
 export function changed<T>(outcome: Outcome<T>): Outcome<T> {

@@ -1,9 +1,9 @@
 'use server';
 
-import type { Outcome } from '@/core/outcome';
-import { makeCourse, removeCourse } from '../courses/courses';
-import { replanCourse } from '../courses/replan';
-import { act } from '../doors/door';
+import type { Outcome } from '@/core/base/outcome';
+import { makeCourse, removeCourse } from '../plan/course/courses';
+import { replanCourse } from '../plan/course/replan';
+import { act } from '../access/door';
 import { changed } from './changed';
 import { asId } from './ids';
 

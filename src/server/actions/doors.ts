@@ -2,16 +2,16 @@
 
 import { cookies, headers } from 'next/headers';
 import { revalidatePath } from 'next/cache';
-import { done, type Outcome } from '@/core/outcome';
-import { aboutCopy, restoreCopy, type AboutCopy } from '../copies';
-import { makeCalendarLink, withdrawLink } from '../doors/links';
+import { done, type Outcome } from '@/core/base/outcome';
+import { aboutCopy, restoreCopy, type AboutCopy } from '../files/copies';
+import { makeCalendarLink, withdrawLink } from '../access/links';
 import { auditLines, type AuditLine } from '../readers/audit';
-import { addCoach, changePasscode, giveRole, removeCoach } from '../doors/coaches';
-import { noteConfirmed } from '../doors/anew';
-import type { Guesser } from '../doors/brake';
-import { coachCookie, knownCookie } from '../doors/cookie';
-import { act, linkContext, look, tokenOfRequest } from '../doors/door';
-import { hashOfToken, ownPasscode, signInCoach, signOut, type SignedIn } from '../doors/sign-in';
+import { addCoach, changePasscode, giveRole, removeCoach } from '../access/coaches';
+import { noteConfirmed } from '../access/anew';
+import type { Guesser } from '../access/brake';
+import { coachCookie, knownCookie } from '../access/cookie';
+import { act, linkContext, look, tokenOfRequest } from '../access/door';
+import { hashOfToken, ownPasscode, signInCoach, signOut, type SignedIn } from '../access/sign-in';
 import { listening, reachOf, type Reach } from '../views/reach';
 import { undoTakeOver } from '../files/bring-in';
 import { asId } from './ids';

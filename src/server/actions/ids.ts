@@ -1,4 +1,4 @@
-import { isSoundText } from '@/core/text';
+import { isSoundText } from '@/core/base/text';
 
 const longestId = 80;
 /** More blocks than a session can have. */

@@ -1,11 +1,11 @@
 'use server';
 
-import type { Outcome } from '@/core/outcome';
-import { act, look } from '../doors/door';
+import type { Outcome } from '@/core/base/outcome';
+import { act, look } from '../access/door';
 import { changed } from './changed';
 import { asId, asIds } from './ids';
-import { copyNow } from '../copies';
-import { decide } from '../sessions/decisions';
+import { copyNow } from '../files/copies';
+import { decide } from '../plan/decisions';
 import {
   chooseSchool,
   overruleFit,
@@ -14,24 +14,24 @@ import {
   saveDrill,
   saveKit,
   savePlace,
-} from '../house/house';
-import { removeFeeder, saveFeeder, writeSetting, type Written } from '../house/benches';
-import { removeSequence, saveSequence } from '../house/sequences';
-import { sayAttendance, sayHeld, sayNotHeld } from '../sessions/attendance';
-import { moveLanes } from '../sessions/lanes';
-import { correctBlock, correctDay, undoCorrection, type Corrected } from '../sessions/correct';
+} from '../venues/house';
+import { removeFeeder, saveFeeder, writeSetting, type Written } from '../calculators/settings';
+import { removeSequence, saveSequence } from '../drills/sequences';
+import { sayAttendance, sayHeld, sayNotHeld } from '../plan/attendance';
+import { moveLanes } from '../plan/lanes';
+import { correctBlock, correctDay, undoCorrection, type Corrected } from '../plan/correct';
 import { clashesView, type Clashes } from '../views/clashes';
 import { groupsView, type Group } from '../views/groups';
 import { planNotesView, type PlanNotesView } from '../views/plan-notes';
 import { whoElse, type WhoElse } from '../views/who-else';
-import { addToSession } from '../sessions/add-to-session';
-import { planAgain, type Again } from '../sessions/again';
-import { joinSession } from '../sessions/join';
-import { keepPattern, removePattern } from '../sessions/patterns';
+import { addToSession } from '../plan/add-to-session';
+import { planAgain, type Again } from '../plan/again';
+import { joinSession } from '../plan/join';
+import { keepPattern, removePattern } from '../plan/patterns';
 import { patternsView, type Pattern } from '../readers/patterns';
 import { addNote, answerRecap, removeNote } from '../notes/notes';
-import { makeHelperLink, withdrawHelperLinks } from '../log/helper-links';
-import { followedBy, sessionsDecided } from '../courses/replan';
+import { makeHelperLink, withdrawHelperLinks } from '../court/helper-links';
+import { followedBy, sessionsDecided } from '../plan/course/replan';
 import {
   createSession,
   finishSession,
@@ -39,11 +39,11 @@ import {
   removeSession,
   runToday,
   savePlan,
-} from '../sessions/sessions';
+} from '../plan/sessions';
 import type { PlanForm } from '@/schemas/session';
-import { eraseForGood, type Erased } from '../squad/erase';
-import { removePlayer, savePlayer } from '../squad/squad';
-import { placePlayer } from '../squad/standing';
+import { eraseForGood, type Erased } from '../players/erase';
+import { removePlayer, savePlayer } from '../players/squad';
+import { placePlayer } from '../players/standing';
 
 /*
  * What screens may ask of the server. Arguments come from outside: whatever their type says here, they are

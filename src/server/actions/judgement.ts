@@ -1,16 +1,16 @@
 'use server';
 
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 import {
   addChallengeResult,
   makeChallenge,
   removeChallenge,
   removeChallengeResult,
 } from '../challenges/challenges';
-import { act } from '../doors/door';
+import { act } from '../access/door';
 import { changed } from './changed';
 import { asId } from './ids';
-import { removeCounting, saveLedger, sayCounting } from '../squad/ledger';
+import { removeCounting, saveLedger, sayCounting } from '../players/ledger';
 
 /* Challenges, and the coach's words on counts and foci: as in ./index, ids and input come from outside. */
 

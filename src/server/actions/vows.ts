@@ -1,7 +1,7 @@
 'use server';
 
-import type { Outcome } from '@/core/outcome';
-import { act } from '../doors/door';
+import type { Outcome } from '@/core/base/outcome';
+import { act } from '../access/door';
 import { takeOverText, undoText, weighText, type TextWeighed } from '../vows/files';
 import { makeVowLink, withdrawVowLinks } from '../vows/links';
 import {

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { measures } from '@/core/counting/measure';
 import { evidenceOn } from '@/data/results';
 import {
@@ -15,10 +15,10 @@ import { write } from '@/data/write';
 import { challengeResultSchema, challengeSchema } from '@/schemas/challenge';
 import { check } from '@/schemas/check';
 import { dayOf, levelOn } from '@/session/judging';
-import { signatureOf } from '../actor';
-import type { Context } from '../context';
-import { dayAfter, recentSince } from '../days';
-import { refreshAttempts } from '../log/results';
+import { signatureOf } from '../base/actor';
+import type { Context } from '../base/context';
+import { dayAfter, recentSince } from '../base/days';
+import { refreshAttempts } from '../court/results';
 import { bookFor } from '../readers/book';
 import { skillUntil } from '../readers/skill';
 

@@ -1,11 +1,11 @@
-import { done, refused, type Outcome } from '@/core/outcome';
-import { clubResults } from '@/core/skill/challenge';
+import { done, refused, type Outcome } from '@/core/base/outcome';
+import { clubResults } from '@/core/challenges/challenge';
 import { readClubResults, writeClubResults } from '@/formats/challenge';
 import { getChallenge, insertResult, removeClub } from '@/data/challenges';
 import { write } from '@/data/write';
-import { signatureOf } from '../actor';
-import type { Context } from '../context';
-import { resultsReady } from '../log/results';
+import { signatureOf } from '../base/actor';
+import type { Context } from '../base/context';
+import { resultsReady } from '../court/results';
 import { bookFor } from '../readers/book';
 import { boardFor, factsOf } from '../readers/challenges';
 import { unknownChallenge } from './challenges';

@@ -1,5 +1,5 @@
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
-import { counted } from '@/core/words';
+import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
+import { counted } from '@/core/base/words';
 import { readBundle } from '@/formats/bundle/read';
 import { keyOf, thingNames, things, type Bundle, type Entry, type ThingName } from '@/formats/bundle/things';
 import { entriesOf, knownOf, putEntries, removeEntries } from '@/data/bundle';
@@ -9,8 +9,8 @@ import { erasedIds } from '@/data/squad';
 import { dropAttempts, findTakeOver, otherMarks, setUndone, type TakenOver } from '@/data/take-over';
 import { write } from '@/data/write';
 import { meaningProblems } from '@/schemas/bundle';
-import { latestMs, type Context } from '../context';
-import { refreshSoon } from '../log/results';
+import { latestMs, type Context } from '../base/context';
+import { refreshSoon } from '../court/results';
 import { markOf } from './mark-of';
 import { keysOf, putIn, type Changes } from './put-in';
 import { RemovedHere } from './removed-here';

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { bundleEnd, bundleHead, entryText, thingEnd, thingHead } from '@/formats/bundle/write';
 import {
   parts,
@@ -12,8 +12,8 @@ import { entriesInPieces, entriesOf, whereOf } from '@/data/bundle';
 import { momentOf } from '@/data/moment';
 import { getSession } from '@/data/session';
 import { getPlayers } from '@/data/squad';
-import type { Context } from '../context';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { resultsReady } from '../court/results';
 
 /** Whether there is such a part of the book. */
 export async function partIsThere({ db }: Pick<Context, 'db'>, part: Part, id = ''): Promise<Outcome<null>> {

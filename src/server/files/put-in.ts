@@ -2,7 +2,7 @@ import { things, thingNames, type Entry, type ThingName } from '@/formats/bundle
 import { putEntries } from '@/data/bundle';
 import type { Executor } from '@/data/database';
 import { keepTakeOver, type TakenOver } from '@/data/take-over';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { markOf } from './mark-of';
 
 /** What a file would do to the book. */

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome, type Problem } from '@/core/outcome';
+import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
 import { sizeInWords } from './body-limits';
 
 /** An answer that says what was wrong. */

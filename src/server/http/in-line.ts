@@ -1,6 +1,6 @@
-import { refused, type Outcome } from '@/core/outcome';
-import { counted } from '@/core/words';
-import { oneInProcess } from '../one';
+import { refused, type Outcome } from '@/core/base/outcome';
+import { counted } from '@/core/base/words';
+import { oneInProcess } from '../base/one';
 import { refusal } from './body';
 import { Line } from './line';
 

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/core/outcome';
+import type { Outcome } from '@/core/base/outcome';
 
 /** How far long work is. */
 export interface Progress {

@@ -1,4 +1,4 @@
-import type { FileToTake } from '../track';
+import type { FileToTake } from '../base/track';
 
 /** A file of which the pieces may still have to be fetched. */
 type File = Omit<FileToTake, 'pieces'> & {

@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
-import { isFirstDay, type FirstDay } from '@/core/planning/weekly';
-import { isLengths, type Lengths } from '@/core/units';
-import { isZone } from '../zone';
+import { isFirstDay, type FirstDay } from '@/core/plan/weekly';
+import { isLengths, type Lengths } from '@/core/base/units';
+import { isZone } from '../base/zone';
 
 /** The cookie in which a browser says where its coach is: the name of a time zone. */
 const zoneCookie = 'vowstep-zone';

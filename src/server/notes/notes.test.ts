@@ -1,6 +1,6 @@
 import { playerNotes, sessionNotes } from '../readers/notes';
-import { finishSession } from '../sessions/sessions';
-import { planAgain } from '../sessions/again';
+import { finishSession } from '../plan/sessions';
+import { planAgain } from '../plan/again';
 import { oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { playerView } from '../views/player';
 import { planNotesView } from '../views/plan-notes';

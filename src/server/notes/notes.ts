@@ -1,14 +1,14 @@
-import { done, refused, type Outcome } from '@/core/outcome';
-import type { RecapQuestion } from '@/core/recap';
+import { done, refused, type Outcome } from '@/core/base/outcome';
+import type { RecapQuestion } from '@/core/base/recap';
 import { getNote, insertNote, removeAnswers, setNoteRemoved } from '@/data/notes';
 import { blocksByIds, getSession } from '@/data/session';
 import { getPlayer } from '@/data/squad';
 import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { answerSchema, noteSchema } from '@/schemas/note';
-import { signatureOf } from '../actor';
-import type { Context } from '../context';
-import { unknownSession } from '../sessions/sessions';
+import { signatureOf } from '../base/actor';
+import type { Context } from '../base/context';
+import { unknownSession } from '../plan/sessions';
 
 /** Writes down a note about a session, a block or a player. */
 export async function addNote(context: Context, input: unknown): Promise<Outcome<{ id: string }>> {

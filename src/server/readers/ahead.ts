@@ -1,8 +1,8 @@
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import type { Executor } from '@/data/database';
 import { horizonDays } from '@/session/progress';
-import { dayNumber } from '@/core/days';
-import { dayAfter } from '../days';
+import { dayNumber } from '@/core/base/days';
+import { dayAfter } from '../base/days';
 import { plannedBlocks } from './blocks';
 import { promisedAhead } from './vows';
 

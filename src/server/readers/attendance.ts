@@ -1,5 +1,5 @@
-import type { Attendance } from '@/core/attendance';
-import { fingerprint } from '@/core/fingerprint';
+import type { Attendance } from '@/core/players/attendance';
+import { fingerprint } from '@/core/base/fingerprint';
 import type { absentFrom, attendanceOf } from '@/data/session';
 
 /** What was said of who came to a session, by player. */

@@ -1,9 +1,9 @@
 import { asBegun, begunOf, type Begun } from '@/session/begun';
 import type { PlanBlock } from '@/session/plan';
-import { isCircuit, type CircuitPart } from '@/core/planning/circuit/circuit';
-import type { BlockSetting } from '@/core/setting';
+import { isCircuit, type CircuitPart } from '@/core/plan/circuit/circuit';
+import type { BlockSetting } from '@/core/calculators/setting';
 import type { Dose } from '@/core/dose/dose';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/base/group-by';
 import type { Executor } from '@/data/database';
 import { recordEvents } from '@/data/log';
 import {

@@ -1,6 +1,6 @@
-import { endTime, type Booked, type Clash } from '@/core/planning/clash';
-import type { ClashSaid } from '@/core/planning/clash-words';
-import { daysLater } from '@/core/planning/weekly';
+import { endTime, type Booked, type Clash } from '@/core/plan/clash';
+import type { ClashSaid } from '@/core/plan/clash-words';
+import { daysLater } from '@/core/plan/weekly';
 import type { Executor } from '@/data/database';
 import { playersOfSessions, sessionsBetween, type SessionRow } from '@/data/session';
 

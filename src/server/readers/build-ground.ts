@@ -1,4 +1,4 @@
-import { aged, yearsBetween } from '@/core/aged';
+import { aged, yearsBetween } from '@/core/base/aged';
 import { noLoadSum } from '@/core/dose/load';
 import type { Executor } from '@/data/database';
 import { allRecordsSince } from '@/data/results';
@@ -6,7 +6,7 @@ import { getPlayers, placesOf } from '@/data/squad';
 import { makeBook, type Book } from '@/drills';
 import type { PlanSetting } from '@/session/evaluate';
 import type { StandsOn } from '@/session/place-block';
-import { recentSince } from '../days';
+import { recentSince } from '../base/days';
 import { bookContents } from './book';
 import { groundOf } from './ground';
 import { playerFacts, type PlayerFacts } from './player-facts';

@@ -8,7 +8,7 @@ import type { Executor } from '@/data/database';
 import { lastDays, triesSince, type Besides } from '@/data/results';
 import { loggedBlocks } from '@/data/log';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
-import { dayAfter } from '../days';
+import { dayAfter } from '../base/days';
 import { runningVows } from '@/data/vows';
 import { plannedBlocks } from './blocks';
 import { daysDone, promisedDays, readVow } from './vows';

@@ -1,4 +1,4 @@
-import { boardOf, pairsOf, type Board, type Challenger, type PairLine } from '@/core/skill/challenge';
+import { boardOf, pairsOf, type Board, type Challenger, type PairLine } from '@/core/challenges/challenge';
 import type { Measure } from '@/core/counting/measure';
 import {
   challengers,
@@ -11,9 +11,9 @@ import type { Book } from '@/drills';
 import type { BounceRule } from '@/drills/types';
 import { ageBandOf } from '@/drills/age-band';
 import { rulesByAge, type AgeRule } from '@/session/challenge-rules';
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 import { goalOf } from '@/session/levels';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookFor } from './book';
 
 /** A challenge as the list and its board show it. */

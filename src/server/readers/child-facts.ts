@@ -1,9 +1,9 @@
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 import { fociOf } from '@/data/ledger';
 import { getPlayers } from '@/data/squad';
 import type { ChildFacts } from '@/session/build/needs';
 import { transferOf } from '@/session/transfer';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookFor } from './book';
 import { playerFacts } from './player-facts';
 import { skillUntil } from './skill';

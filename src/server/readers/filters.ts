@@ -1,8 +1,8 @@
-import { daysLater, weekOf, type FirstDay } from '@/core/planning/weekly';
+import { daysLater, weekOf, type FirstDay } from '@/core/plan/weekly';
 import type { Database } from '@/data/database';
 import { namesOnSessions, type SessionFilter } from '@/data/session';
-import type { Filter } from '@/core/filter';
-import { dayAfter } from '../days';
+import type { Filter } from '@/core/base/filter';
+import { dayAfter } from '../base/days';
 
 /** What a list can be narrowed to. */
 export interface FilterChoices {

@@ -1,4 +1,4 @@
-import type { FloorThing, Hazard, Place } from '@/core/place/place';
+import type { FloorThing, Hazard, Place } from '@/core/venues/place';
 import type { PlaceRow } from '@/data/places';
 
 /** A place with its id, as screens and computation know it. */

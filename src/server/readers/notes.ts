@@ -1,4 +1,4 @@
-import type { RecapQuestion } from '@/core/recap';
+import type { RecapQuestion } from '@/core/base/recap';
 import type { Database } from '@/data/database';
 import { notesOfSessions, notesOnPlayers, type NoteRow } from '@/data/notes';
 

@@ -1,6 +1,6 @@
 import { makeBook } from '@/drills';
 import { blockOf, type PlanBlock } from '@/session/plan';
-import { refused } from '@/core/outcome';
+import { refused } from '@/core/base/outcome';
 import type { Executor } from '@/data/database';
 import { listPatterns, type PatternRow } from '@/data/patterns';
 import { bookContents } from './book';

@@ -9,7 +9,7 @@ import { ageIn } from '@/session/held';
 import { goalsOf, judgedOn, markFor, type Goals } from '@/session/goals';
 import { schoolsOn, type Manner, type Skill } from '@/session/judging';
 import type { PlanBlock, PlanPlayer, Work } from '@/session/plan';
-import { recentSince } from '../days';
+import { recentSince } from '../base/days';
 import { countedOn, judgedKey, judgedSteps, judgedWork } from './judged';
 import { mannerOf } from './skill';
 

@@ -2,7 +2,7 @@ import type { Book } from '@/drills';
 import { workOf, type PlanBlock, type Records } from '@/session/plan';
 import type { Executor } from '@/data/database';
 import { recordsSince } from '@/data/results';
-import { recentSince } from '../days';
+import { recentSince } from '../base/days';
 
 export type StepRef = Pick<PlanBlock, 'drillId' | 'stepId'>;
 

@@ -1,9 +1,9 @@
 import { besideInWords } from '@/core/counting/beside';
-import { groupBy } from '@/core/group-by';
+import { groupBy } from '@/core/base/group-by';
 import { liveEvents } from '@/core/counting/live';
 import { ruleOf, type EventKind, type RemarkKind } from '@/core/counting/event';
 import { clipOrigin, feltOrigin, isHeard } from '@/core/counting/origin';
-import { agreement, lookedAt } from '@/core/clip/checkpoints';
+import { agreement, lookedAt } from '@/core/video/checkpoints';
 import type { Database } from '@/data/database';
 import { remarkEvents } from '@/data/log';
 

@@ -8,7 +8,7 @@ import { makeBook, type Book } from '@/drills';
 import type { Manner, Skill } from '@/session/judging';
 import { conditionOf, levelsOf, type Done } from '@/session/levels';
 import { withAmount } from '@/core/dose/amount';
-import { recentSince } from '../days';
+import { recentSince } from '../base/days';
 import { bookContents } from './book';
 
 function doneOf(row: DoneRow, weightOf: (playerId: string, day: string) => number): Done {

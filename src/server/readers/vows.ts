@@ -1,7 +1,7 @@
 import type { Dose } from '@/core/dose/dose';
-import { keepingOf, rests, type DayDone, type Keeping, type Pause } from '@/core/planning/vow/keeping';
-import type { PromisedDay } from '@/core/planning/vow/together';
-import { groupBy } from '@/core/group-by';
+import { keepingOf, rests, type DayDone, type Keeping, type Pause } from '@/core/vows/keeping';
+import type { PromisedDay } from '@/core/vows/together';
+import { groupBy } from '@/core/base/group-by';
 import type { Book } from '@/drills';
 import type { Executor } from '@/data/database';
 import {
@@ -15,12 +15,12 @@ import {
   type VowRow,
 } from '@/data/vows';
 import { type PlanPlayer, type Records } from '@/session/plan';
-import { dayNumber, isoDay } from '@/core/days';
+import { dayNumber, isoDay } from '@/core/base/days';
 import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
 import { usualHome, type Home } from '@/session/vow/home';
 import { dayCost, type Vow } from '@/session/vow/vow';
 import { titleOfParts } from '@/session/vow/words';
-import type { Surface } from '@/core/place/place';
+import type { Surface } from '@/core/venues/place';
 
 /** A vow as it is kept, with what it says read. */
 export interface KeptVow extends Omit<VowRow, 'promise' | 'pauses'> {

@@ -5,13 +5,13 @@ import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/plan';
 import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
-import type { Outcome } from '@/core/outcome';
-import { seededRandom } from '@/core/random';
+import type { Outcome } from '@/core/base/outcome';
+import { seededRandom } from '@/core/base/random';
 import { openDatabase } from '@/data/client';
 import { giveEpoch } from '@/data/epoch';
-import type { Context } from '../context';
-import { createSession, savePlan } from '../sessions/sessions';
-import { savePlayer } from '../squad/squad';
+import type { Context } from '../base/context';
+import { createSession, savePlan } from '../plan/sessions';
+import { savePlayer } from '../players/squad';
 import { emptyBook } from './empty-book';
 
 export interface Scratch {

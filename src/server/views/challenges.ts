@@ -5,13 +5,13 @@ import {
   type Board,
   type ChallengeKind,
   type PairLine,
-} from '@/core/skill/challenge';
-import { groupBy } from '@/core/group-by';
+} from '@/core/challenges/challenge';
+import { groupBy } from '@/core/base/group-by';
 import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
 import type { AgeRule } from '@/session/challenge-rules';
-import type { Context } from '../context';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { resultsReady } from '../court/results';
 import { bookFor } from '../readers/book';
 import {
   ageRulesOf,

@@ -1,6 +1,6 @@
 import type { ChildFacts } from '@/session/build/needs';
-import type { Context } from '../context';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { resultsReady } from '../court/results';
 import { childFacts } from '../readers/child-facts';
 
 /** What is known of children that says which drills would help them. */

@@ -1,6 +1,6 @@
-import { planAgain } from '../sessions/again';
-import { createSession, loadPlan, removeSession } from '../sessions/sessions';
-import { sayNotHeld } from '../sessions/attendance';
+import { planAgain } from '../plan/again';
+import { createSession, loadPlan, removeSession } from '../plan/sessions';
+import { sayNotHeld } from '../plan/attendance';
 import { oneBlockSession, scratch, value } from '../testing/scratch';
 import { clashesView } from './clashes';
 

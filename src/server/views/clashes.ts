@@ -1,11 +1,11 @@
-import { clashesOf, freeLater, nextFreeDay, type Booked } from '@/core/planning/clash';
-import type { ClashSaid } from '@/core/planning/clash-words';
-import { daysLater, mostWeeks } from '@/core/planning/weekly';
+import { clashesOf, freeLater, nextFreeDay, type Booked } from '@/core/plan/clash';
+import type { ClashSaid } from '@/core/plan/clash-words';
+import { daysLater, mostWeeks } from '@/core/plan/weekly';
 import { getSession, playersOfSessions } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import { check } from '@/schemas/check';
 import { clashSchema, type ClashQuestion } from '@/schemas/clash';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookedBetween, clashSaid } from '../readers/booked';
 
 /** What bookings collide with, and what is free instead. */

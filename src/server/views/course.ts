@@ -6,9 +6,9 @@ import { chanceInWords, movesInWords, type Move } from '@/session/course/change'
 import { standsInWords } from '@/session/course/paths';
 import { courseBlocks } from '@/session/course/plan';
 import { workOf } from '@/session/plan';
-import type { Context } from '../context';
-import { courseGround, goalInWords, pathsOn, playersIn } from '../courses/paths';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { courseGround, goalInWords, pathsOn, playersIn } from '../plan/course/paths';
+import { resultsReady } from '../court/results';
 import { runBlocks } from '../readers/blocks';
 import { sessionNotes } from '../readers/notes';
 

@@ -1,10 +1,10 @@
-import { daysLater } from '@/core/planning/weekly';
+import { daysLater } from '@/core/plan/weekly';
 import { listCourses, sessionsOfCourses } from '@/data/courses';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
 import { makeBook } from '@/drills';
-import type { Context } from '../context';
-import { goalInWords } from '../courses/paths';
+import type { Context } from '../base/context';
+import { goalInWords } from '../plan/course/paths';
 import { bookContents } from '../readers/book';
 
 /** A course as it stands on the list. */

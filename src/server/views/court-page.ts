@@ -1,6 +1,6 @@
 import { helperView, type HelperView } from './helper';
-import type { Context } from '../context';
-import type { LinkState } from '../log/helper-links';
+import type { Context } from '../base/context';
+import type { LinkState } from '../court/helper-links';
 import { houseView } from './house';
 import { pageHouse, type PageHouse } from './page-house';
 import { sessionRunView, type SessionRunView } from './session-run';

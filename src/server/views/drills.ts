@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import type { FitOverrides } from '@/core/fit/fit';
+import type { FitOverrides } from '@/core/players/fit';
 import { fitOverridesOf } from '@/data/house';
 import { kitCounts, listPlaces } from '@/data/places';
 import { sessionsBetween } from '@/data/session';
@@ -7,10 +7,10 @@ import { listPlayers, placesOf } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import type { Records } from '@/session/plan';
 import { bookContents } from '../readers/book';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
 import { knownPlace, type KnownPlace } from '../readers/known-place';
-import { resultsReady } from '../log/results';
+import { resultsReady } from '../court/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { recentRecords } from '../readers/records';
 

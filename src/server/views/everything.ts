@@ -1,6 +1,6 @@
 import { everythingAbout, type Everything } from '@/data/everything';
-import type { Context } from '../context';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { resultsReady } from '../court/results';
 
 export type { Everything };
 

@@ -1,12 +1,12 @@
 import { measures, type Measure } from '@/core/counting/measure';
 import type { Family } from '@/drills/types';
-import { isoDay } from '@/core/days';
+import { isoDay } from '@/core/base/days';
 import { attendedSince } from '@/data/session';
 import { touchesByDay } from '@/data/results';
 import { decisionsOfPlayer, getPlayer, placesOf } from '@/data/squad';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
+import { resultsReady } from '../court/results';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { skillUntil } from '../readers/skill';

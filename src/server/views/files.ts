@@ -1,7 +1,7 @@
 import { listTakeOvers } from '@/data/take-over';
-import { actorOf } from '../actor';
-import type { Context } from '../context';
-import { may } from '../doors/may';
+import { actorOf } from '../base/actor';
+import type { Context } from '../base/context';
+import { may } from '../access/may';
 
 export type { TookOver } from '../files/bring-in';
 export type { TableLook } from '../files/import-tables';

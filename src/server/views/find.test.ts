@@ -1,4 +1,4 @@
-import { saveSequence } from '../house/sequences';
+import { saveSequence } from '../drills/sequences';
 import { scratch, value } from '../testing/scratch';
 import { findView } from './find';
 

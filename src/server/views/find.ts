@@ -5,7 +5,7 @@ import { notesWith } from '@/data/notes';
 import { listSequences } from '@/data/sequences';
 import { playersOfSessions, sessionsWith } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookContents } from '../readers/book';
 
 /** What was found by some words, kind by kind, each cut to what fits a page. */

@@ -1,5 +1,5 @@
-import { createSession } from '../sessions/sessions';
-import { removePlayer } from '../squad/squad';
+import { createSession } from '../plan/sessions';
+import { removePlayer } from '../players/squad';
 import { booking, oneBlockSession, scratch, value } from '../testing/scratch';
 import { groupsView } from './groups';
 

@@ -1,9 +1,9 @@
-import type { Booked } from '@/core/planning/clash';
+import type { Booked } from '@/core/plan/clash';
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import { listPlaces } from '@/data/places';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
 
 /** A group as it last met: what a new session of theirs begins with. */
 export interface Group extends Omit<Booked, 'day'> {

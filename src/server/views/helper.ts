@@ -2,8 +2,8 @@ import { catalogue, type BookContents } from '@/drills';
 import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { bookContents } from '../readers/book';
 import type { Held } from '@/session/held';
-import type { Context } from '../context';
-import { linkState, type LinkState, type OpenLink } from '../log/helper-links';
+import type { Context } from '../base/context';
+import { linkState, type LinkState, type OpenLink } from '../court/helper-links';
 import type { PlayerFacts } from '../readers/player-facts';
 import { sessionRunView, type RunBlock, type SessionRunView } from './session-run';
 

@@ -4,14 +4,14 @@ import { getPlayer } from '@/data/squad';
 import { vowsOfPlayer } from '@/data/vows';
 import { cardOf, firstName, plainDose } from '@/session/vow/card';
 import { earsOf } from '@/session/vow/ears';
-import { isoDay } from '@/core/days';
+import { isoDay } from '@/core/base/days';
 import type { HomeView, HomeVow } from '@/session/vow/home-view';
-import { latestMs, type Context } from '../context';
-import { dayAfter } from '../days';
+import { latestMs, type Context } from '../base/context';
+import { dayAfter } from '../base/days';
 import { bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
 import { daysDone, readVow } from '../readers/vows';
-import { resultsReady } from '../log/results';
+import { resultsReady } from '../court/results';
 import type { FromHome } from '../vows/home-log';
 import { noteVowVisit, vowLinkState, type VowLinkState } from '../vows/links';
 

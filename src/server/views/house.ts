@@ -1,7 +1,7 @@
 import type { BookContents } from '@/drills';
 import { listPlaces } from '@/data/places';
 import { bookContents } from '../readers/book';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 
 export interface HouseView {
   readonly contents: BookContents;

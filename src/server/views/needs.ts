@@ -9,12 +9,12 @@ import {
 } from '@/data/session';
 import { listPlayers } from '@/data/squad';
 import { tapsSince } from '@/data/taps';
-import { dayNumber } from '@/core/days';
+import { dayNumber } from '@/core/base/days';
 import { honestyOf } from '@/session/honesty';
 import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
+import { resultsReady } from '../court/results';
 import { plannedBlocks } from '../readers/blocks';
 import { bookFor } from '../readers/book';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';

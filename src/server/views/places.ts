@@ -1,6 +1,6 @@
 import { kitCounts, listPlaces } from '@/data/places';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { knownPlace, type KnownPlace } from '../readers/known-place';
 
 export interface PlacesView {

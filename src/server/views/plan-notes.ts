@@ -1,5 +1,5 @@
 import { getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { notesBefore, type NotesBefore } from '../readers/notes-before';
 import { playerNotes, type Note } from '../readers/notes';
 

@@ -1,4 +1,4 @@
-import type { FitOverrides } from '@/core/fit/fit';
+import type { FitOverrides } from '@/core/players/fit';
 import { measures } from '@/core/counting/measure';
 import { liveEvents } from '@/core/counting/live';
 import { notesOnCourt, resultsOn, type DatedResult } from '@/data/log';
@@ -6,11 +6,11 @@ import { fitOverridesOf } from '@/data/house';
 import { totalsOfPlayer } from '@/data/results';
 import { sessionsOfPlayer } from '@/data/session';
 import { decisionsOfPlayer, getPlayer, placesOf, type PlayerWithFocus } from '@/data/squad';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookFor } from '../readers/book';
-import { recentSince } from '../days';
+import { recentSince } from '../base/days';
 import { playerNotes, type Note } from '../readers/notes';
-import { resultsReady } from '../log/results';
+import { resultsReady } from '../court/results';
 import type { PlayerForm } from '@/schemas/player';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 

@@ -1,6 +1,6 @@
 import { erasedIds } from '@/data/squad';
 import { takenOff, type TakenOff, type TakenOffKind } from '@/data/taken-off';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 
 export type { TakenOffKind };
 

@@ -1,6 +1,6 @@
 import { coachesOf } from '@/data/session';
 import { listPlayers } from '@/data/squad';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { playerName, type PlayerName } from '../readers/player-facts';
 
 export interface SchoolsView {

@@ -1,7 +1,7 @@
 import type { ShadowGround, ShadowSport } from '@/core/movement/sequence/shots';
 import { listSequences } from '@/data/sequences';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { benchesView, type BenchesView } from './benches';
 
 export interface SavedSequence {

@@ -9,11 +9,11 @@ import { getPlayers, listPlayers, placesOf } from '@/data/squad';
 import { asPlanForm, plannedBlocks, runBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
 import { careHistory, type CareDays } from '../readers/care-history';
-import type { Context } from '../context';
-import { recentSince } from '../days';
+import type { Context } from '../base/context';
+import { recentSince } from '../base/days';
 import { knownPlace, type KnownPlace } from '../readers/known-place';
 import { sessionNotes, type Note } from '../readers/notes';
-import { resultsReady } from '../log/results';
+import { resultsReady } from '../court/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 import { sessionFacts, type SessionFacts } from './session-facts';
 

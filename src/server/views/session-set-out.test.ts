@@ -1,10 +1,10 @@
 import { distance } from '@/core/geometry/points';
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/plan';
-import { overruleFit, savePlace } from '../house/house';
-import { sayAttendance } from '../sessions/attendance';
-import { createSession, loadPlan, savePlan } from '../sessions/sessions';
-import { savePlayer } from '../squad/squad';
+import { overruleFit, savePlace } from '../venues/house';
+import { sayAttendance } from '../plan/attendance';
+import { createSession, loadPlan, savePlan } from '../plan/sessions';
+import { savePlayer } from '../players/squad';
 import { ada, booking, scratch, value } from '../testing/scratch';
 import { sessionSetOutView } from './session-set-out';
 

@@ -5,7 +5,7 @@ import { layoutChild } from '@/drills/layouts';
 import { laneMovesOf } from '@/schemas/lane-moves';
 import type { LaneMove } from '@/session/moved-lanes';
 import { setOutOf, type SetOut, type SetOutPlayer } from '@/session/set-out';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { bookFor } from '../readers/book';
 import { sessionPlanView } from './session-plan';
 

@@ -7,8 +7,8 @@ import {
 } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import { noFilter, type Filter } from '@/core/filter';
-import type { Context } from '../context';
+import { noFilter, type Filter } from '@/core/base/filter';
+import type { Context } from '../base/context';
 import { asked, filterChoices, type FilterChoices } from '../readers/filters';
 import { playerName, type PlayerName } from '../readers/player-facts';
 import { patternsView, type Pattern } from '../readers/patterns';

@@ -1,12 +1,12 @@
 import { recentWork } from '@/data/results';
 import { attendedSince, playersInSessions } from '@/data/session';
-import { isOpen, noFilter, type Filter } from '@/core/filter';
+import { isOpen, noFilter, type Filter } from '@/core/base/filter';
 import { asked, filterChoices, type FilterChoices } from '../readers/filters';
 import { listPlayers } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
+import { resultsReady } from '../court/results';
 import { playerFacts, type PlayerFacts } from '../readers/player-facts';
 
 export const squadDays = 28;

@@ -3,8 +3,8 @@ import { resultInWords } from '@/core/counting/measure';
 import { goalsOf } from '@/session/goals';
 import { workOf } from '@/session/plan';
 import { timePlan } from '@/session/time-plan';
-import type { Attendance } from '@/core/attendance';
-import { drawnTime, type DrawnTime } from '@/core/planning/plan-time';
+import type { Attendance } from '@/core/players/attendance';
+import { drawnTime, type DrawnTime } from '@/core/plan/plan-time';
 import {
   absentFrom,
   anySessionBegun,
@@ -17,12 +17,12 @@ import {
 import { kitCounts, listPlaces } from '@/data/places';
 import { fromHomeSince } from '@/data/vows';
 import { getPlayers, placesOf, listPlayers } from '@/data/squad';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { plannedBlocks } from '../readers/blocks';
 import { bookContents } from '../readers/book';
-import { dayAfter } from '../days';
+import { dayAfter } from '../base/days';
 import { groundOf } from '../readers/ground';
-import { resultsReady } from '../log/results';
+import { resultsReady } from '../court/results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
 import { recentRecords, stepsOf } from '../readers/records';
 import { saidIn } from '../readers/attendance';

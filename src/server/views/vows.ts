@@ -1,20 +1,20 @@
-import { rests, type Keeping } from '@/core/planning/vow/keeping';
-import { tooMuch, weekTotals } from '@/core/planning/vow/together';
-import { shortDay } from '@/core/day-words';
-import { groupBy } from '@/core/group-by';
+import { rests, type Keeping } from '@/core/vows/keeping';
+import { tooMuch, weekTotals } from '@/core/vows/together';
+import { shortDay } from '@/core/base/day-words';
+import { groupBy } from '@/core/base/group-by';
 import { listPlayers, getPlayer, placesOf } from '@/data/squad';
 import { openLinks } from '@/data/links';
 import { getVow, listVows, vowsOfPlayer, wordsFromHome } from '@/data/vows';
 import { bookFor } from '../readers/book';
 import { cardOf, whenInWords, type Card } from '@/session/vow/card';
 import { plainDose } from '@/session/vow/card';
-import { dayNumber, isoDay } from '@/core/days';
+import { dayNumber, isoDay } from '@/core/base/days';
 import type { Home } from '@/session/vow/home';
 import type { Vow } from '@/session/vow/vow';
 import type { Book } from '@/drills';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
-import { resultsReady } from '../log/results';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
+import { resultsReady } from '../court/results';
 import { playerFacts, playerName, type PlayerFacts, type PlayerName } from '../readers/player-facts';
 import { recentRecords } from '../readers/records';
 import {

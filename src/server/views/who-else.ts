@@ -1,7 +1,7 @@
 import type { Sport } from '@/drills/types';
 import { playersOfSessions } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
-import type { Context } from '../context';
+import type { Context } from '../base/context';
 import { playerName, type PlayerName } from '../readers/player-facts';
 
 /** Who could still join a session. */

@@ -1,16 +1,16 @@
 import { randomBytes } from 'node:crypto';
 import type { TouchEvent } from '@/core/counting/event';
 import { maxBatch } from '@/core/counting/check';
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { storedAs } from '@/data/log';
 import { getPlayer } from '@/data/squad';
 import { getVowFile, insertVowFile } from '@/data/vows';
 import { write } from '@/data/write';
 import { checkBatch } from '@/schemas/touches';
 import { openHomeText, readHomeText, type Reported } from '@/session/vow/home-text';
-import { latestMs, type Context } from '../context';
-import { signatureOf } from '../actor';
-import { storeBatch } from '../log/ingest';
+import { latestMs, type Context } from '../base/context';
+import { signatureOf } from '../base/actor';
+import { storeBatch } from '../court/ingest';
 import { storeHome } from './home-log';
 
 /** A file that was handed out: what it signs with. */

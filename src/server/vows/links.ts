@@ -1,4 +1,4 @@
-import { done, refused, type Outcome } from '@/core/outcome';
+import { done, refused, type Outcome } from '@/core/base/outcome';
 import { revokeLinksOf } from '@/data/links';
 import { getPlayer } from '@/data/squad';
 import { revokeVowFiles } from '@/data/vows';
@@ -6,9 +6,9 @@ import { write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { checkBatch } from '@/schemas/touches';
 import { helperNameSchema } from '@/schemas/helper';
-import { latestMs, type Context } from '../context';
-import type { Ingested } from '../log/ingest';
-import { linkOf, makeLink, noteUse } from '../log/links';
+import { latestMs, type Context } from '../base/context';
+import type { Ingested } from '../court/ingest';
+import { linkOf, makeLink, noteUse } from '../access/tokens';
 import { storeHome, type FromHome } from './home-log';
 
 /** A vow's link works for so long, milliseconds: a term, and a while to fill in what was done. Ours. */

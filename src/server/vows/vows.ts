@@ -1,8 +1,8 @@
-import { done, refused, type Outcome } from '@/core/outcome';
-import { tooMuch } from '@/core/planning/vow/together';
-import { rests } from '@/core/planning/vow/keeping';
-import { shortDay } from '@/core/day-words';
-import { dayNumber, isoDay } from '@/core/days';
+import { done, refused, type Outcome } from '@/core/base/outcome';
+import { tooMuch } from '@/core/vows/together';
+import { rests } from '@/core/vows/keeping';
+import { shortDay } from '@/core/base/day-words';
+import { dayNumber, isoDay } from '@/core/base/days';
 import { proposeVow, type Proposal, type ProposedDay } from '@/session/vow/propose';
 import type { Vow } from '@/session/vow/vow';
 import type { Executor } from '@/data/database';
@@ -22,9 +22,9 @@ import {
 import { asOne, write } from '@/data/write';
 import { check } from '@/schemas/check';
 import { homeSchema, pauseSchema, vowSchema, wordsSchema, type VowForm } from '@/schemas/vow';
-import { signatureOf } from '../actor';
-import type { Context } from '../context';
-import { dayAfter } from '../days';
+import { signatureOf } from '../base/actor';
+import type { Context } from '../base/context';
+import { dayAfter } from '../base/days';
 import { bookFor } from '../readers/book';
 import { playerFacts } from '../readers/player-facts';
 import { readVow, runs, titleOf, writePauses, type KeptVow } from '../readers/vows';

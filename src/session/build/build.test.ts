@@ -1,5 +1,5 @@
-import { buildQuickly } from '@/core/planning/build/search';
-import { worthOf } from '@/core/planning/build/model';
+import { buildQuickly } from '@/core/plan/build/search';
+import { worthOf } from '@/core/plan/build/model';
 import { noLoadSum } from '@/core/dose/load';
 import { buildCase } from '@/demo/build-cases';
 import { plainBook } from '@/drills';

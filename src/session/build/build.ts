@@ -1,8 +1,8 @@
 import { drinkS } from '@/core/care/limits';
-import { worthOf, type BuildAsk } from '@/core/planning/build/model';
-import { runsBefore, type BuildOption } from '@/core/planning/build/option';
-import { buildQuickly, type Built } from '@/core/planning/build/search';
-import { inStretches, type Stretches } from '@/core/planning/build/stretches';
+import { worthOf, type BuildAsk } from '@/core/plan/build/model';
+import { runsBefore, type BuildOption } from '@/core/plan/build/option';
+import { buildQuickly, type Built } from '@/core/plan/build/search';
+import { inStretches, type Stretches } from '@/core/plan/build/stretches';
 import { evaluatePlan, type Evaluation, type PlanSetting } from '../evaluate';
 import type { PlanBlock } from '../plan';
 import { settled } from '../settled';

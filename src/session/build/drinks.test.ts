@@ -1,7 +1,7 @@
 import { drinkEveryS, drinkS } from '@/core/care/limits';
-import { brokenBy, worthOf, type BuildAsk } from '@/core/planning/build/model';
-import { buildQuickly } from '@/core/planning/build/search';
-import { inStretches } from '@/core/planning/build/stretches';
+import { brokenBy, worthOf, type BuildAsk } from '@/core/plan/build/model';
+import { buildQuickly } from '@/core/plan/build/search';
+import { inStretches } from '@/core/plan/build/stretches';
 import { buildCase } from '@/demo/build-cases';
 import { plainBook } from '@/drills';
 import { newBlock } from '../place-block';

@@ -1,6 +1,6 @@
 import type { PlanSetting } from '../evaluate';
-import { worthOf, type BuildAsk } from '@/core/planning/build/model';
-import type { Place } from '@/core/place/place';
+import { worthOf, type BuildAsk } from '@/core/plan/build/model';
+import type { Place } from '@/core/venues/place';
 import { makeBook, type BookContents } from '@/drills';
 import { kitAtHand } from '@/drills/kit';
 import type { PlanBlock } from '../plan';

@@ -1,10 +1,10 @@
 import { cappedKinds, drinkEveryS, drinkS, sessionCap, sessionMinutes, weekCaps } from '@/core/care/limits';
 import { needsWarm, warmed } from '@/core/care/rules/warm-up';
-import { usualWeights, type BuildAsk } from '@/core/planning/build/model';
-import type { BuildOption } from '@/core/planning/build/option';
-import type { BlockTime } from '@/core/planning/block-time';
-import { sessionPhases } from '@/core/planning/phases';
-import { isQuietIn } from '@/core/place/place';
+import { usualWeights, type BuildAsk } from '@/core/plan/build/model';
+import type { BuildOption } from '@/core/plan/build/option';
+import type { BlockTime } from '@/core/plan/block-time';
+import { sessionPhases } from '@/core/plan/phases';
+import { isQuietIn } from '@/core/venues/place';
 import type { Drill } from '@/drills/types';
 import { isEverywhere } from '@/drills/kit';
 import { evaluatePlan, isHitting, phaseOf, type PlanSetting } from '../evaluate';

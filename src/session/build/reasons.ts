@@ -1,7 +1,7 @@
-import { brokenBy, worthOf, type BuildAsk } from '@/core/planning/build/model';
-import type { BuildOption } from '@/core/planning/build/option';
-import { BuildState } from '@/core/planning/build/state';
-import { counted, inMinutes } from '@/core/words';
+import { brokenBy, worthOf, type BuildAsk } from '@/core/plan/build/model';
+import type { BuildOption } from '@/core/plan/build/option';
+import { BuildState } from '@/core/plan/build/state';
+import { counted, inMinutes } from '@/core/base/words';
 import type { Book } from '@/drills/book';
 import type { NeedPart, NeedWhy } from './needs';
 import { spots, type Prepared, type Wish } from './options';

@@ -1,5 +1,5 @@
-import { shortDay } from '@/core/day-words';
-import { percent } from '@/core/words';
+import { shortDay } from '@/core/base/day-words';
+import { percent } from '@/core/base/words';
 import type { Book } from '@/drills/book';
 import type { CourseGoal } from './paths';
 import type { Rungs } from './plan';

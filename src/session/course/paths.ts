@@ -1,7 +1,7 @@
-import { dayNumber } from '@/core/days';
-import { pathOf, type Path, type Rung, type Stands } from '@/core/planning/course/way-up';
-import { seedOf } from '@/core/fingerprint';
-import { seededRandom } from '@/core/random';
+import { dayNumber } from '@/core/base/days';
+import { pathOf, type Path, type Rung, type Stands } from '@/core/plan/course/way-up';
+import { seedOf } from '@/core/base/fingerprint';
+import { seededRandom } from '@/core/base/random';
 import { assumptions, kinds, type Kind } from '@/core/skill/level/assumptions';
 import { waysOn } from '@/core/skill/level/ways';
 import type { Book } from '@/drills/book';

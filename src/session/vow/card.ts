@@ -1,9 +1,9 @@
-import { calledShot } from '@/core/calls/sequence-cues';
+import { calledShot } from '@/core/court/calls/sequence-cues';
 import { readLine } from '@/core/movement/sequence/line';
 import { measures, type Measure } from '@/core/counting/measure';
 import { growingRounds, type Dose } from '@/core/dose/dose';
-import { shortDay, weekdayNames } from '@/core/day-words';
-import { counted, doseTimeInWords } from '@/core/words';
+import { shortDay, weekdayNames } from '@/core/base/day-words';
+import { counted, doseTimeInWords } from '@/core/base/words';
 import type { Book } from '@/drills/book';
 import type { Beside, Drill, Step, Zone } from '@/drills/types';
 import { doneTogether } from '../together';

@@ -1,8 +1,8 @@
 import { hmac } from '@noble/hashes/hmac.js';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js';
-import { done, refused, type Outcome } from '@/core/outcome';
-import { isFiniteNumber, isText } from '@/core/guards';
+import { done, refused, type Outcome } from '@/core/base/outcome';
+import { isFiniteNumber, isText } from '@/core/base/guards';
 import { isUlid } from '@/core/counting/ulid-time';
 
 /*

@@ -1,5 +1,5 @@
-import { fitsHere } from '@/core/place/fits';
-import { isQuiet, type Place, type Surface } from '@/core/place/place';
+import { fitsHere } from '@/core/venues/fits';
+import { isQuiet, type Place, type Surface } from '@/core/venues/place';
 import { atHand } from '@/drills/kit';
 import type { Drill } from '@/drills/types';
 

@@ -2,7 +2,7 @@ import { addLoads, noLoadSum } from '@/core/dose/load';
 import { doseProblems } from '@/core/dose/limits';
 import type { Dose } from '@/core/dose/dose';
 import { scaled } from '@/core/dose/scale';
-import type { VowAim, VowSize } from '@/core/planning/vow/vow';
+import type { VowAim, VowSize } from '@/core/vows/vow';
 import type { Book } from '@/drills/book';
 import { ageBandOf } from '@/drills/age-band';
 import type { Step } from '@/drills/types';

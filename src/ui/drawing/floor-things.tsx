@@ -1,4 +1,4 @@
-import type { FloorThing } from '@/core/place/place';
+import type { FloorThing } from '@/core/venues/place';
 import type { Scaled } from './on-the-floor';
 
 interface Props extends Scaled {

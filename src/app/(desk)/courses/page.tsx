@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { CoursesPage } from '@/features/courses/courses';
-import { pageContext } from '@/server/doors/door';
+import { CoursesPage } from '@/features/plan/course/courses';
+import { pageContext } from '@/server/access/door';
 import { courseGroups, coursesView } from '@/server/views/courses';
 
 export const metadata: Metadata = { title: 'Courses' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { Drills } from '@/features/drills/drills';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { drillsView } from '@/server/views/drills';
 
 export const metadata: Metadata = { title: 'Drills' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Files } from '@/features/files/files';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { filesView } from '@/server/views/files';
 
 export const metadata: Metadata = { title: 'Files' };

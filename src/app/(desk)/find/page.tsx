@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { Find } from '@/features/find/find';
+import { Find } from '@/features/search/find';
 import { oneOf } from '@/schemas/filter';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { findView } from '@/server/views/find';
 
 export const metadata: Metadata = { title: 'Find' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Help } from '@/features/help/help';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 
 export const metadata: Metadata = { title: 'Help' };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { Places } from '@/features/places/places';
-import { pageContext } from '@/server/doors/door';
+import { Places } from '@/features/venues/places';
+import { pageContext } from '@/server/access/door';
 import { placesView } from '@/server/views/places';
 
 export const metadata: Metadata = { title: 'Places and kit' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { Removed } from '@/features/find/removed';
-import { pageContext } from '@/server/doors/door';
+import { Removed } from '@/features/search/removed';
+import { pageContext } from '@/server/access/door';
 import { removedView } from '@/server/views/removed';
 
 export const metadata: Metadata = { title: 'Removed' };

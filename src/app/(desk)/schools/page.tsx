@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { Schools } from '@/features/schools/schools';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { Schools } from '@/features/drills/styles/schools';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { schoolsView } from '@/server/views/schools';
 
 export const metadata: Metadata = { title: 'Teaching styles' };

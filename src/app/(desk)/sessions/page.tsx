@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { Sessions } from '@/features/sessions/sessions';
+import { Sessions } from '@/features/plan/sessions/sessions';
 import { readFilter } from '@/schemas/filter';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { sessionsView } from '@/server/views/sessions';
 
 export const metadata: Metadata = { title: 'Sessions' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { Settings } from '@/features/settings/settings';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { settingsView } from '@/server/views/settings';
 
 export const metadata: Metadata = { title: 'Settings' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { Squad } from '@/features/squad/squad';
+import { Squad } from '@/features/players/squad';
 import { readFilter } from '@/schemas/filter';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { squadView } from '@/server/views/squad';
 
 export const metadata: Metadata = { title: 'Squad' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { VowsPage } from '@/features/vows/vows';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { vowsView } from '@/server/views/vows';
 
 export const metadata: Metadata = { title: 'Vows' };

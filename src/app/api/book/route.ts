@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
-import { throughRoute } from '@/server/doors/door';
-import { sayTaken } from '@/server/doors/say-taken';
+import { throughRoute } from '@/server/access/door';
+import { sayTaken } from '@/server/access/say-taken';
 import { bundleStream, isPart, partIsThere } from '@/server/files/bundle';
 import { lookAtBundle, takeOverBundle, type TookOver } from '@/server/files/bring-in';
 import { bodyLimits } from '@/server/http/body-limits';

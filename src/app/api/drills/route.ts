@@ -1,10 +1,10 @@
 import { revalidatePath } from 'next/cache';
-import { throughRoute } from '@/server/doors/door';
-import { drillFile } from '@/server/house/drill-file';
+import { throughRoute } from '@/server/access/door';
+import { drillFile } from '@/server/drills/drill-file';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
 import { newsResponse } from '@/server/http/news';
-import { importDrills, type Imported } from '@/server/house/import-drills';
+import { importDrills, type Imported } from '@/server/drills/import-drills';
 
 /** Drills as a file to take away: one with `?id=`, else all. */
 export async function GET(request: Request): Promise<Response> {

@@ -1,8 +1,8 @@
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { ingestAnswer } from '@/server/http/log-requests';
-import { ingestTouches } from '@/server/log/ingest';
+import { ingestAnswer } from '@/server/court/requests';
+import { ingestTouches } from '@/server/court/ingest';
 
 /** Takes a batch of events of a running session. 200: all stored or known before. Anything else: nothing was stored. */
 export async function POST(request: Request): Promise<Response> {

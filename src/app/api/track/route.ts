@@ -2,8 +2,8 @@ import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
 import { inLine } from '@/server/http/in-line';
 import { fileResponse } from '@/server/http/take';
-import { throughRoute } from '@/server/doors/door';
-import { practiceTrack } from '@/server/track';
+import { throughRoute } from '@/server/access/door';
+import { practiceTrack } from '@/server/base/track';
 
 /** A practice track to take away: sound (WAV) or words (WebVTT). One is made at a time, and no longer than somebody takes it. */
 export async function POST(request: Request): Promise<Response> {

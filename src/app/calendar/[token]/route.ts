@@ -1,5 +1,5 @@
-import { calendarFor } from '@/server/calendar';
-import { throughLink } from '@/server/doors/door';
+import { calendarFor } from '@/server/plan/calendar';
+import { throughLink } from '@/server/access/door';
 
 /** The sessions as a calendar a program follows. 410: the address opens nothing (any more). */
 export async function GET(_: Request, { params }: { params: Promise<{ token: string }> }): Promise<Response> {

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
-import { ClearHere } from '@/features/doors/clear-here';
-import { HelperPage } from '@/features/run/helper-run';
-import { linkContext, tooManyGuesses } from '@/server/doors/door';
-import { mayTry } from '@/server/doors/strangers';
-import { linkTrouble } from '@/server/log/helper-links';
+import { ClearHere } from '@/features/access/clear-here';
+import { HelperPage } from '@/features/court/helper-run';
+import { linkContext, tooManyGuesses } from '@/server/access/door';
+import { mayTry } from '@/server/access/strangers';
+import { linkTrouble } from '@/server/court/helper-links';
 import { helperPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
 

@@ -1,5 +1,5 @@
 import { headers } from 'next/headers';
-import { throughLink } from '@/server/doors/door';
+import { throughLink } from '@/server/access/door';
 import { homePage } from '@/server/views/home';
 import { closedPage, vowPage } from '@/server/vows/file-page';
 import { vowLinkTrouble } from '@/server/vows/links';

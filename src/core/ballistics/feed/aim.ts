@@ -1,4 +1,4 @@
-import { g } from '../../gravity';
+import { g } from '../../base/gravity';
 import { degrees } from '../motion';
 import { feed, feederLimits, type FeederPlace, type FeederSettings } from './feeder';
 

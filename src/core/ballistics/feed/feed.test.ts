@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seededRandom } from '../../random';
+import { seededRandom } from '../../base/random';
 import { aimFeeder } from './aim';
 import { feederEvents } from './events';
 import { feed, feedSpread, landingMap, type FeederPlace, type FeederSettings } from './feeder';

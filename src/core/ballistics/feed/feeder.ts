@@ -1,4 +1,4 @@
-import { normal, type Random } from '../../random';
+import { normal, type Random } from '../../base/random';
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { bounce } from '../bounce';
 import { fine, Flight } from '../flight';

@@ -1,5 +1,5 @@
-import { g } from '../../gravity';
-import { beltShare } from '../../fit/body';
+import { g } from '../../base/gravity';
+import { beltShare } from '../../players/body';
 import { ballNumbers, balls, type BallKind } from '../balls';
 import { fall, rise } from '../drop';
 import { ballEnds, spreadOver, type BallInstead } from '../spread-over';

@@ -1,4 +1,4 @@
-import { g } from '../../gravity';
+import { g } from '../../base/gravity';
 import type { BallNumbers } from '../balls';
 import type { Motion } from '../motion';
 

@@ -1,4 +1,4 @@
-import { remembering } from '../../remember';
+import { remembering } from '../../base/remember';
 import { handHeightM, overheadM } from './reach';
 import type { WallSetup } from './setup';
 import { wallLimits } from './setup';

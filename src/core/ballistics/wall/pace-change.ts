@@ -1,4 +1,4 @@
-import { g } from '../../gravity';
+import { g } from '../../base/gravity';
 import { numbersOf, type WallSetup } from './setup';
 import type { WallSolution } from './solve';
 import { Trials } from './trial';

@@ -1,4 +1,4 @@
-import { bodyShare } from '../../fit/body';
+import { bodyShare } from '../../players/body';
 import type { Shot } from './setup';
 
 /** Where a player can still play a ball, round the place it should come to. Metres. */

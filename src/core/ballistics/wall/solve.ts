@@ -1,4 +1,4 @@
-import { g } from '../../gravity';
+import { g } from '../../base/gravity';
 import { balls } from '../balls';
 import type { PathPoint } from '../fly';
 import { radians } from '../motion';

@@ -1,4 +1,4 @@
-import { counted } from '../../words';
+import { counted } from '../../base/words';
 import { warning, type CareInput, type Warning } from '../care';
 
 /**

@@ -1,4 +1,4 @@
-import { clockAt, isQuiet } from '../../place/place';
+import { clockAt, isQuiet } from '../../venues/place';
 import { warning, type CareInput, type Warning } from '../care';
 
 /** A drill that needs more height than there is gets a warning with the two heights. */

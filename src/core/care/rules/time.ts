@@ -1,6 +1,6 @@
 import { addLoads, noLoadSum } from '../../dose/load';
-import { slotsOf } from '../../planning/circuit/circuit';
-import { inMinutes } from '../../words';
+import { slotsOf } from '../../plan/circuit/circuit';
+import { inMinutes } from '../../base/words';
 import { warning, type CareInput, type Warning } from '../care';
 import { drinkEveryS, drinkS, fewTries, homeMinutes, oneSided, sessionMinutes, tooHotC } from '../limits';
 

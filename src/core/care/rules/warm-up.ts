@@ -1,4 +1,4 @@
-import { slotsOf } from '../../planning/circuit/circuit';
+import { slotsOf } from '../../plan/circuit/circuit';
 import { warning, type CareInput, type CareWork, type Warning } from '../care';
 
 export type Part = 'forearm' | 'shoulder' | 'legs';

@@ -1,4 +1,4 @@
-import { done, refused, type Outcome, type Problem } from '../../outcome';
+import { done, refused, type Outcome, type Problem } from '../../base/outcome';
 import {
   acrosses,
   comings,

@@ -1,5 +1,5 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
-import { normal, seededRandom } from '../../random';
+import { normal, seededRandom } from '../../base/random';
 import { logit } from '../level/scale';
 import { changeIn, type Point } from './change';
 import { learningCurves, type Practised } from './curve';

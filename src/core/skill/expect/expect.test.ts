@@ -1,4 +1,4 @@
-import { seededRandom } from '../../random';
+import { seededRandom } from '../../base/random';
 import { drawPlayer } from '../testing/own-world';
 import { assumptions } from '../level/assumptions';
 import type { State } from '../level/follow';

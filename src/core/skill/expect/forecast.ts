@@ -1,4 +1,4 @@
-import { normals, type Random } from '../../random';
+import { normals, type Random } from '../../base/random';
 import type { Way } from '../level/ways';
 import { chanceOn, goOn, lifeOf } from './life';
 import type { Goal } from './mark';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seededRandom } from '../../random';
+import { seededRandom } from '../../base/random';
 import { drawPlayer } from '../testing/own-world';
 import { gainsOver } from '../testing/score';
 import { assumptions, kinds, type Kind } from './assumptions';

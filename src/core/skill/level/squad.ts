@@ -1,4 +1,4 @@
-import { groupBy } from '../../group-by';
+import { groupBy } from '../../base/group-by';
 import { assumptions, type Kind } from './assumptions';
 import { follow, smoothed, type Dated, type Followed } from './follow';
 import type { Gauss } from './scale';

@@ -1,4 +1,4 @@
-import { normals, type Random } from '../../random';
+import { normals, type Random } from '../../base/random';
 import { assumptions, passage, type Kind } from '../level/assumptions';
 import type { Evidence } from '../level/evidence';
 import type { Dated } from '../level/follow';

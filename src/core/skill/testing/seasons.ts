@@ -1,4 +1,4 @@
-import { normal, type Random } from '../../random';
+import { normal, type Random } from '../../base/random';
 import type { Tapped, Told } from '../honest';
 
 /*

@@ -1,4 +1,4 @@
-import { seededRandom, type Random } from '../../random';
+import { seededRandom, type Random } from '../../base/random';
 import { foresee } from '../expect/forecast';
 import { assumptions, type Kind } from '../level/assumptions';
 import type { Dated } from '../level/follow';

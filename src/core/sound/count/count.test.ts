@@ -1,4 +1,4 @@
-import { seededRandom } from '../../random';
+import { seededRandom } from '../../base/random';
 import { madeCatches, madeClaps, madeEven, madeRows, madeTurns, madeWall, thingsOf } from '../synth/drills';
 import { heardOf, taughtIn } from '../testing/heard';
 import { heardCatches, type CatchGrade } from './catches';

@@ -1,5 +1,5 @@
-import { g } from '../../gravity';
-import { normals, seededRandom, wholeBetween, type Random } from '../../random';
+import { g } from '../../base/gravity';
+import { normals, seededRandom, wholeBetween, type Random } from '../../base/random';
 import { bodyOf, type Body, type Struckable } from './impact';
 import { noiseKinds } from './noise';
 import { usualDb, type Room, type Struck } from './scene';

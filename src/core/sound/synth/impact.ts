@@ -1,4 +1,4 @@
-import { normals, type Random } from '../../random';
+import { normals, type Random } from '../../base/random';
 import type { SoundKind } from '../kinds';
 
 /** A way a thing rings: its pitch, and in how many milliseconds it falls to a third (1/e). */

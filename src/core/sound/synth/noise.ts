@@ -1,4 +1,4 @@
-import { normals, type Random } from '../../random';
+import { normals, type Random } from '../../base/random';
 import { bandOf, rms, scaled } from './impact';
 
 /** What else is to be heard in a hall. */

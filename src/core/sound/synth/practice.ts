@@ -1,4 +1,4 @@
-import { wholeBetween } from '../../random';
+import { wholeBetween } from '../../base/random';
 import type { Hearing } from '../hearing';
 import type { SoundKind } from '../kinds';
 import {

@@ -1,4 +1,4 @@
-import { normals, seededRandom, type Random } from '../../random';
+import { normals, seededRandom, type Random } from '../../base/random';
 import { impactWave, type Body } from './impact';
 import { noiseWave, type NoiseKind } from './noise';
 

@@ -8,7 +8,7 @@ import type { SessionPlanView } from '@/server/views/session-plan';
 import type { Evaluation } from '@/session/evaluate';
 import { evenDials, type Dials } from '@/session/build/options';
 import type { BuildJob } from '@/session/build/job';
-import { matesOf } from '@/core/planning/circuit/circuit';
+import { matesOf } from '@/core/plan/circuit/circuit';
 import type { PlanBlock } from '@/session/plan';
 import { retestOf } from '@/session/retest';
 import { Button } from '@/ui/button';

@@ -1,6 +1,6 @@
 import { Ban, Check, Lock, Plus } from 'lucide-react';
 import { doseInWords } from '@/core/dose/dose';
-import { inHalfMinutes } from '@/core/words';
+import { inHalfMinutes } from '@/core/base/words';
 import type { Book } from '@/drills';
 import type { Evaluation } from '@/session/evaluate';
 import type { Proposal } from '@/session/build/job';

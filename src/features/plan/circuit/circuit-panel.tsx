@@ -2,12 +2,12 @@
 
 import { Repeat, Shuffle, Unlink } from 'lucide-react';
 import type { Book } from '@/drills';
-import { circuitLimits, type CircuitPart } from '@/core/planning/circuit/circuit';
-import { spreadOf } from '@/core/planning/circuit/circuit-time';
-import { groupOf } from '@/core/planning/circuit/rotation';
+import { circuitLimits, type CircuitPart } from '@/core/plan/circuit/circuit';
+import { spreadOf } from '@/core/plan/circuit/circuit-time';
+import { groupOf } from '@/core/plan/circuit/rotation';
 import { explainCircuitTime, explainSpread } from '@/core/explanations/circuit';
-import type { PlanTime } from '@/core/planning/plan-time';
-import { counted, inMinutes, percent } from '@/core/words';
+import type { PlanTime } from '@/core/plan/plan-time';
+import { counted, inMinutes, percent } from '@/core/base/words';
 import type { PlayerFacts } from '@/server/views/facts';
 import {
   addStation,

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { Book } from '@/drills';
-import { circuitLimits } from '@/core/planning/circuit/circuit';
+import { circuitLimits } from '@/core/plan/circuit/circuit';
 import { makeCircuit } from '@/session/circuits';
 import type { TimeSetting } from '@/session/fit-time';
 import { Button } from '@/ui/button';

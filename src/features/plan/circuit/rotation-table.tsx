@@ -1,5 +1,5 @@
-import type { CircuitShape } from '@/core/planning/circuit/circuit';
-import { roundsOf } from '@/core/planning/circuit/rotation';
+import type { CircuitShape } from '@/core/plan/circuit/circuit';
+import { roundsOf } from '@/core/plan/circuit/rotation';
 import { groupLetter } from '@/ui/circuit-names';
 
 interface Props {

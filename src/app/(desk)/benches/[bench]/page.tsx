@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { FeederBench } from '@/features/benches/feeder/feeder-bench';
-import { NetBench } from '@/features/benches/net/net-bench';
-import { RallyBench } from '@/features/benches/rally/rally-bench';
-import { TossBench } from '@/features/benches/toss/toss-bench';
-import { WallBench } from '@/features/benches/wall/wall-bench';
-import { pageContext } from '@/server/doors/door';
+import { FeederBench } from '@/features/calculators/feeder/feeder-bench';
+import { NetBench } from '@/features/calculators/net/net-bench';
+import { RallyBench } from '@/features/calculators/rally/rally-bench';
+import { TossBench } from '@/features/calculators/toss/toss-bench';
+import { WallBench } from '@/features/calculators/wall/wall-bench';
+import { pageContext } from '@/server/access/door';
 import { benchesView, rallyView } from '@/server/views/benches';
 
 export const metadata: Metadata = { title: 'Calculators' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { BoardPage } from '@/features/challenges/board';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { boardView } from '@/server/views/challenges';
 
 export const metadata: Metadata = { title: 'Challenge' };

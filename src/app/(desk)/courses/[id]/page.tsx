@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { CoursePage } from '@/features/courses/course';
-import { pageContext } from '@/server/doors/door';
+import { CoursePage } from '@/features/plan/course/course';
+import { pageContext } from '@/server/access/door';
 import { courseView } from '@/server/views/course';
 
 export const metadata: Metadata = { title: 'Course' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { DrillPage } from '@/features/drills/drill-page';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { drillView } from '@/server/views/drills';
 
 export const metadata: Metadata = { title: 'Drill' };

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { DrillEditor } from '@/features/drills/drill-editor';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 
 export const metadata: Metadata = { title: 'Write a drill' };
 

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { Composer } from '@/features/sequences/composer';
-import { pageContext } from '@/server/doors/door';
+import { Composer } from '@/features/drills/sequences/composer';
+import { pageContext } from '@/server/access/door';
 import { sequencesView } from '@/server/views/sequences';
 
 export const metadata: Metadata = { title: 'Shadow sequences' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { PlayerPage } from '@/features/player/player';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { PlayerPage } from '@/features/players/player';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { playerView } from '@/server/views/player';
 
 export const metadata: Metadata = { title: 'Player' };

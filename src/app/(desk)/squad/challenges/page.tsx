@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { ChallengesPage } from '@/features/challenges/challenges';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { challengesView } from '@/server/views/challenges';
 
 export const metadata: Metadata = { title: 'Challenges' };

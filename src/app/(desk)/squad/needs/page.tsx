@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
-import { NeedsPage } from '@/features/squad/needs/needs';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { NeedsPage } from '@/features/players/needs/needs';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { needsView } from '@/server/views/needs';
 
 export const metadata: Metadata = { title: 'Who needs you' };

@@ -1,7 +1,7 @@
 import { revalidatePath } from 'next/cache';
 import { bringClub, clubFile } from '@/server/challenges/club';
-import { throughRoute } from '@/server/doors/door';
-import { sayTaken } from '@/server/doors/say-taken';
+import { throughRoute } from '@/server/access/door';
+import { sayTaken } from '@/server/access/say-taken';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
 

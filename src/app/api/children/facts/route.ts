@@ -1,4 +1,4 @@
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { childFactsView } from '@/server/views/child-facts';
 
 /** What the session builder is told of children: `?players=` with their ids, one after the other. */

@@ -1,8 +1,8 @@
 import { createReadStream } from 'node:fs';
 import { Readable } from 'node:stream';
-import { sayTaken } from '@/server/doors/say-taken';
-import { throughRoute } from '@/server/doors/door';
-import { copyFile } from '@/server/copies';
+import { sayTaken } from '@/server/access/say-taken';
+import { throughRoute } from '@/server/access/door';
+import { copyFile } from '@/server/files/copies';
 
 /** A copy of the book, to take away. */
 export async function GET(_: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {

@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache';
-import { throughRoute } from '@/server/doors/door';
-import { sayTaken } from '@/server/doors/say-taken';
+import { throughRoute } from '@/server/access/door';
+import { sayTaken } from '@/server/access/say-taken';
 import { isTable, tableText } from '@/server/files/export-tables';
 import { isIncoming, lookAtTable, takeOverTable } from '@/server/files/import-tables';
 import { bodyLimits } from '@/server/http/body-limits';

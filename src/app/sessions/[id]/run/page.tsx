@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { InStep } from '@/features/doors/in-step';
-import { RunPage } from '@/features/run/run';
-import { whoseOf } from '@/server/actor';
-import { pageContext } from '@/server/doors/door';
+import { InStep } from '@/features/access/in-step';
+import { RunPage } from '@/features/court/run';
+import { whoseOf } from '@/server/base/actor';
+import { pageContext } from '@/server/access/door';
 import { removedForGood } from '@/server/views/removed';
 import { keptCourtPage } from '@/app/sessions/kept-court-page';
 

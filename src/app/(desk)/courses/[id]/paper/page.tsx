@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { CoursePaper } from '@/features/courses/course-paper';
-import { pageContext } from '@/server/doors/door';
+import { CoursePaper } from '@/features/plan/course/course-paper';
+import { pageContext } from '@/server/access/door';
 import { courseView } from '@/server/views/course';
 
 export const metadata: Metadata = { title: 'Course on paper' };

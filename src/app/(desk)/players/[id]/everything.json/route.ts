@@ -1,5 +1,5 @@
-import { sayTaken } from '@/server/doors/say-taken';
-import { throughRoute } from '@/server/doors/door';
+import { sayTaken } from '@/server/access/say-taken';
+import { throughRoute } from '@/server/access/door';
 import { everythingView } from '@/server/views/everything';
 
 /** Everything about one child as a file, for their family. */

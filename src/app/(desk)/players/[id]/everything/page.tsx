@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { Everything } from '@/features/player/everything';
-import { pageContext } from '@/server/doors/door';
+import { Everything } from '@/features/players/everything';
+import { pageContext } from '@/server/access/door';
 import { bookFor } from '@/server/readers/book';
 import { everythingView } from '@/server/views/everything';
 

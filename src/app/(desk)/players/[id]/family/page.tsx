@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { FamilyPage } from '@/features/player/family-page';
-import { pageContext } from '@/server/doors/door';
+import { FamilyPage } from '@/features/players/family-page';
+import { pageContext } from '@/server/access/door';
 import { familyView } from '@/server/views/family';
 
 export const metadata: Metadata = { title: 'For the family' };

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { ProgressPage } from '@/features/player/progress/progress';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { ProgressPage } from '@/features/players/progress/progress';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { progressView } from '@/server/views/progress';
 
 export const metadata: Metadata = { title: 'Progress' };

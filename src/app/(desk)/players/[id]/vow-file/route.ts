@@ -1,4 +1,4 @@
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { refusal } from '@/server/http/body';
 import { beginningNow, homeView } from '@/server/views/home';
 import { makeVowFile, signOfFile } from '@/server/vows/files';

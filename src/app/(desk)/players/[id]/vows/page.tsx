@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PlayerVowsPage } from '@/features/vows/player-vows';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { playerVowsView } from '@/server/views/vows';
 
 export const metadata: Metadata = { title: 'Vows' };

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { ClipPage } from '@/features/clip/clip-desk';
-import { pageContext } from '@/server/doors/door';
+import { ClipPage } from '@/features/video/clip-desk';
+import { pageContext } from '@/server/access/door';
 import { keptCourtPage } from '@/app/sessions/kept-court-page';
 
 export const metadata: Metadata = { title: 'Clip' };

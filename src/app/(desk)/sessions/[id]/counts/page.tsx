@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { CountsPage } from '@/features/run/counts';
-import { pageContext } from '@/server/doors/door';
+import { CountsPage } from '@/features/court/counts';
+import { pageContext } from '@/server/access/door';
 import { courtPage } from '@/server/views/court-page';
 import { pack } from '@/ui/packed';
 

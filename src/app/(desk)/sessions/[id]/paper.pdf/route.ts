@@ -1,11 +1,11 @@
-import { asFileName } from '@/core/text';
-import { allInLengths } from '@/core/units';
-import { paperDocument } from '@/features/paper/paper-doc';
-import { paperParts } from '@/features/paper/paper-parts';
-import { throughRoute } from '@/server/doors/door';
+import { asFileName } from '@/core/base/text';
+import { allInLengths } from '@/core/base/units';
+import { paperDocument } from '@/features/plan/paper/paper-doc';
+import { paperParts } from '@/features/plan/paper/paper-parts';
+import { throughRoute } from '@/server/access/door';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { inLine } from '@/server/http/in-line';
-import { pdfBytes } from '@/server/pdf';
+import { pdfBytes } from '@/server/files/pdf';
 import { bookFor } from '@/server/readers/book';
 import { sessionPlanView } from '@/server/views/session-plan';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { SessionPaper } from '@/features/paper/session-paper';
-import { pageContext } from '@/server/doors/door';
+import { SessionPaper } from '@/features/plan/paper/session-paper';
+import { pageContext } from '@/server/access/door';
 import { bookFor } from '@/server/readers/book';
 import { sessionPlanView } from '@/server/views/session-plan';
 

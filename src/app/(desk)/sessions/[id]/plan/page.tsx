@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { PlanPage } from '@/features/plan/plan';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
 import { sessionPlanView } from '@/server/views/session-plan';

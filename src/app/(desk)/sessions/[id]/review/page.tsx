@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { ReviewPage } from '@/features/review/review';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { ReviewPage } from '@/features/skill/review';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { houseView } from '@/server/views/house';
 import { pageHouse } from '@/server/views/page-house';
 import { sessionReviewView } from '@/server/views/session-review';

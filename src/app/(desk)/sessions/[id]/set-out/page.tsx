@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { SetOutPage } from '@/features/set-out/set-out';
-import { pageContext } from '@/server/doors/door';
-import { keptView } from '@/server/kept-views';
+import { SetOutPage } from '@/features/plan/floor-plan/set-out';
+import { pageContext } from '@/server/access/door';
+import { keptView } from '@/server/views/kept-views';
 import { sessionSetOutView } from '@/server/views/session-set-out';
 import { pack } from '@/ui/packed';
 

@@ -1,10 +1,10 @@
-import { allInLengths } from '@/core/units';
+import { allInLengths } from '@/core/base/units';
 import { cardDocument } from '@/features/vows/card-doc';
 import { cardSizes, type CardSize } from '@/features/vows/card-sheet';
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { inLine } from '@/server/http/in-line';
-import { pdfBytes } from '@/server/pdf';
+import { pdfBytes } from '@/server/files/pdf';
 import { cardView } from '@/server/views/vows';
 
 /** An address of a vow, as a card may carry it. */

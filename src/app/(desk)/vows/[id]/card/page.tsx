@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { CardPage } from '@/features/vows/card-page';
-import { allInLengths } from '@/core/units';
-import { pageContext } from '@/server/doors/door';
+import { allInLengths } from '@/core/base/units';
+import { pageContext } from '@/server/access/door';
 import { lengthsOfRequest } from '@/server/http/zone-cookie';
 import { cardView } from '@/server/views/vows';
 

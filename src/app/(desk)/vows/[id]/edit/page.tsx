@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { VowFormPage } from '@/features/vows/vow-form';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { vowFormView } from '@/server/views/vows';
 
 export const metadata: Metadata = { title: 'Change a vow' };

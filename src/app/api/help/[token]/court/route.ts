@@ -1,5 +1,5 @@
-import { throughLink } from '@/server/doors/door';
-import { linkTrouble } from '@/server/log/helper-links';
+import { throughLink } from '@/server/access/door';
+import { linkTrouble } from '@/server/court/helper-links';
 import { refusal } from '@/server/http/body';
 import { helperPage } from '@/server/views/court-page';
 

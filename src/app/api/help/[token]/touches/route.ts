@@ -1,11 +1,11 @@
-import { throughLink } from '@/server/doors/door';
-import { followSession } from '@/server/log/follow';
-import { ingestFromHelper } from '@/server/log/helper-ingest';
-import { linkState, linkTrouble } from '@/server/log/helper-links';
+import { throughLink } from '@/server/access/door';
+import { followSession } from '@/server/court/follow';
+import { ingestFromHelper } from '@/server/court/helper-ingest';
+import { linkState, linkTrouble } from '@/server/court/helper-links';
 import { forHelper } from '@/server/views/helper';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { badPlace, ingestAnswer, placeAsked } from '@/server/http/log-requests';
+import { badPlace, ingestAnswer, placeAsked } from '@/server/court/requests';
 
 interface Props {
   params: Promise<{ token: string }>;

@@ -1,4 +1,4 @@
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { refusal } from '@/server/http/body';
 import { courtPage } from '@/server/views/court-page';
 

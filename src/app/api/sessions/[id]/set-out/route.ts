@@ -1,4 +1,4 @@
-import { throughRoute } from '@/server/doors/door';
+import { throughRoute } from '@/server/access/door';
 import { sessionSetOutView } from '@/server/views/session-set-out';
 
 /** A session on the floor of its place, for the small plan on court. */

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { Certificate } from '@/features/challenges/certificate';
-import { pageContext } from '@/server/doors/door';
+import { pageContext } from '@/server/access/door';
 import { boardView } from '@/server/views/challenges';
 
 export const metadata: Metadata = { title: 'Certificate' };

@@ -1,3 +1,0 @@
-/* What a block sounds like, made of its clock: fetched once the court can count. */
-export { sequenceCues } from '@/core/calls/sequence-cues';
-export { soundTimeline } from '@/core/calls/timeline';

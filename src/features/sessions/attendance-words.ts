@@ -1,8 +1,0 @@
-import type { Attendance } from '@/core/attendance';
-
-export const attendanceWords: Readonly<Record<Attendance, string>> = {
-  here: 'here',
-  late: 'late',
-  left: 'left early',
-  absent: 'absent',
-};
