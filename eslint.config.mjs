@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import next from '@next/eslint-plugin-next';
 import { createTypeScriptImportResolver } from 'eslint-import-resolver-typescript';
 import { importX } from 'eslint-plugin-import-x';
@@ -34,7 +35,12 @@ zones.push(
   { target: './src/features', from: './src/server', except: ['./actions', './views'], message },
 );
 // Within the server: screens' views are made of readers, as use cases are, and no use case or reader knows a view.
-const useCases = ['challenges', 'courses', 'files', 'house', 'log', 'notes', 'sessions', 'squad', 'vows'];
+const useCases = readdirSync('./src/server', { withFileTypes: true })
+  .filter((one) => one.isDirectory())
+  .map((one) => one.name)
+  .filter(
+    (name) => !['access', 'actions', 'api', 'base', 'http', 'readers', 'testing', 'views'].includes(name),
+  );
 zones.push(
   ...[...useCases, 'readers'].map((room) => ({
     target: `./src/server/${room}`,

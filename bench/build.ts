@@ -2,8 +2,8 @@ import highsLoader from 'highs';
 import { asProgram } from '../src/core/plan/build/program';
 import { worthOf, brokenBy, type BuildAsk } from '../src/core/plan/build/model';
 import { buildQuickly, type Built } from '../src/core/plan/build/search';
-import { built, quickly } from '@/session/build/build';
-import { evenDials, prepare } from '@/session/build/options';
+import { built, quickly } from '../src/session/plan/build/build';
+import { evenDials, prepare } from '../src/session/plan/build/options';
 import { buildCase } from '@/demo/build-cases';
 import { median, report } from './lib/measure';
 

@@ -6,7 +6,7 @@ import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
 import { ulid } from 'ulid';
 import { openApp } from '../testing/browser/app';
-import { readBegun } from '@/session/begun';
+import { readBegun } from '../src/session/court/begun';
 import type { TouchEvent } from '../src/core/counting/event';
 import { seededRandom, wholeBetween } from '../src/core/base/random';
 import { backup } from '../src/data/backup';

@@ -1,8 +1,8 @@
 import { plainBook } from '@/drills';
-import { evaluatePlan, type CarefulPlayer, type PlanSetting } from '@/session/evaluate';
-import { atHand } from '@/drills/kit';
-import { newBlock } from '@/session/place-block';
-import type { PlanBlock, Records } from '@/session/plan';
+import { evaluatePlan, type CarefulPlayer, type PlanSetting } from '../src/session/plan/evaluate';
+import { atHand } from '../src/drills/base/kit';
+import { newBlock } from '../src/session/plan/place-block';
+import type { PlanBlock, Records } from '../src/session/base/plan';
 import { noLoadSum } from '@/core/dose/load';
 import type { Place } from '../src/core/venues/place';
 import { kit, places } from '@/demo/house';

@@ -3,12 +3,12 @@ import { gzipSync } from 'node:zlib';
 import { addLoads, noLoadSum } from '@/core/dose/load';
 import type { Booked } from '../src/core/vows/vow';
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
-import { timePlan } from '@/session/time-plan';
+import { blockOf } from '../src/session/base/plan';
+import { timePlan } from '../src/session/plan/time-plan';
 import { dayNumber, isoDay } from '../src/core/base/days';
-import { usualHome, type Home } from '@/session/vow/home';
-import { proposeVow, type VowSetting } from '@/session/vow/propose';
-import { usualDose, type Vow } from '@/session/vow/vow';
+import { usualHome, type Home } from '../src/session/vows/home';
+import { proposeVow, type VowSetting } from '../src/session/vows/propose';
+import { usualDose, type Vow } from '../src/session/vows/vow';
 import { demoServer } from './lib/demo-server';
 import { median, report } from './lib/measure';
 

@@ -1,8 +1,8 @@
 import { By, Key } from 'selenium-webdriver';
 import { doseInWords } from '@/core/dose/dose';
 import { plainBook } from '@/drills';
-import { ageBandOf } from '@/drills/age-band';
-import { goalsOf } from '@/session/goals';
+import { ageBandOf } from '../src/drills/base/age-band';
+import { goalsOf } from '../src/session/base/goals';
 import { openApp, type App } from '../testing/browser/app';
 import { openBrowser, type Browser } from '../testing/browser/browser';
 import { Page } from '../testing/browser/page';

@@ -1,5 +1,5 @@
 import { plainBook } from '@/drills';
-import { ageBandOf } from '@/drills/age-band';
+import { ageBandOf } from '../src/drills/base/age-band';
 import { openApp, type App } from '../testing/browser/app';
 import { axeViolations } from '../testing/browser/axe';
 import { openBrowser, type Browser } from '../testing/browser/browser';

@@ -1,5 +1,5 @@
 import { catalogue } from '@/drills';
-import { families, sports } from '@/drills/types';
+import { families, sports } from '../src/drills/base/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import { bundleOf } from '../src/server/drills/drill-file';
 

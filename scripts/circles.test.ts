@@ -33,6 +33,26 @@ test('no files import each other in a circle, not even as types', () => {
   expect(found).toEqual([]);
 });
 
+/** The folder of a topic in its layer: "core/plan"; what lies in the layer itself is one more. */
+const folderOf = (file: string): string => {
+  const parts = path.relative(root, file).split(path.sep);
+  return parts.length <= 2 ? parts[0]! : parts.slice(0, 2).join('/');
+};
+
+test('no folders of topics import each other in a circle, not even as types', () => {
+  const folders = new Map<string, Set<string>>();
+  for (const [file, asked] of importsOfSource()) {
+    // Tests look from outside.
+    if (/\.test\.tsx?$|\/testing\//.test(file)) continue;
+    const from = folderOf(file);
+    const to = folders.get(from) ?? new Set<string>();
+    folders.set(from, to);
+    for (const one of asked) if (folderOf(one) !== from) to.add(folderOf(one));
+  }
+  expect(folders.size).toBeGreaterThan(60);
+  expect(circles(new Map([...folders].map(([from, to]) => [from, [...to]])))).toEqual([]);
+});
+
 test('a circle is found, with what hangs on it left out', () => {
   const imports: Imports = new Map([
     ['a', ['b', 'd']],

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '../../src/session/base/plan';
 import type { Outcome } from '../../src/core/base/outcome';
 import { openDatabase } from '../../src/data/client';
 import type { Database } from '../../src/data/database';

@@ -9,10 +9,10 @@ import { gainsOver } from '../../src/core/skill/testing/score';
 import { squad } from '../../src/demo/people';
 import { dropChance, playBlock } from '../../src/demo/player-log';
 import { catalogue } from '../../src/drills/catalogue';
-import type { Step } from '../../src/drills/types';
-import { ageBandOf } from '../../src/drills/age-band';
+import type { Step } from '../../src/drills/base/types';
+import { ageBandOf } from '../../src/drills/base/age-band';
 import { boxSeconds } from '../../src/core/dose/facts';
-import { mostEach, usualLevel } from '../../src/session/levels';
+import { mostEach, usualLevel } from '../../src/session/skill/levels';
 
 export interface Season {
   readonly kind: Kind;

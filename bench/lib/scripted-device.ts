@@ -1,4 +1,4 @@
-import { begunOf } from '@/session/begun';
+import { begunOf } from '../../src/session/court/begun';
 import { plainBook } from '@/drills';
 import type { EventKind, TouchEvent } from '../../src/core/counting/event';
 import { askAt, followSession, type News } from '../../src/court/follow-session';

@@ -2,12 +2,12 @@ import { measures } from '../../src/core/counting/measure';
 import { doseInWords } from '../../src/core/dose/dose';
 import { breathlessShare, scaled } from '../../src/core/dose/scale';
 import type { Book } from '../../src/drills';
-import { changes, takenBy } from '../../src/drills/changes';
-import { ageBands, type AgeBand, type Drill, type Step } from '../../src/drills/types';
-import { courtPhases } from '../../src/session/court-clock';
-import { goalsOf, markFor } from '../../src/session/goals';
-import { blockOf, workOf } from '../../src/session/plan';
-import { timePlan } from '../../src/session/time-plan';
+import { changes, takenBy } from '../../src/drills/base/changes';
+import { ageBands, type AgeBand, type Drill, type Step } from '../../src/drills/base/types';
+import { courtPhases } from '../../src/session/court/court-clock';
+import { goalsOf, markFor } from '../../src/session/base/goals';
+import { blockOf, workOf } from '../../src/session/base/plan';
+import { timePlan } from '../../src/session/plan/time-plan';
 
 /** One step at one age under one change, with what is wrong about it. */
 export interface GoalCase {

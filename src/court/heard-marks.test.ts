@@ -5,7 +5,7 @@ import type { HeardRow } from '@/core/sound/count/rows';
 import type { Heard } from '@/core/sound/hearing';
 import { catalogue } from '@/drills/catalogue';
 import { evennessCm } from '@/core/sound/count/evenness';
-import type { Step } from '@/drills/types';
+import type { Step } from '@/drills/base/types';
 import * as heardIn from './heard-marks';
 import { keptAs, longestRow } from './heard-marks';
 import { triesAtHome } from './tries-at-home';

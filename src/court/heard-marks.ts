@@ -5,7 +5,7 @@ import { catchGrades } from '@/core/sound/count/catches';
 import type { HeardRows } from '@/core/sound/count/rows';
 import type { HowMany } from '@/core/sound/how-many';
 import type { Heard } from '@/core/sound/hearing';
-import type { HeardStep } from '@/session/hearing';
+import type { HeardStep } from '@/session/court/hearing';
 import type { NewEvent } from './run-log';
 
 /** One mark of what was heard, before it is known which try it belongs to. */

@@ -3,11 +3,11 @@ import { seededRandom, wholeBetween } from '@/core/base/random';
 import { surenesses } from '@/core/skill/transfer';
 import { kit, places } from './house';
 import { plainBook } from '@/drills';
-import { kitAtHand } from '@/drills/kit';
+import { kitAtHand } from '@/drills/base/kit';
 import type { Place } from '@/core/venues/place';
-import type { PlanSetting } from '@/session/evaluate';
-import type { StandsOn } from '@/session/place-block';
-import type { ChildFacts } from '@/session/build/needs';
+import type { PlanSetting } from '@/session/plan/evaluate';
+import type { StandsOn } from '@/session/plan/place-block';
+import type { ChildFacts } from '@/session/plan/build/needs';
 
 /** A session to build for made-up children in a place of the demo. */
 export interface BuildCase {

@@ -16,7 +16,7 @@ import {
   oddsWords,
   rowsInWords,
   transferWords,
-} from '@/session/progress-words';
+} from '@/session/skill/progress-words';
 import { demoScratch } from './testing/demo-scratch';
 
 /* Judgement on five weeks of the demo: what screens say, and that they say the same. */

@@ -1,11 +1,11 @@
 import { monotonicFactory } from 'ulid';
 import type { Book } from '@/drills';
-import { beginBlock, writeBegun } from '@/session/begun';
-import type { HeldAt } from '@/session/held';
-import type { Drill } from '@/drills/types';
-import { doneTogether } from '@/session/together';
-import { newBlock } from '@/session/place-block';
-import { workOf, type PlanBlock } from '@/session/plan';
+import { beginBlock, writeBegun } from '@/session/court/begun';
+import type { HeldAt } from '@/session/base/held';
+import type { Drill } from '@/drills/base/types';
+import { doneTogether } from '@/session/plan/together';
+import { newBlock } from '@/session/plan/place-block';
+import { workOf, type PlanBlock } from '@/session/base/plan';
 import { maxBatch } from '@/core/counting/check';
 import type { RemarkKind, TouchEvent } from '@/core/counting/event';
 import { normal, seededRandom, type Random } from '@/core/base/random';

@@ -1,10 +1,10 @@
-import type { Step, Zone } from '@/drills/types';
+import type { Step, Zone } from '@/drills/base/types';
 import type { EventKind } from '@/core/counting/event';
 import { partInText } from '@/core/counting/weakest-part';
 import { growingSum, routineStretches, stretchesARound, type Dose, type RoutineDose } from '@/core/dose/dose';
 import { normal, wholeBetween, type Random } from '@/core/base/random';
-import { usualTouchS } from '@/session/pace';
-import { triesOf } from '@/session/together';
+import { usualTouchS } from '@/session/base/pace';
+import { triesOf } from '@/session/plan/together';
 import type { Character } from './people';
 
 /** One mark an invented player makes: seconds from the block's start. */

@@ -6,8 +6,8 @@ import {
   type Answers,
   type SchoolChoice,
   type SchoolQuestion,
-} from './schools';
-import type { Drill, Step } from './types';
+} from './base/schools';
+import type { Drill, Step } from './base/types';
 
 /** What a house adds to the catalogue: its own drills, and the schools its coaches chose. */
 export interface BookContents {

@@ -3,14 +3,14 @@ import { doseTime } from '@/core/dose/time';
 import { routineStretches } from '@/core/dose/dose';
 import { clapRate, tossForClaps } from '@/core/ballistics/tap/toss';
 import { callSets } from '@/core/counting/call-sets';
-import { goalsOf, markFor } from '@/session/goals';
-import { alone, paceOn } from '@/session/pace';
+import { goalsOf, markFor } from '@/session/base/goals';
+import { alone, paceOn } from '@/session/base/pace';
 import { catalogue } from '.';
 import before from './testing/ids-before.json';
-import { findCard } from './cards';
-import { schoolQuestions } from './school-words';
-import { questionsOf, underSchools, type Answers } from './schools';
-import { ageBands, checkpointQuestions } from './types';
+import { findCard } from './base/cards';
+import { schoolQuestions } from './base/school-words';
+import { questionsOf, underSchools, type Answers } from './base/schools';
+import { ageBands, checkpointQuestions } from './base/types';
 
 /*
  * The rules the catalogue is written under, each as a test. They are common practice of the trade unless a comment says

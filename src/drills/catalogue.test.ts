@@ -7,13 +7,13 @@ import { kit, places } from '@/demo/house';
 import { dosesOf, drillSchema } from '@/schemas/drill';
 import { check } from '@/schemas/check';
 import { catalogue, neighbourStep, stepAfter } from '.';
-import { ageBandOf } from './age-band';
-import { cards, findCard } from './cards';
-import { goalsOf } from '@/session/goals';
-import { atHand, isKitThing } from './kit';
-import { alone, paceOn } from '@/session/pace';
+import { ageBandOf } from './base/age-band';
+import { cards, findCard } from './base/cards';
+import { goalsOf } from '@/session/base/goals';
+import { atHand, isKitThing } from './base/kit';
+import { alone, paceOn } from '@/session/base/pace';
 import { readingGrade } from './testing/reading';
-import { ageBands, families, sports, type AgeBand, type Drill } from './types';
+import { ageBands, families, sports, type AgeBand, type Drill } from './base/types';
 
 const steps = catalogue.flatMap((drill) =>
   drill.steps.map((step) => ({ drill, step, name: `${drill.id}/${step.id}` })),

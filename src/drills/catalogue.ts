@@ -6,7 +6,7 @@ import { serveBase } from './families/serve-base';
 import { stroke } from './families/stroke';
 import { touch } from './families/touch';
 import { wall } from './families/wall';
-import type { Drill } from './types';
+import type { Drill } from './base/types';
 
 /** Every drill, in the order of the families. */
 export const catalogue: readonly Drill[] = [

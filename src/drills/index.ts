@@ -1,4 +1,4 @@
 export { catalogue } from './catalogue';
 export { bookOf } from './book-of';
 export { makeBook, plainBook, plainContents, type Book, type BookContents } from './book';
-export { neighbourStep, stepAfter } from './ladder';
+export { neighbourStep, stepAfter } from './base/ladder';

@@ -1,5 +1,5 @@
 import { array, object, string } from 'yup';
-import { readBegun } from '@/session/begun';
+import { readBegun } from '@/session/court/begun';
 import { ruleOf, type EventKind } from '@/core/counting/event';
 import { eventProblem } from '@/core/counting/check';
 import { hazards, surfaces } from '@/core/venues/place';

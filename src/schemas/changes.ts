@@ -1,5 +1,5 @@
 import { array, string } from 'yup';
-import { findChange } from '@/drills/changes';
+import { findChange } from '@/drills/base/changes';
 
 /** Spices and easings by name, as they can be put on a block. */
 export const changesSchema = array()

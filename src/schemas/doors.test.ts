@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Schema } from 'yup';
 import { plainBook, catalogue } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '@/session/base/plan';
 import { eventWith } from '@/core/counting/testing/event';
 import { check } from './check';
 import { decisionsSchema } from './decision';

@@ -1,9 +1,9 @@
 import { fitKeys } from '@/core/players/fit';
 import Ajv from 'ajv/dist/2020';
 import { catalogue } from '@/drills';
-import { cards } from '@/drills/cards';
-import { kitThings } from '@/drills/kit';
-import * as types from '@/drills/types';
+import { cards } from '@/drills/base/cards';
+import { kitThings } from '@/drills/base/kit';
+import * as types from '@/drills/base/types';
 import { measures } from '@/core/counting/measure';
 import { doseFields } from '@/core/dose/limits';
 import published from '../../docs/catalogue.schema.json';

@@ -1,7 +1,7 @@
 import { fitKeys } from '@/core/players/fit';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
-import { findCard } from '@/drills/cards';
-import { isKitThing } from '@/drills/kit';
+import { findCard } from '@/drills/base/cards';
+import { isKitThing } from '@/drills/base/kit';
 import {
   ageBands,
   bounceRules,
@@ -22,7 +22,7 @@ import {
   stances,
   warmths,
   type Drill,
-} from '@/drills/types';
+} from '@/drills/base/types';
 import { shots, wallLimits } from '@/core/ballistics/wall/setup';
 import { callSetNames } from '@/core/counting/call-sets';
 import { callPaces } from '@/core/court/calls/schedule';

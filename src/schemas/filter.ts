@@ -1,6 +1,6 @@
 import { object, string } from 'yup';
 import { noFilter, type Filter } from '@/core/base/filter';
-import { sports } from '@/drills/types';
+import { sports } from '@/drills/base/types';
 
 const schema = object({
   place: string().trim().max(80).default(''),

@@ -1,5 +1,5 @@
 import { array, boolean, number, object, string } from 'yup';
-import type { LaneMove } from '@/session/moved-lanes';
+import type { LaneMove } from '@/session/plan/moved-lanes';
 
 const metres = (name: string) =>
   number()

@@ -1,5 +1,5 @@
 import { array, lazy, mixed, number, object, string, type InferType } from 'yup';
-import { isKitThing } from '@/drills/kit';
+import { isKitThing } from '@/drills/base/kit';
 import { hazards, surfaces, thingKinds, type FloorThing } from '@/core/venues/place';
 import { thingProblem } from '@/core/venues/things';
 

@@ -1,5 +1,5 @@
 import { boolean, number, object, string, type InferType } from 'yup';
-import { sports } from '@/drills/types';
+import { sports } from '@/drills/base/types';
 
 export const hands = ['right', 'left'] as const;
 export const stages = ['red', 'orange', 'green', 'yellow'] as const;

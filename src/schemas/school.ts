@@ -1,6 +1,6 @@
 import { number, object, string, type InferType } from 'yup';
-import { schoolQuestions } from '@/drills/school-words';
-import { questions, scopes } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/base/school-words';
+import { questions, scopes } from '@/drills/base/schools';
 import { fitKeys, fitLimits } from '@/core/players/fit';
 import { ownOf } from '@/core/base/own';
 

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { mostWeeks } from '@/core/plan/weekly';
 import type { Book } from '@/drills';
-import type { PlanBlock } from '@/session/plan';
+import type { PlanBlock } from '@/session/base/plan';
 import type { Dose } from '@/core/dose/dose';
 import { slotsOf, type CircuitPart } from '@/core/plan/circuit/circuit';
 import { circuitProblem } from '@/core/plan/circuit/groups';

@@ -1,9 +1,9 @@
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup';
-import { isKitThing } from '@/drills/kit';
+import { isKitThing } from '@/drills/base/kit';
 import { surfaces } from '@/core/venues/place';
 import { homeMinutes } from '@/core/care/limits';
 import type { VowAim } from '@/core/vows/vow';
-import { mostParts } from '@/session/vow/vow';
+import { mostParts } from '@/session/vows/vow';
 import { daySchema } from './day';
 import { doseSchema } from './dose';
 

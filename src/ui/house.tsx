@@ -2,7 +2,7 @@
 
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { bookOf, plainContents, type Book, type BookContents } from '@/drills/book-of';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 
 /** What this house has of its own, that any screen may need. */
 export interface House {

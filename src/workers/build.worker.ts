@@ -1,6 +1,6 @@
 import { worthOf, type BuildAsk } from '@/core/plan/build/model';
 import { asProgram } from '@/core/plan/build/program';
-import { answerBuild, type BuildJob, type BuildNews, type Solver } from '@/session/build/job';
+import { answerBuild, type BuildJob, type BuildNews, type Solver } from '@/session/plan/build/job';
 import type { Highs } from 'highs';
 
 /** What the worker says. */

@@ -1,6 +1,6 @@
 import { monotonicFactory } from 'ulid';
 import { plainBook } from '../../src/drills';
-import { ageBandOf } from '../../src/drills/age-band';
+import { ageBandOf } from '../../src/drills/base/age-band';
 import type { App } from './app';
 import { patienceMs, type Page } from './page';
 

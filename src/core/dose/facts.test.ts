@@ -1,13 +1,13 @@
 import { plainBook } from '@/drills';
 
-import { triesOf } from '@/session/together';
-import { doneTogether } from '@/session/together';
+import { triesOf } from '@/session/plan/together';
+import { doneTogether } from '@/session/plan/together';
 import { doseWork } from './time';
 import { attemptsIn, boxSeconds, fixedTries, roundsOf, triesARound } from './facts';
 import type { Dose } from './dose';
 import { scaled } from './scale';
-import { changes } from '@/drills/changes';
-import { doneShare } from '@/session/vow/done-share';
+import { changes } from '@/drills/base/changes';
+import { doneShare } from '@/session/vows/done-share';
 import { triesInAll } from '../counting/limits';
 
 const all = plainBook.drills.flatMap((drill) =>

@@ -33,7 +33,7 @@ export const vow = sqliteTable(
     playerId: text('player_id')
       .notNull()
       .references(() => player.id),
-    /** Its parts, what it is for and how it grows, as JSON; checked on the way in (see session/vow). */
+    /** Its parts, what it is for and how it grows, as JSON; checked on the way in (see session/vows). */
     promise: text('promise').notNull(),
     /** Its first and its last local day. */
     fromDay: text('from_day').notNull(),

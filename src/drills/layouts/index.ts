@@ -1,5 +1,5 @@
 import type { Layout } from '@/core/movement/layout';
-import type { Drill } from '../types';
+import type { Drill } from '../base/types';
 import { feetLayouts } from './feet';
 import { gameLayouts } from './games';
 import { handLayouts } from './hands';

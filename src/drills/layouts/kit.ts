@@ -1,7 +1,7 @@
 import { fitOf, type Child, type FitOverrides } from '@/core/players/fit';
 import type { Layout } from '@/core/movement/layout';
 import type { Room } from '@/core/movement/shapes';
-import type { Step } from '../types';
+import type { Step } from '../base/types';
 
 /** What of a child a layout is made to: metres. */
 export interface LayoutChild {

@@ -2,7 +2,7 @@ import { distance, isInside } from '@/core/geometry/points';
 import { lapOf } from '@/core/movement/course';
 import { pointsOf, tapedOf } from '@/core/movement/layout';
 import { plainBook } from '../book';
-import type { Drill, Step } from '../types';
+import type { Drill, Step } from '../base/types';
 import { layoutChild, layoutOf, layouts, type LayoutChild } from '.';
 
 const childOf = (age: number): LayoutChild =>

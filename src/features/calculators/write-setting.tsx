@@ -3,12 +3,12 @@
 import { PencilLine } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState } from 'react';
-import { settingFits } from '@/session/pace';
+import { settingFits } from '@/session/base/pace';
 import type { BlockSetting } from '@/core/calculators/setting';
 import { settingInWords } from '@/core/calculators/setting-words';
 import { writeSettingAction } from '@/server/actions';
 import type { Dose } from '@/core/dose/dose';
-import type { Sport, Step } from '@/drills/types';
+import type { Sport, Step } from '@/drills/base/types';
 import type { BenchesView } from '@/server/views/benches';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';

@@ -1,7 +1,7 @@
 import type { ChallengeKind } from '@/core/challenges/challenge';
 import { counted, inThousands } from '@/core/base/words';
 import type { ChallengeFacts } from '@/server/views/challenges';
-import type { AgeRule } from '@/session/challenge-rules';
+import type { AgeRule } from '@/session/challenges/challenge-rules';
 import { shortDay } from '@/ui/dates';
 
 /** The kinds of challenge, as a coach calls them. */

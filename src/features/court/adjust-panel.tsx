@@ -3,9 +3,9 @@
 import { ArrowDownRight, ArrowUpRight, Wind } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { findChange, takenBy } from '@/drills/changes';
-import { stepBeside } from '@/session/on-court';
-import { predictabilities, type Step } from '@/drills/types';
+import { findChange, takenBy } from '@/drills/base/changes';
+import { stepBeside } from '@/session/court/on-court';
+import { predictabilities, type Step } from '@/drills/base/types';
 import { asPlanned, changesUnder, conditionsNow } from '@/core/counting/conditions';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -1,5 +1,5 @@
 import type { Book } from '@/drills';
-import { asBegun, beginBlock, begunOf, underOf, writeBegun, type Begun } from '@/session/begun';
+import { asBegun, beginBlock, begunOf, underOf, writeBegun, type Begun } from '@/session/court/begun';
 import type { TouchEvent } from '@/core/counting/event';
 import type { Where } from '@/court/held-back';
 import type { RunBlock } from '@/server/views/session-run';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { besideText, lastBeside } from '@/core/counting/beside';
 import type { TouchEvent } from '@/core/counting/event';
-import type { Beside } from '@/drills/types';
+import type { Beside } from '@/drills/base/types';
 import { Chip } from './chip';
 
 interface Props {

@@ -2,9 +2,9 @@
 
 import { HeartPulse } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { shortened } from '@/session/on-court';
-import { evaluatePlan } from '@/session/evaluate';
-import { kitAtHand } from '@/drills/kit';
+import { shortened } from '@/session/court/on-court';
+import { evaluatePlan } from '@/session/plan/evaluate';
+import { kitAtHand } from '@/drills/base/kit';
 import { deferral, type Warning } from '@/core/care/care';
 import { tally } from '@/core/counting/tally';
 import { blockClock } from '@/core/court/block-clock';

@@ -1,4 +1,4 @@
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import type { Conditions } from '@/core/counting/conditions';
 
 /** What differs from the plan, in a few words; empty when nothing does. */

@@ -11,12 +11,12 @@ import {
   type ComponentType,
   type ReactNode,
 } from 'react';
-import type { Step } from '@/drills/types';
+import type { Step } from '@/drills/base/types';
 import { better, numberInWords, reaches, type Measure } from '@/core/counting/measure';
 import type { CountKind, TouchEvent } from '@/core/counting/event';
 import { summaryOf, tally, type Tally } from '@/core/counting/tally';
 import { doneInWords, triesSoFar } from '@/core/counting/limits';
-import type { LimitsUnder } from '@/session/limits';
+import type { LimitsUnder } from '@/session/court/limits';
 import type { Dose } from '@/core/dose/dose';
 import { roundWords as wordsOfRound } from '@/core/court/sides';
 import { growingRoundAt, roundNow } from '@/core/court/round';

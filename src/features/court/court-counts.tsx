@@ -1,6 +1,6 @@
 'use client';
 
-import { doneTogether } from '@/session/together';
+import { doneTogether } from '@/session/plan/together';
 import { usePart } from '@/ui/use-part';
 import type { RunLog } from '@/court/run-log';
 import { CourtGrid, type EarOffer } from './court-grid';

@@ -1,8 +1,8 @@
 import type { Book } from '@/drills';
 import { matesOf } from '@/core/plan/circuit/circuit';
-import { kitAtHand } from '@/drills/kit';
+import { kitAtHand } from '@/drills/base/kit';
 import type { SessionRunView } from '@/server/views/session-run';
-import { whatIsLeft, type WhatIsLeft } from '@/session/what-is-left';
+import { whatIsLeft, type WhatIsLeft } from '@/session/court/what-is-left';
 
 /** What is left by a key of `use-late.ts`: the running block's id, then `id:share` of every block to come. */
 export function leftBy(view: SessionRunView, book: Book, key: string): WhatIsLeft {

@@ -3,7 +3,7 @@
 import { DoorOpen, Film, Ruler } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState } from 'react';
-import { callsOf, feedsOf, sequenceOf } from '@/session/sound';
+import { callsOf, feedsOf, sequenceOf } from '@/session/base/sound';
 import { seedOf } from '@/core/base/fingerprint';
 import type { Phase } from '@/core/court/phases';
 import type { SessionRunView } from '@/server/views/session-run';

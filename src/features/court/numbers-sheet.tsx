@@ -14,7 +14,7 @@ import { Chip } from './chip';
 import type { RunLog } from '@/court/run-log';
 import type { CourtPlayer } from './court-view';
 import { doseInWords } from '@/core/dose/dose';
-import type { AimFrom } from '@/session/goals';
+import type { AimFrom } from '@/session/base/goals';
 import type { BlockRun, PlayerNow } from './use-block';
 
 export interface NumbersSheetProps {

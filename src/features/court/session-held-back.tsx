@@ -1,6 +1,6 @@
 'use client';
 
-import { workOf } from '@/session/plan';
+import { workOf } from '@/session/base/plan';
 import { attach, discard, fitsMeasure, groupsOf, keepAsNote, type HeldGroup } from '@/court/settle-held-back';
 import type { RunBlock } from '@/server/views/session-run';
 import { usePageBook } from '@/ui/house';

@@ -1,4 +1,4 @@
-import type { Step, Zone } from '@/drills/types';
+import type { Step, Zone } from '@/drills/base/types';
 import { cx } from '@/ui/class-names';
 import { PressZone } from './press-zone';
 

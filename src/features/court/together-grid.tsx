@@ -2,7 +2,7 @@
 
 import { Check, Undo2, Users } from 'lucide-react';
 import { liveEvents } from '@/core/counting/live';
-import { triesOf } from '@/session/together';
+import { triesOf } from '@/session/plan/together';
 import { buttonClass } from '@/ui/button';
 import { cx } from '@/ui/class-names';
 import type { RunLog } from '@/court/run-log';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { CountKind } from '@/core/counting/event';
-import { mostTyped } from '@/session/limits';
+import { mostTyped } from '@/session/court/limits';
 import { CountPad } from './count-pad';
 import type { CourtPlayer } from './court-view';
 import type { BlockRun } from './use-block';

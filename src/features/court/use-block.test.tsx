@@ -8,7 +8,7 @@ import { RunLog } from '@/court/run-log';
 import { memoryStore } from '@/court/testing/memory-store';
 import { plainBook } from '@/drills';
 import { plainContents } from '@/drills/book-of';
-import { newBlock } from '@/session/place-block';
+import { newBlock } from '@/session/plan/place-block';
 import { HouseProvider } from '@/ui/house';
 import { plainSettings } from './court-settings';
 import type { CourtView } from './court-view';

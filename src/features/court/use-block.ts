@@ -2,14 +2,14 @@
 
 import { useCallback, useMemo } from 'react';
 import type { Book } from '@/drills';
-import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session/court-clock';
-import { limitsOnCourt, type LimitsUnder } from '@/session/limits';
-import { goalsOf, type Goals } from '@/session/goals';
-import { ageIn } from '@/session/held';
-import { workOnCourt, type CourtWork } from '@/session/on-court';
+import { circuitPhases, courtPhases, overVisits, stationPhases } from '@/session/court/court-clock';
+import { limitsOnCourt, type LimitsUnder } from '@/session/court/limits';
+import { goalsOf, type Goals } from '@/session/base/goals';
+import { ageIn } from '@/session/base/held';
+import { workOnCourt, type CourtWork } from '@/session/court/on-court';
 import { strokesInRound } from '@/core/calculators/setting';
-import { callsOf, feedsOf, sequenceOf, usualTempo } from '@/session/sound';
-import type { Drill, Step } from '@/drills/types';
+import { callsOf, feedsOf, sequenceOf, usualTempo } from '@/session/base/sound';
+import type { Drill, Step } from '@/drills/base/types';
 import { beatLimits } from '@/core/court/calls/beat';
 import { callAt } from '@/core/court/calls/call-at';
 import type { Cue } from '@/core/court/calls/timeline';

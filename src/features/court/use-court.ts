@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { begunOf } from '@/session/begun';
+import { begunOf } from '@/session/court/begun';
 import { mostAheadMs } from '@/core/counting/check';
 import type { TouchEvent } from '@/core/counting/event';
 import { SteadyClock } from '@/core/court/steady-clock';

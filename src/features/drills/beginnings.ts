@@ -1,4 +1,4 @@
-import { ageBands, type AgeBand } from '@/drills/types';
+import { ageBands, type AgeBand } from '@/drills/base/types';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose } from '@/core/dose/dose';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { cards, type Card } from '@/drills/cards';
+import { cards, type Card } from '@/drills/base/cards';
 import { originInWords } from '@/core/base/origin';
 import { buttonClass } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';

@@ -1,5 +1,5 @@
-import type { Drill, Step } from '@/drills/types';
-import { ageBands } from '@/drills/types';
+import type { Drill, Step } from '@/drills/base/types';
+import { ageBands } from '@/drills/base/types';
 import type { Measure } from '@/core/counting/measure';
 import type { Dose, DoseKind, RoutinePart } from '@/core/dose/dose';
 import { doseFields } from '@/core/dose/limits';

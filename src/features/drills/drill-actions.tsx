@@ -2,7 +2,7 @@
 
 import { CalendarPlus, Download, Pencil, Shuffle, Trash2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import { addToSessionAction, removeDrillAction } from '@/server/actions';
 import type { DrillView } from '@/server/views/drills';
 import { ask, problemsText } from '@/ui/ask';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Link } from '@/ui/link';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import { useHouse } from '@/ui/house';
 import { catalogue } from '@/drills';
 import { DrillForm } from './drill-form';

@@ -18,7 +18,7 @@ import {
   sports,
   stances,
   type Drill,
-} from '@/drills/types';
+} from '@/drills/base/types';
 import type { Problem } from '@/core/base/outcome';
 import { saveDrillAction } from '@/server/actions';
 import { check } from '@/schemas/check';

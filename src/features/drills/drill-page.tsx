@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import { findCard } from '@/drills/cards';
-import { kitAtHand } from '@/drills/kit';
-import type { Drill } from '@/drills/types';
+import { findCard } from '@/drills/base/cards';
+import { kitAtHand } from '@/drills/base/kit';
+import type { Drill } from '@/drills/base/types';
 import { deferral } from '@/core/care/care';
 import { originInWords } from '@/core/base/origin';
 import { fitsHere } from '@/core/venues/fits';

@@ -1,6 +1,6 @@
 import { Link } from '@/ui/link';
-import { usualS } from '@/session/find';
-import type { Drill } from '@/drills/types';
+import { usualS } from '@/session/drills/find';
+import type { Drill } from '@/drills/base/types';
 import type { Fit } from '@/core/venues/fits';
 import { FitLine } from '@/ui/fit-line';
 import { Stairs } from '@/ui/stairs';

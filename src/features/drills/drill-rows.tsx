@@ -1,8 +1,8 @@
 'use client';
 
 import { useFieldArray, type UseFormReturn } from 'react-hook-form';
-import { kitThings } from '@/drills/kit';
-import { kitPers } from '@/drills/types';
+import { kitThings } from '@/drills/base/kit';
+import { kitPers } from '@/drills/base/types';
 import type { Draft } from './draft';
 import { Cell, Rows } from './rows';
 

@@ -3,10 +3,10 @@
 import { Download, FilePlus2, Footprints } from 'lucide-react';
 import { useSearchParams } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
-import { anything, findDrills, type Wanted } from '@/session/find';
+import { anything, findDrills, type Wanted } from '@/session/drills/find';
 import { addressOf, lookedFor, usualGroup } from './wanted-in-address';
-import { kitAtHand } from '@/drills/kit';
-import { families, focuses, sports, type Drill } from '@/drills/types';
+import { kitAtHand } from '@/drills/base/kit';
+import { families, focuses, sports, type Drill } from '@/drills/base/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import { fitsHere } from '@/core/venues/fits';
 import { counted } from '@/core/base/words';

@@ -4,7 +4,7 @@ import { inMetres } from '@/core/explanations/wall';
 import { heightOf } from '@/core/players/growth';
 import { counted } from '@/core/base/words';
 import { knownSequences } from '@/drills/sequences';
-import type { Step } from '@/drills/types';
+import type { Step } from '@/drills/base/types';
 import type { PlayerFacts } from '@/server/views/facts';
 
 /** Clear height above the top of a toss, metres: ours. */

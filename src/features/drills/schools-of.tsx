@@ -1,8 +1,8 @@
 'use client';
 
-import { schoolQuestions } from '@/drills/school-words';
-import { questionsOf, type SchoolQuestion } from '@/drills/schools';
-import type { Drill } from '@/drills/types';
+import { schoolQuestions } from '@/drills/base/school-words';
+import { questionsOf, type SchoolQuestion } from '@/drills/base/schools';
+import type { Drill } from '@/drills/base/types';
 import { chooseSchoolAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
 import { useWholeBook } from '@/ui/whole-book';

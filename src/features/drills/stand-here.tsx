@@ -1,7 +1,7 @@
 'use client';
 
 import { Footprints } from 'lucide-react';
-import type { Drill, Step } from '@/drills/types';
+import type { Drill, Step } from '@/drills/base/types';
 import { placePlayerAction } from '@/server/actions';
 import type { PlayerFacts } from '@/server/views/facts';
 import type { DrillView } from '@/server/views/drills';

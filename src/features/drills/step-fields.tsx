@@ -2,7 +2,7 @@
 
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import type { UseFormReturn } from 'react-hook-form';
-import { ageBands } from '@/drills/types';
+import { ageBands } from '@/drills/base/types';
 import { measures, type Measure } from '@/core/counting/measure';
 import type { DoseKind } from '@/core/dose/dose';
 import { doseFields } from '@/core/dose/limits';

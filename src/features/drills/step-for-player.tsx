@@ -1,10 +1,10 @@
 'use client';
 
-import { ageBandOf } from '@/drills/age-band';
-import { goalsOf, markFor } from '@/session/goals';
-import { alone, paceOn, rateOn } from '@/session/pace';
-import { recordOf } from '@/session/plan';
-import { ageBands, type AgeBand, type Drill, type Step } from '@/drills/types';
+import { ageBandOf } from '@/drills/base/age-band';
+import { goalsOf, markFor } from '@/session/base/goals';
+import { alone, paceOn, rateOn } from '@/session/base/pace';
+import { recordOf } from '@/session/base/plan';
+import { ageBands, type AgeBand, type Drill, type Step } from '@/drills/base/types';
 import { numberInWords, resultInWords } from '@/core/counting/measure';
 import { doseInWords } from '@/core/dose/dose';
 import { loadOf } from '@/core/dose/load';

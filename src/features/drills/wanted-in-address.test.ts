@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { families, focuses, sports } from '@/drills/types';
+import { families, focuses, sports } from '@/drills/base/types';
 import { addressOf, lookedFor, usualGroup } from './wanted-in-address';
 
 const asked = (query: string) => lookedFor(new URLSearchParams(query));

@@ -1,6 +1,6 @@
 import { measures, type Measure } from '@/core/counting/measure';
-import { families, focuses, sports } from '@/drills/types';
-import type { Wanted } from '@/session/find';
+import { families, focuses, sports } from '@/drills/base/types';
+import type { Wanted } from '@/session/drills/find';
 
 /** What the list of drills is narrowed to, as it stands in the address. */
 export interface Looked {

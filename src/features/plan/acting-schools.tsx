@@ -1,7 +1,7 @@
 import type { Book } from '@/drills';
-import { schoolQuestions } from '@/drills/school-words';
-import { questionsOf } from '@/drills/schools';
-import type { Drill } from '@/drills/types';
+import { schoolQuestions } from '@/drills/base/school-words';
+import { questionsOf } from '@/drills/base/schools';
+import type { Drill } from '@/drills/base/types';
 
 /** The schools that act on a block otherwise than by default, and what decides a drop or a bounce. */
 export function ActingSchools({ book, drill }: { book: Book; drill: Drill }) {

@@ -1,7 +1,7 @@
 'use client';
 
-import { findChange } from '@/drills/changes';
-import type { Change, Drill } from '@/drills/types';
+import { findChange } from '@/drills/base/changes';
+import type { Change, Drill } from '@/drills/base/types';
 import { cx } from '@/ui/class-names';
 
 interface Props {

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Book } from '@/drills';
-import { workOf, type PlanBlock } from '@/session/plan';
+import { workOf, type PlanBlock } from '@/session/base/plan';
 import type { PlanTime } from '@/core/plan/plan-time';
 import { inHalfMinutes, inMinutes } from '@/core/base/words';
 import type { PlayerFacts } from '@/server/views/facts';

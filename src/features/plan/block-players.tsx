@@ -2,9 +2,9 @@
 
 import { Link } from '@/ui/link';
 import type { Book } from '@/drills';
-import { goalsOf, type Goals } from '@/session/goals';
-import { ageIn } from '@/session/held';
-import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/plan';
+import { goalsOf, type Goals } from '@/session/base/goals';
+import { ageIn } from '@/session/base/held';
+import { sameShape, workOf, type OwnWork, type PlanBlock } from '@/session/base/plan';
 import { amountLimits, amountOf } from '@/core/dose/amount';
 import { resultInWords, type Measure } from '@/core/counting/measure';
 import type { DosePart } from '@/core/explanations/dose';

@@ -3,9 +3,9 @@
 import { Plus } from 'lucide-react';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import type { Book } from '@/drills';
-import { matches } from '@/session/find';
-import { kitAtHand } from '@/drills/kit';
-import { families, sports, type Sport } from '@/drills/types';
+import { matches } from '@/session/drills/find';
+import { kitAtHand } from '@/drills/base/kit';
+import { families, sports, type Sport } from '@/drills/base/types';
 import { fitsHere, type Fit } from '@/core/venues/fits';
 import { counted } from '@/core/base/words';
 import type { SessionPlanView } from '@/server/views/session-plan';

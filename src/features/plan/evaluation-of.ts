@@ -1,11 +1,11 @@
 import { noLoadSum } from '@/core/dose/load';
 import type { Book } from '@/drills';
-import { kitAtHand } from '@/drills/kit';
+import { kitAtHand } from '@/drills/base/kit';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { evaluatePlan, type CarefulPlayer, type Evaluation } from '@/session/evaluate';
-import type { TimeSetting } from '@/session/fit-time';
-import type { PlanBlock } from '@/session/plan';
-import type { Ground } from '@/session/time-plan';
+import { evaluatePlan, type CarefulPlayer, type Evaluation } from '@/session/plan/evaluate';
+import type { TimeSetting } from '@/session/plan/fit-time';
+import type { PlanBlock } from '@/session/base/plan';
+import type { Ground } from '@/session/plan/time-plan';
 import type { PlanDoc } from './plan-store';
 
 const nothingBefore = { weekLoad: noLoadSum, dayLoad: noLoadSum, lastDone: {} };

@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { fitToBooking, type FitHow, type TimeSetting } from '@/session/fit-time';
-import type { Evaluation } from '@/session/evaluate';
-import type { PlanBlock } from '@/session/plan';
+import { fitToBooking, type FitHow, type TimeSetting } from '@/session/plan/fit-time';
+import type { Evaluation } from '@/session/plan/evaluate';
+import type { PlanBlock } from '@/session/base/plan';
 import { counted, inHalfMinutes, inMinutes } from '@/core/base/words';
 import { Button } from '@/ui/button';
 

@@ -5,7 +5,7 @@ import { NoteList } from '@/features/notes/note-list';
 import { WriteNote } from '@/features/notes/write-note';
 import type { Book } from '@/drills';
 import { recapInWords, recapQuestions } from '@/core/base/recap';
-import type { PlanBlock } from '@/session/plan';
+import type { PlanBlock } from '@/session/base/plan';
 import { planNotesAction } from '@/server/actions';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { shortDay } from '@/ui/dates';

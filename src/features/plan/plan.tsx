@@ -44,7 +44,7 @@ import {
   setStep,
   toggleChange,
   togglePlayer,
-} from '@/session/edits';
+} from '@/session/plan/edits';
 import { TypingProvider } from '@/ui/typing';
 import { placeName, viewOn } from './in-view';
 import { LeftOver } from './left-over';
@@ -54,8 +54,8 @@ import { PlanMenu } from './plan-menu';
 import { PlanNotes } from './plan-notes';
 import { PlanRoom } from './plan-room';
 import { Retest } from './retest';
-import { toLength } from '@/session/fit-time';
-import { sportsPlayed, strangersIn } from '@/session/sport';
+import { toLength } from '@/session/plan/fit-time';
+import { sportsPlayed, strangersIn } from '@/session/plan/sport';
 import { useEvaluation, useKnows } from './use-evaluation';
 import type { PlanDoc } from './plan-store';
 import { PlanTape } from './plan-tape';

@@ -6,8 +6,8 @@ import type { Book } from '@/drills';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { Button } from '@/ui/button';
 import { shortDay } from '@/ui/dates';
-import { addRetest, type Knows } from '@/session/edits';
-import { retestOf } from '@/session/retest';
+import { addRetest, type Knows } from '@/session/plan/edits';
+import { retestOf } from '@/session/skill/retest';
 import type { PlanStore } from './plan-store';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { Link } from '@/ui/link';
-import { settingFits, takesSequence } from '@/session/pace';
-import type { PlanBlock } from '@/session/plan';
-import type { Drill, Step } from '@/drills/types';
+import { settingFits, takesSequence } from '@/session/base/pace';
+import type { PlanBlock } from '@/session/base/plan';
+import type { Drill, Step } from '@/drills/base/types';
 import { settingInWords } from '@/core/calculators/setting-words';
 import { Button } from '@/ui/button';
 import { Said } from '@/ui/units';

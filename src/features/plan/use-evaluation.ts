@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { Book } from '@/drills';
-import type { Evaluation } from '@/session/evaluate';
+import type { Evaluation } from '@/session/plan/evaluate';
 import type { SessionPlanView } from '@/server/views/session-plan';
 import { evaluationOf } from './evaluation-of';
-import type { Knows } from '@/session/edits';
+import type { Knows } from '@/session/plan/edits';
 import type { PlanDoc } from './plan-store';
 
 /** What edits need to know, for as long as the view and the book stay the same. */

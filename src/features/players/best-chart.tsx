@@ -2,9 +2,9 @@
 
 import { curveStepAfter, line, scaleLinear, scaleUtc } from 'd3';
 import { useMemo, useState, type PointerEvent } from 'react';
-import { ageBandOf } from '@/drills/age-band';
-import type { Step } from '@/drills/types';
-import { markFor } from '@/session/goals';
+import { ageBandOf } from '@/drills/base/age-band';
+import type { Step } from '@/drills/base/types';
+import { markFor } from '@/session/base/goals';
 import { better, numberInWords, resultInWords } from '@/core/counting/measure';
 import type { ChartAttempt } from '@/server/views/player';
 import { useWholeBook } from '@/ui/whole-book';

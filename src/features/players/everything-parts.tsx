@@ -5,7 +5,7 @@ import type { Book } from '@/drills';
 import { attendanceWords } from '@/features/plan/sessions/attendance-words';
 import { playerFieldNames, playerFields, type PlayerFieldName } from '@/schemas/player-fields';
 import type { Everything as All } from '@/server/views/everything';
-import { plainDose } from '@/session/vow/card';
+import { plainDose } from '@/session/vows/card';
 import { dayAt, shortDay } from '@/ui/dates';
 import { Said } from '@/ui/units';
 

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { resultInWords } from '@/core/counting/measure';
 import { counted, inThousands } from '@/core/base/words';
 import { PrintButton } from '@/features/plan/paper/print-button';
-import type { Family } from '@/drills/types';
+import type { Family } from '@/drills/base/types';
 import type { FamilyView } from '@/server/views/family';
 import { ButtonLink } from '@/ui/button-link';
 import { longDay } from '@/ui/dates';

@@ -6,7 +6,7 @@ import { useForm } from 'react-hook-form';
 import { savePlayerAction } from '@/server/actions';
 import { hands, playerSchema, stages, type PlayerForm } from '@/schemas/player';
 import { emptyPlayer as empty, fieldLabel, playerFields } from '@/schemas/player-fields';
-import { sports } from '@/drills/types';
+import { sports } from '@/drills/base/types';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ErrorNote, Field } from '@/ui/field';

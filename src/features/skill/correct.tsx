@@ -3,8 +3,8 @@
 import { PencilLine } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import type { Book } from '@/drills';
-import { changes as allChanges } from '@/drills/changes';
-import { sameShape, workOf } from '@/session/plan';
+import { changes as allChanges } from '@/drills/base/changes';
+import { sameShape, workOf } from '@/session/base/plan';
 import type { Problem } from '@/core/base/outcome';
 import { correctBlockAction, correctDayAction, undoCorrectionAction } from '@/server/actions';
 import type { PlayerFacts } from '@/server/views/facts';

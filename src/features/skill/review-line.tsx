@@ -3,11 +3,11 @@
 import { Trophy } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useState } from 'react';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import { marksInWords, measures, numberInWords, resultInWords, type Measure } from '@/core/counting/measure';
 import { explainBest, explainRate, explainTarget, explainTouches } from '@/core/explanations/results';
 import { counted } from '@/core/base/words';
-import type { DecidedOn } from '@/session/evidence';
+import type { DecidedOn } from '@/session/skill/evidence';
 import type { Verdict } from '@/core/skill/next-target';
 import { verdicts, type DecisionForm } from '@/schemas/decision';
 import type { PlayerFacts } from '@/server/views/facts';

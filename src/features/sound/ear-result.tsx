@@ -6,7 +6,7 @@ import type { Conditions } from '@/core/sound/conditions';
 import type { Heard } from '@/core/sound/hearing';
 import { howManyInWords } from '@/core/sound/how-many';
 import { Button } from '@/ui/button';
-import type { HeardStep } from '@/session/hearing';
+import type { HeardStep } from '@/session/court/hearing';
 import { heardInWords, leftOutInWords, leftOutOf } from './heard-words';
 import { TouchLine } from './touch-line';
 

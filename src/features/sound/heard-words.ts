@@ -4,7 +4,7 @@ import { howManyInWords } from '@/core/sound/how-many';
 import { longestRow } from '@/court/heard-marks';
 import { measures } from '@/core/counting/measure';
 import { counted } from '@/core/base/words';
-import type { HeardStep } from '@/session/hearing';
+import type { HeardStep } from '@/session/court/hearing';
 
 /** "47, perhaps 45 to 48", or what was heard toss by toss and catch by catch. */
 export function heardInWords(heard: Heard, step: HeardStep): string {

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { kitThings } from '@/drills/kit';
+import { kitThings } from '@/drills/base/kit';
 import { saveKitAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
 import { Sheet } from '@/ui/page-head';

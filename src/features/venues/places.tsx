@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { kitAtHand } from '@/drills/kit';
+import { kitAtHand } from '@/drills/base/kit';
 import { fitsHere } from '@/core/venues/fits';
 import { removePlaceAction } from '@/server/actions';
 import type { KnownPlace } from '@/server/views/facts';

@@ -8,7 +8,7 @@ import { liveEvents } from '@/core/counting/live';
 import { clipOrigin } from '@/core/counting/origin';
 import { tally } from '@/core/counting/tally';
 import type { RunBlock, SessionRunView } from '@/server/views/session-run';
-import { hearingOf } from '@/session/hearing';
+import { hearingOf } from '@/session/court/hearing';
 import { Button } from '@/ui/button';
 import { ErrorNote } from '@/ui/error-note';
 import { PageHead, Sheet } from '@/ui/page-head';

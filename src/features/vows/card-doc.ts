@@ -1,6 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { shortDay } from '@/core/base/day-words';
-import type { Card, CardPart } from '@/session/vow/card';
+import type { Card, CardPart } from '@/session/vows/card';
 import { ruled } from '@/formats/pdf-data';
 import { mostBoxes, type CardSize } from './card-sheet';
 import { qrOf } from './qr';

@@ -1,5 +1,5 @@
 import { shortDay } from '@/core/base/day-words';
-import type { Card, CardPart } from '@/session/vow/card';
+import type { Card, CardPart } from '@/session/vows/card';
 import { cx } from '@/ui/class-names';
 import { Stairs } from '@/ui/stairs';
 import { qrOf } from './qr';

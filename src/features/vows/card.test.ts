@@ -1,8 +1,8 @@
 import jsQR from 'jsqr';
 import { plainBook } from '@/drills';
 import { pdfBytes } from '@/server/files/pdf';
-import { cardOf } from '@/session/vow/card';
-import { usualDose } from '@/session/vow/vow';
+import { cardOf } from '@/session/vows/card';
+import { usualDose } from '@/session/vows/vow';
 import { cardDocument } from './card-doc';
 import { cardSizes } from './card-sheet';
 import { pdfPages, pdfPicture, pdfSize } from '../../../testing/pdf-picture';

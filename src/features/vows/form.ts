@@ -1,6 +1,6 @@
 import type { previewVowAction } from '@/server/actions/vows';
-import { usualDose, type Vow, type VowPart } from '@/session/vow/vow';
-import type { Drill, Step } from '@/drills/types';
+import { usualDose, type Vow, type VowPart } from '@/session/vows/vow';
+import type { Drill, Step } from '@/drills/base/types';
 
 /** What is on the form. */
 export type Form = Vow & { readonly fromDay: string; readonly untilDay: string };

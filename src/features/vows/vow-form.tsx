@@ -9,7 +9,7 @@ import { changeVowAction, makeVowAction, previewVowAction } from '@/server/actio
 import type { VowFormView } from '@/server/views/vows';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
-import { hearsVow } from '@/session/vow/ears';
+import { hearsVow } from '@/session/vows/ears';
 import { ButtonLink } from '@/ui/button-link';
 import { ErrorNote } from '@/ui/field';
 import { PageHead, Sheet } from '@/ui/page-head';

@@ -1,6 +1,6 @@
 import { randomBytes, scrypt, timingSafeEqual, type ScryptOptions } from 'node:crypto';
 import { done, refused, type Outcome } from '@/core/base/outcome';
-import { Line } from '../http/line';
+import { Line } from '../base/line';
 import { oneInProcess } from '../base/one';
 
 /**

@@ -32,14 +32,7 @@ import { patternsView, type Pattern } from '../readers/patterns';
 import { addNote, answerRecap, removeNote } from '../notes/notes';
 import { makeHelperLink, withdrawHelperLinks } from '../court/helper-links';
 import { followedBy, sessionsDecided } from '../plan/course/replan';
-import {
-  createSession,
-  finishSession,
-  loadPlan,
-  removeSession,
-  runToday,
-  savePlan,
-} from '../plan/sessions';
+import { createSession, finishSession, loadPlan, removeSession, runToday, savePlan } from '../plan/sessions';
 import type { PlanForm } from '@/schemas/session';
 import { eraseForGood, type Erased } from '../players/erase';
 import { removePlayer, savePlayer } from '../players/squad';

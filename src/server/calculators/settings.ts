@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import { settingFits } from '@/session/pace';
+import { settingFits } from '@/session/base/pace';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { Dose } from '@/core/dose/dose';
 import type { BlockSetting } from '@/core/calculators/setting';

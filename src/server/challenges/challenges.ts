@@ -14,7 +14,7 @@ import { getPlayers } from '@/data/squad';
 import { write } from '@/data/write';
 import { challengeResultSchema, challengeSchema } from '@/schemas/challenge';
 import { check } from '@/schemas/check';
-import { dayOf, levelOn } from '@/session/judging';
+import { dayOf, levelOn } from '@/session/skill/judging';
 import { signatureOf } from '../base/actor';
 import type { Context } from '../base/context';
 import { dayAfter, recentSince } from '../base/days';

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { writeBegun } from '@/session/begun';
+import { writeBegun } from '@/session/court/begun';
 import type { TouchEvent } from '@/core/counting/event';
 import type { Database, Executor } from '@/data/database';
 import { factOf, giveFact } from '@/data/facts';

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { besideText } from '@/core/counting/beside';
 import { plainBook } from '@/drills';
-import { beginBlock, underOf, writeBegun } from '@/session/begun';
+import { beginBlock, underOf, writeBegun } from '@/session/court/begun';
 import type { EventKind, TouchEvent } from '@/core/counting/event';
 import { attemptsOfBlocks } from '@/data/log';
 import { decide } from '../plan/decisions';

@@ -1,8 +1,8 @@
-import { begunOf, isRecord, readBegun, underOf, type Begun } from '@/session/begun';
+import { begunOf, isRecord, readBegun, underOf, type Begun } from '@/session/court/begun';
 import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { groupBy } from '@/core/base/group-by';
 import { done, type Outcome } from '@/core/base/outcome';
-import { hasLimits, strangeCounts } from '@/session/rebuild';
+import { hasLimits, strangeCounts } from '@/session/court/rebuild';
 import type { Executor } from '@/data/database';
 import {
   appendEvents,

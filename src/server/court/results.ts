@@ -1,4 +1,4 @@
-import { attemptsOf } from '@/session/rebuild';
+import { attemptsOf } from '@/session/court/rebuild';
 import { groupBy } from '@/core/base/group-by';
 import type { Database, Executor } from '@/data/database';
 import { clearStale, eventsOfBlocks, replaceAttempts, staleBlocks, type AttemptRow } from '@/data/log';

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
-import { makeCircuit } from '@/session/circuits';
-import { blockOf } from '@/session/plan';
-import { openGround } from '@/session/time-plan';
+import { makeCircuit } from '@/session/plan/circuits';
+import { blockOf } from '@/session/base/plan';
+import { openGround } from '@/session/plan/time-plan';
 import { ingestFromHelper } from './helper-ingest';
 import { linkState, makeHelperLink, withdrawHelperLinks } from './helper-links';
 import { createSession, savePlan } from '../plan/sessions';

@@ -1,5 +1,5 @@
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '@/session/base/plan';
 import type { BlockSetting, WallSetting } from '@/core/calculators/setting';
 import { removeFeeder, saveFeeder, writeSetting } from '../calculators/settings';
 import { ingestTouches } from '../court/ingest';

@@ -1,6 +1,6 @@
 import { catalogue } from '@/drills';
 import { bookContents } from '../readers/book';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import { bundleFormat, bundleVersion } from '@/schemas/drill';
 import type { Context } from '../base/context';
 

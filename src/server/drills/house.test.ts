@@ -4,7 +4,15 @@ import { careHistory } from '../readers/care-history';
 import { addToSession } from '../plan/add-to-session';
 import { bundleOf, drillFile } from './drill-file';
 import { groundOf } from '../readers/ground';
-import { chooseSchool, overruleFit, removeDrill, removePlace, saveDrill, saveKit, savePlace } from '../venues/house';
+import {
+  chooseSchool,
+  overruleFit,
+  removeDrill,
+  removePlace,
+  saveDrill,
+  saveKit,
+  savePlace,
+} from '../venues/house';
 import { importDrills } from './import-drills';
 import { ingestTouches } from '../court/ingest';
 import { decide } from '../plan/decisions';

@@ -1,5 +1,5 @@
 import { catalogue } from '@/drills';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import { done, refused, type Outcome, type Problem } from '@/core/base/outcome';
 import { putOwnDrill, setOwnDrillRemoved } from '@/data/house';
 import { write } from '@/data/write';

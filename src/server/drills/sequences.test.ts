@@ -1,5 +1,5 @@
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '@/session/base/plan';
 import type { SequenceSetting } from '@/core/calculators/setting';
 import { oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { loadPlan, savePlan } from '../plan/sessions';

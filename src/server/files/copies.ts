@@ -10,7 +10,7 @@ import { dailyCopy } from '@/data/daily-copy';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { Context } from '../base/context';
 import { doing } from '../access/doing';
-import { whenTurnComes } from '../http/in-line';
+import { whenTurnComes } from '../base/turns';
 import { now, serverZone } from '../base/zone';
 
 /** The book is looked after so often, and for the first time a little after the start, milliseconds. Ours. */

@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import { newBlock } from '@/session/place-block';
+import { newBlock } from '@/session/plan/place-block';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import { getPlayers, placesOf } from '@/data/squad';
 import { bookContents } from '../readers/book';

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { calendarOf } from '@/formats/calendar';
 import { vowCalendarOf } from '@/formats/vow-calendar';
 import { rests } from '@/core/vows/keeping';
-import { plainDose } from '@/session/vow/card';
+import { plainDose } from '@/session/vows/card';
 import { dayNumber } from '@/core/base/days';
 import { getPlayer } from '@/data/squad';
 import { allVowsOfPlayer } from '@/data/vows';

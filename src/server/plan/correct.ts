@@ -1,7 +1,7 @@
-import { writeBegun } from '@/session/begun';
+import { writeBegun } from '@/session/court/begun';
 import type { Book } from '@/drills';
-import { sameShape } from '@/session/plan';
-import type { WholeRecord } from '@/session/rebuild';
+import { sameShape } from '@/session/base/plan';
+import type { WholeRecord } from '@/session/court/rebuild';
 import type { TouchEvent } from '@/core/counting/event';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { Executor } from '@/data/database';

@@ -1,4 +1,4 @@
-import { decidedOn, writeEvidence } from '@/session/evidence';
+import { decidedOn, writeEvidence } from '@/session/skill/evidence';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import { getSession } from '@/data/session';
 import { getPlayers, putDecisions, putPlaces, type DecisionRow, type LadderPlaceRow } from '@/data/squad';

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { asBegun, type Begun } from '@/session/begun';
-import type { PlanBlock } from '@/session/plan';
+import { asBegun, type Begun } from '@/session/court/begun';
+import type { PlanBlock } from '@/session/base/plan';
 import { refused, type Outcome } from '@/core/base/outcome';
 import type { SessionRow } from '@/data/session';
 

@@ -1,11 +1,11 @@
 import { sql } from 'drizzle-orm';
-import { beginBlock, writeBegun } from '@/session/begun';
-import { markFor } from '@/session/goals';
-import { ageIn } from '@/session/held';
-import { workOf } from '@/session/plan';
-import { ageBandOf } from '@/drills/age-band';
+import { beginBlock, writeBegun } from '@/session/court/begun';
+import { markFor } from '@/session/base/goals';
+import { ageIn } from '@/session/base/held';
+import { workOf } from '@/session/base/plan';
+import { ageBandOf } from '@/drills/base/age-band';
 import { makeBook, plainBook } from '@/drills';
-import type { Drill } from '@/drills/types';
+import type { Drill } from '@/drills/base/types';
 import type { TouchEvent } from '@/core/counting/event';
 import { completeRecords, upgradeRecords } from '../court/complete-records';
 import { ingestTouches } from '../court/ingest';

@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import { togglePlayer } from '@/session/edits';
+import { togglePlayer } from '@/session/plan/edits';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import { setAttendance } from '@/data/session';
 import { getPlayers, placesOf } from '@/data/squad';

@@ -1,7 +1,7 @@
 import type { Book } from '@/drills';
-import { blockAgain } from '@/session/again';
-import { settled } from '@/session/settled';
-import type { PlanBlock } from '@/session/plan';
+import { blockAgain } from '@/session/plan/again';
+import { settled } from '@/session/plan/settled';
+import type { PlanBlock } from '@/session/base/plan';
 import type { Executor } from '@/data/database';
 import { placesOf } from '@/data/squad';
 import type { Context } from '../base/context';

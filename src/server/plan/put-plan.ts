@@ -1,5 +1,5 @@
 import type { Book } from '@/drills';
-import { workOf, type PlanBlock } from '@/session/plan';
+import { workOf, type PlanBlock } from '@/session/base/plan';
 import type { Executor } from '@/data/database';
 import { putBlockPlayers, putBlocks } from '@/data/session';
 

@@ -1,7 +1,7 @@
 import { makeBook } from '@/drills';
-import { settled } from '@/session/settled';
-import { asBegun } from '@/session/begun';
-import type { PlanBlock } from '@/session/plan';
+import { settled } from '@/session/plan/settled';
+import { asBegun } from '@/session/court/begun';
+import type { PlanBlock } from '@/session/base/plan';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { Executor } from '@/data/database';
 import {

@@ -1,5 +1,5 @@
-import { markFor } from '@/session/goals';
-import { ageBandOf } from '@/drills/age-band';
+import { markFor } from '@/session/base/goals';
+import { ageBandOf } from '@/drills/base/age-band';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import { deletePlace, getPlayer, placesOf, putPlaces } from '@/data/squad';
 import { write } from '@/data/write';

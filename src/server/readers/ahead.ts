@@ -1,6 +1,6 @@
 import { playersOfSessions, sessionsBetween } from '@/data/session';
 import type { Executor } from '@/data/database';
-import { horizonDays } from '@/session/progress';
+import { horizonDays } from '@/session/skill/progress';
 import { dayNumber } from '@/core/base/days';
 import { dayAfter } from '../base/days';
 import { plannedBlocks } from './blocks';

@@ -1,5 +1,5 @@
-import { asBegun, begunOf, type Begun } from '@/session/begun';
-import type { PlanBlock } from '@/session/plan';
+import { asBegun, begunOf, type Begun } from '@/session/court/begun';
+import type { PlanBlock } from '@/session/base/plan';
 import { isCircuit, type CircuitPart } from '@/core/plan/circuit/circuit';
 import type { BlockSetting } from '@/core/calculators/setting';
 import type { Dose } from '@/core/dose/dose';

@@ -1,7 +1,7 @@
 import { besideText } from '@/core/counting/beside';
 import { makeBook, type Book, type BookContents } from '@/drills';
-import type { SchoolChoice } from '@/drills/schools';
-import type { Drill } from '@/drills/types';
+import type { SchoolChoice } from '@/drills/base/schools';
+import type { Drill } from '@/drills/base/types';
 import type { Executor } from '@/data/database';
 import { ownDrills, schoolChoices } from '@/data/house';
 

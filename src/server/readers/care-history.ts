@@ -1,7 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns';
 import type { Book } from '@/drills';
-import { limitKey } from '@/session/evaluate';
-import { timePlan } from '@/session/time-plan';
+import { limitKey } from '@/session/plan/evaluate';
+import { timePlan } from '@/session/plan/time-plan';
 import type { CarePlayer } from '@/core/care/care';
 import { addLoads, loadOf, noLoadSum, type LoadSum } from '@/core/dose/load';
 import type { Executor } from '@/data/database';

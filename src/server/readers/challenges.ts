@@ -8,11 +8,11 @@ import {
   type ChallengeRow,
 } from '@/data/challenges';
 import type { Book } from '@/drills';
-import type { BounceRule } from '@/drills/types';
-import { ageBandOf } from '@/drills/age-band';
-import { rulesByAge, type AgeRule } from '@/session/challenge-rules';
+import type { BounceRule } from '@/drills/base/types';
+import { ageBandOf } from '@/drills/base/age-band';
+import { rulesByAge, type AgeRule } from '@/session/challenges/challenge-rules';
 import { dayNumber } from '@/core/base/days';
-import { goalOf } from '@/session/levels';
+import { goalOf } from '@/session/skill/levels';
 import type { Context } from '../base/context';
 import { bookFor } from './book';
 

@@ -1,8 +1,8 @@
 import { dayNumber } from '@/core/base/days';
 import { fociOf } from '@/data/ledger';
 import { getPlayers } from '@/data/squad';
-import type { ChildFacts } from '@/session/build/needs';
-import { transferOf } from '@/session/transfer';
+import type { ChildFacts } from '@/session/plan/build/needs';
+import { transferOf } from '@/session/skill/transfer';
 import type { Context } from '../base/context';
 import { bookFor } from './book';
 import { playerFacts } from './player-facts';

@@ -1,5 +1,5 @@
-import { kitAtHand } from '@/drills/kit';
-import type { Ground } from '@/session/time-plan';
+import { kitAtHand } from '@/drills/base/kit';
+import type { Ground } from '@/session/plan/time-plan';
 import type { Executor } from '@/data/database';
 import { kitCounts, listPlaces } from '@/data/places';
 import { knownPlace } from './known-place';

@@ -1,7 +1,7 @@
-import { beginBlock, shapeOf } from '@/session/begun';
-import { heldUnder } from '@/session/held';
-import { comeTo, timePlan } from '@/session/time-plan';
-import type { WholeRecord } from '@/session/rebuild';
+import { beginBlock, shapeOf } from '@/session/court/begun';
+import { heldUnder } from '@/session/base/held';
+import { comeTo, timePlan } from '@/session/plan/time-plan';
+import type { WholeRecord } from '@/session/court/rebuild';
 import type { Executor } from '@/data/database';
 import { getSession, playersOfSessions, type SessionRow } from '@/data/session';
 import { getPlayers, type PlayerWithFocus } from '@/data/squad';

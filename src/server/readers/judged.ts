@@ -1,9 +1,9 @@
 import type { Book } from '@/drills';
-import { ageIn } from '@/session/held';
-import { markFor } from '@/session/goals';
-import { ageBandOf } from '@/drills/age-band';
-import { workOnCourt } from '@/session/on-court';
-import type { PlanBlock, PlanPlayer, Work } from '@/session/plan';
+import { ageIn } from '@/session/base/held';
+import { markFor } from '@/session/base/goals';
+import { ageBandOf } from '@/drills/base/age-band';
+import { workOnCourt } from '@/session/court/on-court';
+import type { PlanBlock, PlanPlayer, Work } from '@/session/base/plan';
 import { asPlanned } from '@/core/counting/conditions';
 import { measures } from '@/core/counting/measure';
 import type { JudgedStep } from '@/data/results';

@@ -1,5 +1,5 @@
 import { makeBook } from '@/drills';
-import { blockOf, type PlanBlock } from '@/session/plan';
+import { blockOf, type PlanBlock } from '@/session/base/plan';
 import { refused } from '@/core/base/outcome';
 import type { Executor } from '@/data/database';
 import { listPatterns, type PatternRow } from '@/data/patterns';

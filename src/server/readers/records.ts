@@ -1,5 +1,5 @@
 import type { Book } from '@/drills';
-import { workOf, type PlanBlock, type Records } from '@/session/plan';
+import { workOf, type PlanBlock, type Records } from '@/session/base/plan';
 import type { Executor } from '@/data/database';
 import { recordsSince } from '@/data/results';
 import { recentSince } from '../base/days';

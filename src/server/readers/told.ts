@@ -2,7 +2,7 @@ import { withAmount } from '@/core/dose/amount';
 import type { Dose } from '@/core/dose/dose';
 import type { Executor } from '@/data/database';
 import { toldSince } from '@/data/taps';
-import type { ToldOfStep } from '@/session/honesty';
+import type { ToldOfStep } from '@/session/skill/honesty';
 
 /** Counts told and typed in since a day, each with the dose and the age it was counted under. */
 export async function countsTold(

@@ -1,7 +1,7 @@
 import type { Book } from '@/drills';
 import type { Executor } from '@/data/database';
 import { homesOf, runningVows } from '@/data/vows';
-import { notAtHome, usualHome } from '@/session/vow/home';
+import { notAtHome, usualHome } from '@/session/vows/home';
 import { readHome, readVow } from './vows';
 
 /** A step a player could promise after a session. */

@@ -14,12 +14,12 @@ import {
   type VowDayRow,
   type VowRow,
 } from '@/data/vows';
-import { type PlanPlayer, type Records } from '@/session/plan';
+import { type PlanPlayer, type Records } from '@/session/base/plan';
 import { dayNumber, isoDay } from '@/core/base/days';
-import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
-import { usualHome, type Home } from '@/session/vow/home';
-import { dayCost, type Vow } from '@/session/vow/vow';
-import { titleOfParts } from '@/session/vow/words';
+import { dayShare, doneShare, doseOn } from '@/session/vows/done-share';
+import { usualHome, type Home } from '@/session/vows/home';
+import { dayCost, type Vow } from '@/session/vows/vow';
+import { titleOfParts } from '@/session/vows/words';
 import type { Surface } from '@/core/venues/place';
 
 /** A vow as it is kept, with what it says read. */

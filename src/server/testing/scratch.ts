@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { monotonicFactory } from 'ulid';
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '@/session/base/plan';
 import type { CountKind, EventKind, TouchEvent } from '@/core/counting/event';
 import type { Outcome } from '@/core/base/outcome';
 import { seededRandom } from '@/core/base/random';

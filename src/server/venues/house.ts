@@ -1,6 +1,6 @@
 import { catalogue } from '@/drills';
-import { sameShape } from '@/session/plan';
-import type { Drill } from '@/drills/types';
+import { sameShape } from '@/session/base/plan';
+import type { Drill } from '@/drills/base/types';
 import { done, refused, type Outcome } from '@/core/base/outcome';
 import type { Executor } from '@/data/database';
 import {

@@ -2,7 +2,7 @@ import type { BallKind } from '@/core/ballistics/balls';
 import { groupBy } from '@/core/base/group-by';
 import type { FitOverrides } from '@/core/players/fit';
 import type { BlockSetting, WallSetting } from '@/core/calculators/setting';
-import type { Sport } from '@/drills/types';
+import type { Sport } from '@/drills/base/types';
 import { listFeeders } from '@/data/feeders';
 import { takenOff, type TakenOff } from '@/data/taken-off';
 import { fitOverridesOf } from '@/data/house';

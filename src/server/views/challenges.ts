@@ -9,7 +9,7 @@ import {
 import { groupBy } from '@/core/base/group-by';
 import { getChallenge, type ChallengeResultRow } from '@/data/challenges';
 import { listPlayers } from '@/data/squad';
-import type { AgeRule } from '@/session/challenge-rules';
+import type { AgeRule } from '@/session/challenges/challenge-rules';
 import type { Context } from '../base/context';
 import { resultsReady } from '../court/results';
 import { bookFor } from '../readers/book';

@@ -1,4 +1,4 @@
-import type { ChildFacts } from '@/session/build/needs';
+import type { ChildFacts } from '@/session/plan/build/needs';
 import type { Context } from '../base/context';
 import { resultsReady } from '../court/results';
 import { childFacts } from '../readers/child-facts';

@@ -1,11 +1,11 @@
 import { measures, numberInWords } from '@/core/counting/measure';
 import { courseChanges, getCourse, sessionsOfCourses, shownIn, type ShownRow } from '@/data/courses';
 import { getSession } from '@/data/session';
-import type { Step } from '@/drills/types';
-import { chanceInWords, movesInWords, type Move } from '@/session/course/change';
-import { standsInWords } from '@/session/course/paths';
-import { courseBlocks } from '@/session/course/plan';
-import { workOf } from '@/session/plan';
+import type { Step } from '@/drills/base/types';
+import { chanceInWords, movesInWords, type Move } from '@/session/plan/course/change';
+import { standsInWords } from '@/session/plan/course/paths';
+import { courseBlocks } from '@/session/plan/course/plan';
+import { workOf } from '@/session/base/plan';
 import type { Context } from '../base/context';
 import { courseGround, goalInWords, pathsOn, playersIn } from '../plan/course/paths';
 import { resultsReady } from '../court/results';

@@ -5,7 +5,7 @@ import { kitCounts, listPlaces } from '@/data/places';
 import { sessionsBetween } from '@/data/session';
 import { listPlayers, placesOf } from '@/data/squad';
 import { takenOff, type TakenOff } from '@/data/taken-off';
-import type { Records } from '@/session/plan';
+import type { Records } from '@/session/base/plan';
 import { bookContents } from '../readers/book';
 import type { Context } from '../base/context';
 import { dayAfter } from '../base/days';

@@ -1,5 +1,5 @@
 import { measures, type Measure } from '@/core/counting/measure';
-import type { Family } from '@/drills/types';
+import type { Family } from '@/drills/base/types';
 import { isoDay } from '@/core/base/days';
 import { attendedSince } from '@/data/session';
 import { touchesByDay } from '@/data/results';

@@ -1,6 +1,6 @@
 import { makeBook } from '@/drills';
 import { knownSequences } from '@/drills/sequences';
-import { aboutness, longestWords, matches } from '@/session/find';
+import { aboutness, longestWords, matches } from '@/session/drills/find';
 import { notesWith } from '@/data/notes';
 import { listSequences } from '@/data/sequences';
 import { playersOfSessions, sessionsWith } from '@/data/session';

@@ -1,7 +1,7 @@
 import { catalogue, type BookContents } from '@/drills';
 import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { bookContents } from '../readers/book';
-import type { Held } from '@/session/held';
+import type { Held } from '@/session/base/held';
 import type { Context } from '../base/context';
 import { linkState, type LinkState, type OpenLink } from '../court/helper-links';
 import type { PlayerFacts } from '../readers/player-facts';

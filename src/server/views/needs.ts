@@ -10,8 +10,8 @@ import {
 import { listPlayers } from '@/data/squad';
 import { tapsSince } from '@/data/taps';
 import { dayNumber } from '@/core/base/days';
-import { honestyOf } from '@/session/honesty';
-import { needsOf, type Need, type NeedPlayer } from '@/session/needs';
+import { honestyOf } from '@/session/skill/honesty';
+import { needsOf, type Need, type NeedPlayer } from '@/session/skill/needs';
 import type { Context } from '../base/context';
 import { dayAfter } from '../base/days';
 import { resultsReady } from '../court/results';

@@ -1,6 +1,6 @@
 import { catalogue } from '@/drills';
-import { warmUps } from '@/session/evaluate';
-import type { Drill } from '@/drills/types';
+import { warmUps } from '@/session/plan/evaluate';
+import type { Drill } from '@/drills/base/types';
 import type { HouseView } from './house';
 
 /** What a page is given that shows some drills and no others. */

@@ -1,6 +1,6 @@
 import { makeBook } from '@/drills';
-import type { PlanBlock, Records } from '@/session/plan';
-import { blockOf } from '@/session/plan';
+import type { PlanBlock, Records } from '@/session/base/plan';
+import { blockOf } from '@/session/base/plan';
 import { loggedBlocks } from '@/data/log';
 import { absentFrom, getSession, playersOfSessions, sessionsOfPlayer } from '@/data/session';
 import { kitCounts, listPlaces } from '@/data/places';

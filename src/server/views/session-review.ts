@@ -1,5 +1,5 @@
-import { decidedOn, differs, readEvidence, type DecidedOn } from '@/session/evidence';
-import type { PlanBlock } from '@/session/plan';
+import { decidedOn, differs, readEvidence, type DecidedOn } from '@/session/skill/evidence';
+import type { PlanBlock } from '@/session/base/plan';
 import type { Attendance } from '@/core/players/attendance';
 import { better } from '@/core/counting/measure';
 import { summaryOf, type Summary } from '@/core/counting/tally';

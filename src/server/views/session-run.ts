@@ -1,8 +1,8 @@
 import type { Book } from '@/drills';
-import { shapeOf } from '@/session/begun';
-import { stepBeside, workOnCourt } from '@/session/on-court';
-import { workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/plan';
-import { comeTo, timePlan } from '@/session/time-plan';
+import { shapeOf } from '@/session/court/begun';
+import { stepBeside, workOnCourt } from '@/session/court/on-court';
+import { workOf, type PlanBlock, type PlanPlayer, type Records } from '@/session/base/plan';
+import { comeTo, timePlan } from '@/session/plan/time-plan';
 import { asPlanned } from '@/core/counting/conditions';
 import type { Attendance } from '@/core/players/attendance';
 import type { Place } from '@/core/venues/place';

@@ -1,6 +1,6 @@
 import { distance } from '@/core/geometry/points';
 import { plainBook } from '@/drills';
-import { blockOf } from '@/session/plan';
+import { blockOf } from '@/session/base/plan';
 import { overruleFit, savePlace } from '../venues/house';
 import { sayAttendance } from '../plan/attendance';
 import { createSession, loadPlan, savePlan } from '../plan/sessions';

@@ -1,10 +1,10 @@
 import { fitOverridesOf } from '@/data/house';
 import { getSession } from '@/data/session';
-import { kitAtHand } from '@/drills/kit';
+import { kitAtHand } from '@/drills/base/kit';
 import { layoutChild } from '@/drills/layouts';
 import { laneMovesOf } from '@/schemas/lane-moves';
-import type { LaneMove } from '@/session/moved-lanes';
-import { setOutOf, type SetOut, type SetOutPlayer } from '@/session/set-out';
+import type { LaneMove } from '@/session/plan/moved-lanes';
+import { setOutOf, type SetOut, type SetOutPlayer } from '@/session/plan/set-out';
 import type { Context } from '../base/context';
 import { bookFor } from '../readers/book';
 import { sessionPlanView } from './session-plan';

@@ -1,8 +1,8 @@
 import { makeBook } from '@/drills';
 import { resultInWords } from '@/core/counting/measure';
-import { goalsOf } from '@/session/goals';
-import { workOf } from '@/session/plan';
-import { timePlan } from '@/session/time-plan';
+import { goalsOf } from '@/session/base/goals';
+import { workOf } from '@/session/base/plan';
+import { timePlan } from '@/session/plan/time-plan';
 import type { Attendance } from '@/core/players/attendance';
 import { drawnTime, type DrawnTime } from '@/core/plan/plan-time';
 import {

@@ -1,4 +1,4 @@
-import type { Sport } from '@/drills/types';
+import type { Sport } from '@/drills/base/types';
 import { playersOfSessions } from '@/data/session';
 import { getPlayers, listPlayers } from '@/data/squad';
 import type { Context } from '../base/context';

@@ -1,4 +1,4 @@
-import type { Card } from '@/session/vow/card';
+import type { Card } from '@/session/vows/card';
 import { asData, cardText, closedPage } from './file-page';
 
 const nasty = '</script><img src=x onerror=alert(1)>&"';

@@ -1,9 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { deflateRawSync } from 'node:zlib';
-import type { Card, CardPart } from '@/session/vow/card';
-import type { HomeView } from '@/session/vow/home-view';
-import { mayHear } from '@/session/vow/ears';
+import type { Card, CardPart } from '@/session/vows/card';
+import type { HomeView } from '@/session/vows/home-view';
+import { mayHear } from '@/session/vows/ears';
 
 /** What the build made (scripts/lib/vow-home.js): the file to fill in, and the names of the parts of the page. */
 const built = path.join(process.cwd(), '.next');

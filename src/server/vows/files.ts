@@ -7,7 +7,7 @@ import { getPlayer } from '@/data/squad';
 import { getVowFile, insertVowFile } from '@/data/vows';
 import { write } from '@/data/write';
 import { checkBatch } from '@/schemas/touches';
-import { openHomeText, readHomeText, type Reported } from '@/session/vow/home-text';
+import { openHomeText, readHomeText, type Reported } from '@/session/vows/home-text';
 import { latestMs, type Context } from '../base/context';
 import { signatureOf } from '../base/actor';
 import { storeBatch } from '../court/ingest';

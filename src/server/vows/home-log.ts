@@ -2,9 +2,9 @@ import { ruleOf, type TouchEvent } from '@/core/counting/event';
 import { amountOf } from '@/core/dose/amount';
 import { shortDay } from '@/core/base/day-words';
 import { groupBy } from '@/core/base/group-by';
-import { beginBlock, shapeOf, writeBegun } from '@/session/begun';
-import { blockOf } from '@/session/plan';
-import { timePlan } from '@/session/time-plan';
+import { beginBlock, shapeOf, writeBegun } from '@/session/court/begun';
+import { blockOf } from '@/session/base/plan';
+import { timePlan } from '@/session/plan/time-plan';
 import type { Executor } from '@/data/database';
 import { appendEvents, storedAs } from '@/data/log';
 import {

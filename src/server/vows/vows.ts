@@ -3,8 +3,8 @@ import { tooMuch } from '@/core/vows/together';
 import { rests } from '@/core/vows/keeping';
 import { shortDay } from '@/core/base/day-words';
 import { dayNumber, isoDay } from '@/core/base/days';
-import { proposeVow, type Proposal, type ProposedDay } from '@/session/vow/propose';
-import type { Vow } from '@/session/vow/vow';
+import { proposeVow, type Proposal, type ProposedDay } from '@/session/vows/propose';
+import type { Vow } from '@/session/vows/vow';
 import type { Executor } from '@/data/database';
 import { getPlayer } from '@/data/squad';
 import {

@@ -1,7 +1,7 @@
 import { throughRoute } from '@/server/access/door';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { ingestAnswer } from '@/server/court/requests';
+import { ingestAnswer } from '@/server/api/log-requests';
 import { ingestTouches } from '@/server/court/ingest';
 
 /** Takes a batch of events of a running session. 200: all stored or known before. Anything else: nothing was stored. */

@@ -17,7 +17,7 @@ import {
   station,
   tennis,
   wayPace,
-} from '../../make';
+} from '../make';
 
 export const ladderWithASwing = drill({
   id: 'ladder-with-a-swing',

@@ -1,4 +1,4 @@
-import { care, count, drill, each, fault, feed, pace, space, station, tennis } from '../../make';
+import { care, count, drill, each, fault, feed, pace, space, station, tennis } from '../make';
 
 export const courtPatterns = drill({
   id: 'court-patterns',

@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { ballsOfFeetBalance, ladderWithASwing, triangleRun } from './courses';
 import { figureOfEight, markerTaps, markerTouches, starOfFour } from './markers';
 import { retreatForTheHighBall, shortBallApproach, whenToMoveIn } from './reading-the-ball';

@@ -15,7 +15,7 @@ import {
   station,
   tennis,
   wayPace,
-} from '../../make';
+} from '../make';
 
 export const markerTouches = drill({
   id: 'marker-touches',

@@ -1,17 +1,4 @@
-import {
-  beside,
-  both,
-  care,
-  drill,
-  each,
-  fault,
-  feed,
-  graded,
-  pace,
-  space,
-  station,
-  zones,
-} from '../../make';
+import { beside, both, care, drill, each, fault, feed, graded, pace, space, station, zones } from '../make';
 
 const answers = zones(['Right', 1], ['Wrong', 0]);
 const early = zones(

@@ -15,7 +15,7 @@ import {
   station,
   tennis,
   zones,
-} from '../../make';
+} from '../make';
 
 const rightSteps = zones(['Right steps, in time', 2], ['Right steps', 1], ['Other steps', 0]);
 

@@ -12,7 +12,7 @@ import {
   space,
   station,
   tennis,
-} from '../../make';
+} from '../make';
 
 export const sockTaps = drill({
   id: 'sock-taps-in-one-go',

@@ -12,7 +12,7 @@ import {
   space,
   station,
   tennis,
-} from '../../make';
+} from '../make';
 
 const habit =
   'About 2,000 good repetitions before a pattern is a habit and several thousand for the whole skill: three, six or twelve months.';

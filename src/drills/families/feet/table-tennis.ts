@@ -13,7 +13,7 @@ import {
   station,
   tableTennis,
   wayPace,
-} from '../../make';
+} from '../make';
 
 export const threeSideSteps = drill({
   id: 'three-side-steps',

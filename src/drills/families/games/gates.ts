@@ -1,4 +1,4 @@
-import { both, care, count, drill, each, fault, feed, pace, pair, space, station } from '../../make';
+import { both, care, count, drill, each, fault, feed, pace, pair, space, station } from '../make';
 
 export const mostPasses = drill({
   id: 'most-passes-through-gates',

@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { mostPasses } from './gates';
 import { longestAlternatingRally, mostLaps, quietestTen, twoSquareSingles } from './matches';
 import { ringTarget, squareTarget } from './targets';

@@ -17,7 +17,7 @@ import {
   station,
   wayPace,
   zones,
-} from '../../make';
+} from '../make';
 
 /** Judged by ear, with eyes shut. */
 const quiet = zones(['Silent', 2], ['A buzz', 1], ['Bounced', 0]);

@@ -1,4 +1,4 @@
-import { both, care, drill, each, fault, feed, pace, shots, space, station, zones } from '../../make';
+import { both, care, drill, each, fault, feed, pace, shots, space, station, zones } from '../make';
 
 const rings = zones(['Inner ring', 10], ['Middle ring', 5], ['Outer ring', 1], ['Out', 0]);
 const squareZones = zones(['Square', 10], ['Zone round it', 5], ['Outside', 0]);

@@ -1,4 +1,4 @@
-import { both, care, drill, each, fault, feed, pace, pair, reps, row, space } from '../../make';
+import { both, care, drill, each, fault, feed, pace, pair, reps, row, space } from '../make';
 
 export const tossAndCatch = drill({
   id: 'toss-and-catch',

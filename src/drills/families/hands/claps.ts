@@ -1,4 +1,4 @@
-import { both, care, clapPace, claps, drill, each, fault, feed, pace, row, space } from '../../make';
+import { both, care, clapPace, claps, drill, each, fault, feed, pace, row, space } from '../make';
 
 export const clapAndCatch = drill({
   id: 'clap-and-catch',

@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { bouncePassCatch, dropAndCatch, juggling, tossAndCatch, wallThrowAndCatch } from './catching';
 import { clapAndCatch } from './claps';
 import { balloonKeepUp, colourCall } from './play';

@@ -12,7 +12,7 @@ import {
   space,
   station,
   zones,
-} from '../../make';
+} from '../make';
 
 const answers = zones(['Right answer', 1], ['Wrong answer', 0]);
 

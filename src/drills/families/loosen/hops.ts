@@ -13,7 +13,7 @@ import {
   space,
   station,
   wayPace,
-} from '../../make';
+} from '../make';
 
 export const lineHops = drill({
   id: 'line-hops',

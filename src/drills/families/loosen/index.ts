@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { growingHops, lineHops, mirror, squareShuffle } from './hops';
 import { shoulderAndSide, wristAndForearm } from './series';
 

@@ -1,18 +1,4 @@
-import {
-  both,
-  care,
-  count,
-  drill,
-  each,
-  fault,
-  feed,
-  hold,
-  pace,
-  part,
-  reps,
-  routine,
-  space,
-} from '../../make';
+import { both, care, count, drill, each, fault, feed, hold, pace, part, reps, routine, space } from '../make';
 
 export const wristAndForearm = drill({
   id: 'wrist-and-forearm',

@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { shadowServe } from './shadow-serve';
 import { spinOnTheFloor } from './spin';
 import { throwingServe, tossToHeight } from './toss-and-throw';

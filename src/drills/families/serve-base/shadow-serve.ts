@@ -1,4 +1,4 @@
-import { care, count, drill, each, fault, feed, pace, reps, space, tennis } from '../../make';
+import { care, count, drill, each, fault, feed, pace, reps, space, tennis } from '../make';
 
 export const shadowServe = drill({
   id: 'shadow-serve',

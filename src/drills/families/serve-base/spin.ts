@@ -1,4 +1,4 @@
-import { care, drill, each, fault, feed, pace, shots, space, station, tableTennis, zones } from '../../make';
+import { care, drill, each, fault, feed, pace, shots, space, station, tableTennis, zones } from '../make';
 
 export const spinOnTheFloor = drill({
   id: 'spin-on-the-floor',

@@ -12,7 +12,7 @@ import {
   station,
   tennis,
   zones,
-} from '../../make';
+} from '../make';
 
 export const tossToHeight = drill({
   id: 'toss-to-height',

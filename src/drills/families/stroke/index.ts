@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { machineBall, manyBall } from './many-ball';
 import { shadowBackhand, shadowForehand } from './shadow';
 import {

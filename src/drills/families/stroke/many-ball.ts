@@ -12,7 +12,7 @@ import {
   station,
   tableTennis,
   zones,
-} from '../../make';
+} from '../make';
 
 const played = zones(['Good stroke, on the table', 2], ['On the table', 1], ['Missed', 0]);
 

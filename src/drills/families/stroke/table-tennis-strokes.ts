@@ -1,4 +1,4 @@
-import { care, count, drill, each, fault, feed, pace, reps, space, station, tableTennis } from '../../make';
+import { care, count, drill, each, fault, feed, pace, reps, space, station, tableTennis } from '../make';
 
 export const tableTennisForehandCounter = drill({
   id: 'table-tennis-forehand-counter',

@@ -15,7 +15,7 @@ import {
   station,
   tennis,
   zones,
-} from '../../make';
+} from '../make';
 
 const squareZones = zones(['Square', 10], ['Zone round it', 5], ['Outside', 0]);
 

@@ -11,7 +11,7 @@ import {
   row,
   space,
   steadiness,
-} from '../../make';
+} from '../make';
 
 export const palmUpBounce = drill({
   id: 'palm-up-bounce',

@@ -16,7 +16,7 @@ import {
   space,
   station,
   wayPace,
-} from '../../make';
+} from '../make';
 
 export const carry = drill({
   id: 'carry',

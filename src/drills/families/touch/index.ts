@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { palmUpBounce, turnOverBounce } from './bounces';
 import { carry, gateRoll, groundSteer, rimRoll } from './first-touch';
 import { frameBounce, groundDribble, knuckleUpBounce, trickBounces } from './more-bounces';

@@ -1,4 +1,4 @@
-import { both, bouncePace, care, drill, each, fault, feed, pace, row, space, tennis } from '../../make';
+import { both, bouncePace, care, drill, each, fault, feed, pace, row, space, tennis } from '../make';
 
 export const knuckleUpBounce = drill({
   id: 'knuckle-up-bounce',

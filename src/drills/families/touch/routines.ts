@@ -11,7 +11,7 @@ import {
   routine,
   row,
   space,
-} from '../../make';
+} from '../make';
 
 export const touchRoutine = drill({
   id: 'touch-routine',

@@ -14,7 +14,7 @@ import {
   space,
   station,
   zones,
-} from '../../make';
+} from '../make';
 
 /** Judged by ear, feel and eye: offer all three to every child. */
 const quiet = zones(['Silent', 2], ['A buzz', 1], ['Bounced', 0]);

@@ -15,7 +15,7 @@ import {
   station,
   tennis,
   zones,
-} from '../../make';
+} from '../make';
 
 export const hittingDownRally = drill({
   id: 'hitting-down-rally',

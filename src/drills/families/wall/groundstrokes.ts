@@ -13,7 +13,7 @@ import {
   station,
   tennis,
   zones,
-} from '../../make';
+} from '../make';
 
 export const wallGroundstrokes = drill({
   id: 'wall-groundstrokes',

@@ -12,7 +12,7 @@ import {
   space,
   station,
   tennis,
-} from '../../make';
+} from '../make';
 
 export const handWallRally = drill({
   id: 'hand-wall-rally',

@@ -1,4 +1,4 @@
-import type { Drill } from '../../types';
+import type { Drill } from '../../base/types';
 import { hittingDownRally, serveAtTheWall } from './down-and-serve';
 import { wallGroundstrokes } from './groundstrokes';
 import { handWallRally, wallVolleys } from './hand-and-volley';

@@ -12,7 +12,7 @@ import {
   station,
   tableTennis,
   tennis,
-} from '../../make';
+} from '../make';
 
 export const racketWallRally = drill({
   id: 'racket-wall-rally',

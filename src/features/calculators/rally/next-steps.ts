@@ -1,5 +1,5 @@
 import type { Book } from '@/drills';
-import type { Drill, Step } from '@/drills/types';
+import type { Drill, Step } from '@/drills/base/types';
 import type { LoggedRows } from '@/core/calculators/rally/fit';
 import { setOutFor, type SetOut } from '@/core/calculators/rally/set-out';
 import type { BenchesView, RallyView, RowGroup } from '@/server/views/benches';

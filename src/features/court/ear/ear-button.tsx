@@ -1,5 +1,5 @@
 import { Ear } from 'lucide-react';
-import { hearingOf } from '@/session/hearing';
+import { hearingOf } from '@/session/court/hearing';
 import type { EarOffer } from '../court-grid';
 import { SideButton, type SideProps } from '../side-button';
 

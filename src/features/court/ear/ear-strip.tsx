@@ -1,6 +1,6 @@
 import { Ear, Square } from 'lucide-react';
 import { createPortal } from 'react-dom';
-import type { Step } from '@/drills/types';
+import type { Step } from '@/drills/base/types';
 import { besideTheNumber, heardNow } from '@/features/sound/heard-words';
 import { LevelBar } from '@/features/sound/level-bar';
 import type { EarState } from '@/features/sound/use-ear';

@@ -20,7 +20,7 @@ import { PracticeTrack } from '@/features/court/practice-track';
 import { useCues } from '@/features/court/use-cues';
 import { sequenceLimits } from '@/schemas/sequence';
 import type { SequencesView } from '@/server/views/sequences';
-import { takesSequence } from '@/session/pace';
+import { takesSequence } from '@/session/base/pace';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/page-head';
 import type { Sequence, ShadowChild } from './use-sequence';

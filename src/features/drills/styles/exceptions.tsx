@@ -2,8 +2,8 @@
 
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { schoolQuestions } from '@/drills/school-words';
-import { questions, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/base/school-words';
+import { questions, type SchoolChoice, type SchoolQuestion } from '@/drills/base/schools';
 import type { SchoolsView } from '@/server/views/schools';
 import { Button } from '@/ui/button';
 import { Field } from '@/ui/field';

@@ -1,8 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import { schoolQuestions } from '@/drills/school-words';
-import { acting, questions, questionsOf, type SchoolChoice, type SchoolQuestion } from '@/drills/schools';
+import { schoolQuestions } from '@/drills/base/school-words';
+import {
+  acting,
+  questions,
+  questionsOf,
+  type SchoolChoice,
+  type SchoolQuestion,
+} from '@/drills/base/schools';
 import { counted } from '@/core/base/words';
 import { chooseSchoolAction } from '@/server/actions';
 import type { SchoolsView } from '@/server/views/schools';

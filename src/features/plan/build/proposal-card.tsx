@@ -2,9 +2,9 @@ import { Ban, Check, Lock, Plus } from 'lucide-react';
 import { doseInWords } from '@/core/dose/dose';
 import { inHalfMinutes } from '@/core/base/words';
 import type { Book } from '@/drills';
-import type { Evaluation } from '@/session/evaluate';
-import type { Proposal } from '@/session/build/job';
-import type { PlanBlock } from '@/session/plan';
+import type { Evaluation } from '@/session/plan/evaluate';
+import type { Proposal } from '@/session/plan/build/job';
+import type { PlanBlock } from '@/session/base/plan';
 import { Button } from '@/ui/button';
 import { Tape } from '@/ui/tape';
 

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ChildFacts } from '@/session/build/needs';
-import type { BuildJob, Proposal } from '@/session/build/job';
+import type { ChildFacts } from '@/session/plan/build/needs';
+import type { BuildJob, Proposal } from '@/session/plan/build/job';
 import type { BuilderNews } from '@/workers/build.worker';
 
 export type BuildState =

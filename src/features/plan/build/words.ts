@@ -1,4 +1,4 @@
-import type { Proposal } from '@/session/build/job';
+import type { Proposal } from '@/session/plan/build/job';
 
 /** How sure it is that there is no better session. */
 export function proofWords(

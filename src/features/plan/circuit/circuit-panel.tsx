@@ -18,10 +18,10 @@ import {
   moveToGroup,
   regroup,
   setHelperAt,
-} from '@/session/circuits';
-import { stationsOf } from '@/session/settled';
-import type { TimeSetting } from '@/session/fit-time';
-import type { PlanBlock } from '@/session/plan';
+} from '@/session/plan/circuits';
+import { stationsOf } from '@/session/plan/settled';
+import type { TimeSetting } from '@/session/plan/fit-time';
+import type { PlanBlock } from '@/session/base/plan';
 import { Button } from '@/ui/button';
 import { groupLetter } from '@/ui/circuit-names';
 import { Figure } from '@/ui/figure';

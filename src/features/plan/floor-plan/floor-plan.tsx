@@ -3,8 +3,8 @@
 import type { Taped } from '@/core/movement/layout';
 import type { Floor } from '@/core/venues/on-floor';
 import type { Place } from '@/core/venues/place';
-import { laneStepM, laneWords, type LaneState } from '@/session/moved-lanes';
-import type { PlacedLane, PlacedSlot } from '@/session/set-out';
+import { laneStepM, laneWords, type LaneState } from '@/session/plan/moved-lanes';
+import type { PlacedLane, PlacedSlot } from '@/session/plan/set-out';
 import { FloorThings } from '@/ui/drawing/floor-things';
 import { OnTheFloor, WayEnd, type Scaled } from '@/ui/drawing/on-the-floor';
 import { useMoving } from '@/ui/drawing/use-moving';

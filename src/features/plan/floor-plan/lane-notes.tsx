@@ -2,9 +2,9 @@
 
 import { RotateCw, Undo2 } from 'lucide-react';
 import { runOutM } from '@/core/movement/run-out';
-import type { LaneState } from '@/session/moved-lanes';
-import { laneWords } from '@/session/moved-lanes';
-import type { PlacedSlot } from '@/session/set-out';
+import type { LaneState } from '@/session/plan/moved-lanes';
+import { laneWords } from '@/session/plan/moved-lanes';
+import type { PlacedSlot } from '@/session/plan/set-out';
 import { Button } from '@/ui/button';
 import { Said, useUnits } from '@/ui/units';
 import type { Moves } from './use-moves';

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
-import type { PlacedBlock, PlacedSlot, SetOut } from '@/session/set-out';
+import type { PlacedBlock, PlacedSlot, SetOut } from '@/session/plan/set-out';
 import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';
 import { DrawingToTake } from '@/ui/drawing/to-take';
@@ -11,7 +11,7 @@ import { PageHead, Sheet } from '@/ui/page-head';
 import { unpack, type Packed } from '@/ui/packed';
 import { PrintButton } from '@/features/plan/paper/print-button';
 import { Said, useUnits } from '@/ui/units';
-import { laneStates, type LaneMove } from '@/session/moved-lanes';
+import { laneStates, type LaneMove } from '@/session/plan/moved-lanes';
 import { FloorPlan } from './floor-plan';
 import { LaneNotes } from './lane-notes';
 import { TapeList } from './tape-list';

@@ -2,8 +2,8 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { SessionSetOutView } from '@/server/views/session-set-out';
-import { laneStates, withMoves, type LaneMove } from '@/session/moved-lanes';
-import type { SetOut } from '@/session/set-out';
+import { laneStates, withMoves, type LaneMove } from '@/session/plan/moved-lanes';
+import type { SetOut } from '@/session/plan/set-out';
 import { Said } from '@/ui/units';
 import { FloorPlan } from './floor-plan';
 import { CareNotes } from './lane-notes';

@@ -1,7 +1,7 @@
 import { distance } from '@/core/geometry/points';
 import { diagonal, furthestApart } from '@/core/geometry/taping';
 import { toleranceOf } from '@/core/movement/tolerance';
-import type { PlacedSlot } from '@/session/set-out';
+import type { PlacedSlot } from '@/session/plan/set-out';
 import { useUnits } from '@/ui/units';
 import { MarksTable } from './marks-table';
 

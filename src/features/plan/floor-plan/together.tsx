@@ -1,4 +1,4 @@
-import { marksTogether, type PlacedSlot, type SetOut } from '@/session/set-out';
+import { marksTogether, type PlacedSlot, type SetOut } from '@/session/plan/set-out';
 import { DrawingToTake } from '@/ui/drawing/to-take';
 import { Sheet } from '@/ui/page-head';
 import { useUnits } from '@/ui/units';

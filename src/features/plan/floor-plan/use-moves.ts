@@ -2,8 +2,8 @@
 
 import { useMemo, useRef, useState } from 'react';
 import { moveLanesAction } from '@/server/actions';
-import { withMoves, type LaneMove } from '@/session/moved-lanes';
-import type { SetOut } from '@/session/set-out';
+import { withMoves, type LaneMove } from '@/session/plan/moved-lanes';
+import type { SetOut } from '@/session/plan/set-out';
 import { ask, problemsText } from '@/ui/ask';
 
 /** To the millimetre, so that steps that are taken back come out at nothing. */

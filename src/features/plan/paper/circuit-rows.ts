@@ -1,5 +1,5 @@
 import { clockTime, inMinutes } from '@/core/base/words';
-import type { PaperCircuit } from '@/session/paper';
+import type { PaperCircuit } from '@/session/plan/paper';
 import { groupLetter } from '@/ui/circuit-names';
 
 /** A circuit as rows of words: a head, and one line a round. For the browser's print and for the PDF alike. */

@@ -5,7 +5,7 @@ import { slotsOf } from '@/core/plan/circuit/circuit';
 import { numbersOf } from '@/ui/circuit-names';
 import { circuitRows, type CircuitRows } from './circuit-rows';
 import { clockTime } from '@/core/base/words';
-import type { PaperBlock } from '@/session/paper';
+import type { PaperBlock } from '@/session/plan/paper';
 import { footLine, ruled } from '@/formats/pdf-data';
 import type { PaperParts } from './paper-parts';
 

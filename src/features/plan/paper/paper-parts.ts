@@ -5,7 +5,7 @@ import type { Book } from '@/drills';
 import { evaluationOf } from '@/features/plan/evaluation-of';
 import { decidedIn, placeName } from '@/features/plan/in-view';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import { paperOf, type PaperBlock } from '@/session/paper';
+import { paperOf, type PaperBlock } from '@/session/plan/paper';
 import { longDay } from '@/ui/dates';
 
 /** Everything that stands on a session's sheet, for the browser's print and for the PDF alike. */

@@ -2,7 +2,7 @@ import { FileDown } from 'lucide-react';
 import { clockTime } from '@/core/base/words';
 import type { Book } from '@/drills';
 import type { SessionPlanView } from '@/server/views/session-plan';
-import type { PaperBlock } from '@/session/paper';
+import type { PaperBlock } from '@/session/plan/paper';
 import { buttonClass } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';
 import { PageHead } from '@/ui/page-head';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { sports } from '@/drills/types';
+import { sports } from '@/drills/base/types';
 import { filterQuery, isOpen, noFilter, type Filter } from '@/core/base/filter';
 import type { FilterChoices } from '@/server/views/facts';
 import { Button } from '@/ui/button';

@@ -3,7 +3,7 @@
 import { UserPlus } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { sports } from '@/drills/types';
+import { sports } from '@/drills/base/types';
 import { joinSessionAction, whoElseAction } from '@/server/actions';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';

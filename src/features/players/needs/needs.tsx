@@ -20,7 +20,7 @@ import { counted } from '@/core/base/words';
 import { addToSessionAction } from '@/server/actions';
 import { removeCountingAction, sayCountingAction } from '@/server/actions/judgement';
 import type { NeedsView } from '@/server/views/needs';
-import type { Need, NeedKind } from '@/session/needs';
+import type { Need, NeedKind } from '@/session/skill/needs';
 import { ask, problemsText } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { ButtonLink } from '@/ui/button-link';

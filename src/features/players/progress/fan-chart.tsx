@@ -2,9 +2,9 @@
 
 import { area, line, scaleLinear, scaleUtc } from 'd3';
 import { numberInWords, resultInWords } from '@/core/counting/measure';
-import type { Step } from '@/drills/types';
+import type { Step } from '@/drills/base/types';
 import { isoDay } from '@/core/base/days';
-import type { StepProgress } from '@/session/progress';
+import type { StepProgress } from '@/session/skill/progress';
 import { shortDay } from '@/ui/dates';
 import { MarkLine } from '@/ui/drawing/mark-line';
 import { YGrid } from '@/ui/drawing/y-grid';

@@ -4,7 +4,7 @@ import { ListChecks } from 'lucide-react';
 import { useState } from 'react';
 import { counted, inThousands } from '@/core/base/words';
 import { dayNumber } from '@/core/base/days';
-import { ledgerWords } from '@/session/progress-words';
+import { ledgerWords } from '@/session/skill/progress-words';
 import type { FocusLedger, ProgressView } from '@/server/views/progress';
 import { Button } from '@/ui/button';
 import { dayAt } from '@/ui/dates';

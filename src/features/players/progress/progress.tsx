@@ -16,7 +16,7 @@ import {
   oddsWords,
   rowsInWords,
   transferWords,
-} from '@/session/progress-words';
+} from '@/session/skill/progress-words';
 import type { LadderLine, ProgressView } from '@/server/views/progress';
 import { ButtonLink } from '@/ui/button-link';
 import { cx } from '@/ui/class-names';

@@ -1,5 +1,5 @@
 import { scaleBand, scaleLinear } from 'd3';
-import type { Family } from '@/drills/types';
+import type { Family } from '@/drills/base/types';
 import type { WeekOfTouches } from '@/server/views/progress';
 import { YGrid } from '@/ui/drawing/y-grid';
 

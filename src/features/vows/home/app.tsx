@@ -1,7 +1,7 @@
 import { StrictMode, useEffect } from 'react';
 import { createRoot } from 'react-dom/client';
 import type { EarSources } from '@/court/ear';
-import type { HomeView } from '@/session/vow/home-view';
+import type { HomeView } from '@/session/vows/home-view';
 import type { LoadEar } from './ear-later';
 import { HomeScreen } from './home-screen';
 import { keepForOffline } from './keep';

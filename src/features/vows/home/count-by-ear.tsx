@@ -13,7 +13,7 @@ import { LevelBar } from '@/features/sound/level-bar';
 import { TeachAndListen } from '@/features/sound/teach-and-listen';
 import { earAsked, useEar } from '@/features/sound/use-ear';
 import { useListening, type HeardResult } from '@/features/sound/use-listening';
-import type { StepEar } from '@/session/vow/ears';
+import type { StepEar } from '@/session/vows/ears';
 import { buttonClass } from '@/ui/button-class';
 import { useWakeLock } from '@/ui/use-wake-lock';
 import { boxSeconds } from '@/core/dose/facts';

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { EarSources } from '@/court/ear';
 import { usePart } from '@/ui/use-part';
-import type { StepEar } from '@/session/vow/ears';
+import type { StepEar } from '@/session/vows/ears';
 import type { ByEarProps } from './count-by-ear';
 
 /** Fetches what counting by ear is made of, when it is asked for; the same function every time. */

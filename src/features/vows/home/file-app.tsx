@@ -1,6 +1,6 @@
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import type { HomeView } from '@/session/vow/home-view';
+import type { HomeView } from '@/session/vows/home-view';
 import { fileEar } from './file-ear';
 import { HomeFile } from './home-file';
 

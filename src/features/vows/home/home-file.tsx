@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { HomeView } from '@/session/vow/home-view';
-import { writeHomeText } from '@/session/vow/home-text';
-import { reportOf } from '@/session/vow/report';
+import type { HomeView } from '@/session/vows/home-view';
+import { writeHomeText } from '@/session/vows/home-text';
+import { reportOf } from '@/session/vows/report';
 import { buttonClass } from '@/ui/button-class';
 import type { LoadEar } from './ear-later';
 import { HomeScreen } from './home-screen';

@@ -5,7 +5,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { shortDay } from '@/core/base/day-words';
 import { dayNumber, isoDay } from '@/core/base/days';
 import { counted } from '@/core/base/words';
-import type { HomeView } from '@/session/vow/home-view';
+import type { HomeView } from '@/session/vows/home-view';
 import { buttonClass } from '@/ui/button-class';
 import { cx } from '@/ui/class-names';
 import { chosenLook } from './chosen-look';

@@ -1,4 +1,4 @@
-import type { HomeVow } from '@/session/vow/home-view';
+import type { HomeVow } from '@/session/vows/home-view';
 
 /** Whether a vow rests on a day, local ISO. */
 export const restsOn = ({ rests }: HomeVow, day: string): boolean =>

@@ -1,7 +1,7 @@
 /** @jest-environment ./testing/page-environment.mjs */
 import { act, renderHook } from '@testing-library/react';
 import type { TouchEvent } from '@/core/counting/event';
-import type { HomeView } from '@/session/vow/home-view';
+import type { HomeView } from '@/session/vows/home-view';
 import { homeToday, localDay, saidOn, useHome, usePartTally } from './use-home';
 
 const madeAtMs = new Date(2026, 11, 31, 22, 0).getTime();

@@ -9,7 +9,7 @@ import { clearDevice } from '@/court/clear-device';
 import { deviceName, deviceStore, sendTo } from '@/court/device';
 import { noStore } from '@/court/held-back';
 import { RunLog, type LogState } from '@/court/run-log';
-import type { HomeView } from '@/session/vow/home-view';
+import type { HomeView } from '@/session/vows/home-view';
 
 /** A child's log at home: the court's own, with its store and its outbox. */
 export interface HomeLog {

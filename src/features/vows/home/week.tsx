@@ -4,8 +4,8 @@ import { tally } from '@/core/counting/tally';
 import { isKept } from '@/core/vows/keeping';
 import { weekdayOf } from '@/core/vows/vow';
 import { counted } from '@/core/base/words';
-import { dayShare, doneShare, doseOn } from '@/session/vow/done-share';
-import type { HomeView } from '@/session/vow/home-view';
+import { dayShare, doneShare, doseOn } from '@/session/vows/done-share';
+import type { HomeView } from '@/session/vows/home-view';
 import { restsOn } from './rests-on';
 import type { HomeLog } from './use-home';
 

@@ -8,9 +8,9 @@ import { getSession, insertSession, playersOfSessions, setSessionPlayers } from 
 import { write } from '@/data/write';
 import { courseSchema } from '@/schemas/course';
 import { check } from '@/schemas/check';
-import { rungsIn } from '@/session/course/paths';
-import { courseSession, homeChallenge, type Rungs } from '@/session/course/plan';
-import type { PlanBlock } from '@/session/plan';
+import { rungsIn } from '@/session/plan/course/paths';
+import { courseSession, homeChallenge, type Rungs } from '@/session/plan/course/plan';
+import type { PlanBlock } from '@/session/base/plan';
 import { signatureOf } from '@/server/base/actor';
 import type { Context } from '@/server/base/context';
 import { refreshAttempts } from '@/server/court/results';

@@ -5,7 +5,7 @@ import { linkState, linkTrouble } from '@/server/court/helper-links';
 import { forHelper } from '@/server/views/helper';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { badPlace, ingestAnswer, placeAsked } from '@/server/court/requests';
+import { badPlace, ingestAnswer, placeAsked } from '@/server/api/log-requests';
 
 interface Props {
   params: Promise<{ token: string }>;

@@ -1,7 +1,7 @@
 import { throughLink } from '@/server/access/door';
 import { bodyLimits } from '@/server/http/body-limits';
 import { readJson, refusal } from '@/server/http/body';
-import { ingestAnswer } from '@/server/court/requests';
+import { ingestAnswer } from '@/server/api/log-requests';
 import { ingestFromHome } from '@/server/vows/links';
 
 /** Takes what was counted at home. 410: the link is closed; nothing was stored. */
