@@ -16,6 +16,8 @@ async function formatAndTypes() {
   await run(bin('tsc'), ['--noEmit']);
   // The service worker lives in a world of its own.
   await run(bin('tsc'), ['--noEmit', '-p', 'src/service-worker']);
+  // What nothing uses: files, exports, packages (knip.json says what is used by other ways than imports).
+  await run(bin('knip'), ['--no-progress']);
 }
 
 /** Waits for all of them, so that each says what it found; then fails with the first that failed. */

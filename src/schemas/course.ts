@@ -35,4 +35,3 @@ export const courseSchema = object({
     )
     .test('once', 'Days: a day is named twice.', (days) => new Set(days).size === days?.length),
 });
-export type CourseForm = InferType<typeof courseSchema>;

@@ -24,8 +24,6 @@ export const noteSchema = object({
   'Note is about nothing: choose a session or a player.',
   ({ sessionId, playerId }) => sessionId !== null || playerId !== null,
 );
-export type NoteForm = InferType<typeof noteSchema>;
-
 /** An answer to a recap question; an empty one takes it back. */
 export const answerSchema = object({
   question: string()

@@ -534,7 +534,6 @@ export type CountKind = KindOf<'count'>;
 export type AdjustKind = KindOf<'adjust'>;
 export type RemarkKind = KindOf<'remark'>;
 export type ClockKind = KindOf<'clock'>;
-export type CourtKind = KindOf<'court'>;
 
 /** The rule of a kind, with its answers as wide as the questions. */
 export const ruleOf = (kind: EventKind): EventRule => eventRules[kind];

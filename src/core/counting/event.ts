@@ -1,6 +1,6 @@
 import type { EventKind } from './event-rules';
 
-export type { CountRule, EventRule, TextRule } from './event-rule';
+export type { EventRule } from './event-rule';
 export {
   adjustKinds,
   clockKinds,
@@ -12,7 +12,6 @@ export {
   type AdjustKind,
   type ClockKind,
   type CountKind,
-  type CourtKind,
   type EventKind,
   type RemarkKind,
 } from './event-rules';

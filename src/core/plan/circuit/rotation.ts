@@ -3,9 +3,6 @@ import type { CircuitShape, RotationOrder } from './circuit';
 /** How many places there are: the stations, and one to rest at where there is a group more. */
 const placesOf = (groups: number, stations: number): number => Math.max(groups, stations);
 
-/** Rounds until every group has been at every station once. */
-export const roundsOnce = (groups: number, stations: number): number => placesOf(groups, stations);
-
 /** 0, n - 1, 1, n - 2, 2, ...: the differences between neighbours are all there are, each from both sides. */
 function terrace(n: number): number[] {
   return Array.from({ length: n }, (_, index) => (index % 2 === 0 ? index / 2 : n - (index + 1) / 2));
