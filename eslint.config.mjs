@@ -5,6 +5,7 @@ import { importX } from 'eslint-plugin-import-x';
 import hooks from 'eslint-plugin-react-hooks';
 import { configs as regexp } from 'eslint-plugin-regexp';
 import tseslint from 'typescript-eslint';
+import { stillLong, stillMany } from './scripts/lib/still-large.js';
 
 // Imports point one way (see ARCHITECTURE.md): each layer lists the layers it must never reach.
 const screens = ['court', 'features', 'ui', 'app', 'demo', 'workers'];
@@ -86,6 +87,14 @@ export default tseslint.config(
   },
   ...tseslint.configs.recommended,
   { rules: { 'no-restricted-syntax': ['error', ...noInlineSpreads] } },
+  {
+    ignores: ['**/*.test.{ts,tsx}', 'e2e/**', ...stillLong],
+    rules: { 'max-lines-per-function': ['error', { max: 100 }] },
+  },
+  {
+    ignores: ['**/*.test.{ts,tsx}', 'e2e/**', ...stillMany],
+    rules: { 'max-params': ['error', { max: 5 }] },
+  },
   {
     files: ['src/**/*.{ts,tsx}'],
     plugins: { 'import-x': importX },

@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string } from 'yup';
 import { daySchema } from './day';
 import { ulidPattern } from './ids';
 

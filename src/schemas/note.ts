@@ -1,4 +1,4 @@
-import { object, string, type InferType } from 'yup';
+import { object, string } from 'yup';
 import { recapQuestions } from '@/core/base/recap';
 
 export const longestNote = 500;

@@ -1,19 +1,19 @@
 import { chanceOfSoLittle } from '@/core/skill/change/luck';
 import { chanceOf } from '@/core/skill/expect/mark';
-import type { Case,Clocked,FailedUp,FourSchools,Odds } from '@/core/skill/four-schools';
+import type { Case, Clocked, FailedUp, FourSchools, Odds } from '@/core/skill/four-schools';
 import { fourSchools } from '@/core/skill/four-schools';
 import { assumptions } from '@/core/skill/level/assumptions';
 import { ofTheDay } from '@/core/skill/level/follow';
-import { halfWidth,type Gauss } from '@/core/skill/level/scale';
+import { halfWidth, type Gauss } from '@/core/skill/level/scale';
 import type { Level } from '@/core/skill/level/squad';
-import { waysOn,type Way } from '@/core/skill/level/ways';
-import type { Judged,School } from '@/core/skill/next-target';
+import { waysOn, type Way } from '@/core/skill/level/ways';
+import type { Judged, School } from '@/core/skill/next-target';
 import { measures } from '@/core/counting/measure';
 import { groupBy } from '@/core/base/group-by';
-import type { Drill,Step } from '@/drills/base/types';
+import type { Drill, Step } from '@/drills/base/types';
 import type { Dose } from '@/core/dose/dose';
-import { attemptsIn,boxSeconds } from '@/core/dose/facts';
-import { goalOf,type Done } from './levels';
+import { attemptsIn, boxSeconds } from '@/core/dose/facts';
+import { goalOf, type Done } from './levels';
 
 /** What everybody can do, and what it was worked out from. */
 export interface Skill {
