@@ -54,7 +54,7 @@ const usual = {
   logLevel: 'warning',
 };
 const source = (...names) => path.join(root, 'src', ...names);
-const app = source('features', 'home', 'app.tsx');
+const app = source('features', 'vows', 'home', 'app.tsx');
 
 /** Everything in one text, as a file wants it. */
 async function oneText(entry, more) {
@@ -125,10 +125,13 @@ export async function buildVowHome() {
   mkdirSync(parts, { recursive: true });
   const [css, whole, scripts, worker, panel] = await Promise.all([
     styles(),
-    oneText(source('features', 'home', 'file-app.tsx')),
+    oneText(source('features', 'vows', 'home', 'file-app.tsx')),
     inParts(),
     oneText(source('workers', 'home-ear.worker.ts')),
-    oneText(source('features', 'home', 'count-by-ear.tsx'), { globalName: 'vowEar', plugins: [drawnByPage] }),
+    oneText(source('features', 'vows', 'home', 'count-by-ear.tsx'), {
+      globalName: 'vowEar',
+      plugins: [drawnByPage],
+    }),
   ]);
   const woff2 = part('woff2', face());
   const addresses = {

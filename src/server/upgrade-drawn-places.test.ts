@@ -4,7 +4,7 @@ import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { migrateDatabase, openDatabase } from '@/data/client';
 import { listPlaces } from '@/data/places';
-import { savePlace } from './venues/house';
+import { savePlace } from './venues/venues';
 import { knownPlace } from './readers/known-place';
 import { ids, value } from './testing/scratch';
 import { sessionSetOutView } from './views/session-set-out';

@@ -6,15 +6,10 @@ import { changed } from './changed';
 import { asId, asIds } from './ids';
 import { copyNow } from '../files/copies';
 import { decide } from '../plan/decisions';
-import {
-  chooseSchool,
-  overruleFit,
-  removeDrill,
-  removePlace,
-  saveDrill,
-  saveKit,
-  savePlace,
-} from '../venues/house';
+import { chooseSchool } from '../drills/teaching-styles';
+import { overruleFit } from '../players/sizes';
+import { removeDrill, saveDrill } from '../drills/own-drills';
+import { removePlace, saveKit, savePlace } from '../venues/venues';
 import { removeFeeder, saveFeeder, writeSetting, type Written } from '../calculators/settings';
 import { removeSequence, saveSequence } from '../drills/sequences';
 import { sayAttendance, sayHeld, sayNotHeld } from '../plan/attendance';

@@ -7,7 +7,7 @@ import { check } from '@/schemas/check';
 import { asDrill, bundleFileSchema, drillSchema } from '@/schemas/drill';
 import { bookContents } from '../readers/book';
 import type { Context } from '../base/context';
-import { usedStepsKept } from '../venues/house';
+import { usedStepsKept } from './own-drills';
 
 export interface Imported {
   readonly ids: readonly string[];

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { plainBook } from '@/drills';
-import { chooseSchool } from '../venues/house';
+import { chooseSchool } from '../drills/teaching-styles';
 import { booking, eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
 import { ingestTouches } from '../court/ingest';
 import { refreshAttempts } from '../court/results';

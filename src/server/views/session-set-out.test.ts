@@ -1,7 +1,8 @@
 import { distance } from '@/core/geometry/points';
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/base/plan';
-import { overruleFit, savePlace } from '../venues/house';
+import { overruleFit } from '../players/sizes';
+import { savePlace } from '../venues/venues';
 import { sayAttendance } from '../plan/attendance';
 import { createSession, loadPlan, savePlan } from '../plan/sessions';
 import { savePlayer } from '../players/squad';

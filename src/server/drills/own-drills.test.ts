@@ -4,15 +4,10 @@ import { careHistory } from '../readers/care-history';
 import { addToSession } from '../plan/add-to-session';
 import { bundleOf, drillFile } from './drill-file';
 import { groundOf } from '../readers/ground';
-import {
-  chooseSchool,
-  overruleFit,
-  removeDrill,
-  removePlace,
-  saveDrill,
-  saveKit,
-  savePlace,
-} from '../venues/house';
+import { chooseSchool } from './teaching-styles';
+import { overruleFit } from '../players/sizes';
+import { removeDrill, saveDrill } from './own-drills';
+import { removePlace, saveKit, savePlace } from '../venues/venues';
 import { importDrills } from './import-drills';
 import { ingestTouches } from '../court/ingest';
 import { decide } from '../plan/decisions';

@@ -1,7 +1,7 @@
 import { plainBook } from '@/drills';
 import { blockOf } from '@/session/base/plan';
 import type { BlockSetting, WallSetting } from '@/core/calculators/setting';
-import { removeFeeder, saveFeeder, writeSetting } from '../calculators/settings';
+import { removeFeeder, saveFeeder, writeSetting } from './settings';
 import { ingestTouches } from '../court/ingest';
 import { loadPlan, savePlan } from '../plan/sessions';
 import { eventsOf, ids, oneBlockSession, problem, scratch, value } from '../testing/scratch';
