@@ -1,4 +1,5 @@
 import { leadsTo, screenNames, screens, topicOf, type Screen } from '../src/features/shell/screens';
+import { addresses } from '../testing/browser/addresses';
 import { allDoors } from './lib/access';
 
 const all = screenNames.map((name) => [name, screens[name] as Screen] as const);
@@ -18,11 +19,12 @@ test('every page is a screen in the list, and every screen has a page', () => {
   expect(pages.filter((page) => !listed.has(page)).sort()).toEqual(Object.keys(notScreens).sort());
 });
 
-test.each(all)('%s is seen by whom its page lets in, and its address leads to it', (_name, screen) => {
-  const door = allDoors().find(({ kind, name }) => kind === 'page' && name === screen.route)!;
+test.each(all)('%s is seen by whom its page lets in, and its address leads to it', (name, screen) => {
+  const door = allDoors().find((one) => one.kind === 'page' && one.name === screen.route)!;
   expect(door.access).toEqual([screen.seenBy]);
-  if (typeof screen.address !== 'function') return expect(screen.address.none).toMatch(/walk/);
-  const [path] = screen.address(ids).split('?');
+  const address = addresses[name];
+  if (typeof address !== 'function') return expect(address.none).toMatch(/walk/);
+  const [path] = address(ids).split('?');
   expect(leadsTo(screen.route, path!)).toBe(true);
   expect(topicOf(path!)).toBe(screen.topic);
 });

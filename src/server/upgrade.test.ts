@@ -27,7 +27,10 @@ import { makeVow } from './vows/vows';
 import { sessionReviewView } from './views/session-review';
 import { sessionRunView } from './views/session-run';
 
-/* A book that was kept with the first version of the schema opens with everything in it. */
+/*
+ * Rows that were written before a column or a record came have its default in it. They mean what they meant, and work goes on
+ * from them. (That a database of the last schema opens as it is, is in upgrade-baseline.test.)
+ */
 const folder = mkdtempSync(path.join(tmpdir(), 'vowstep-upgrade-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 

@@ -1,4 +1,5 @@
-import { screens, addressesOf, type ScreenIds, type ScreenName } from '../../src/features/shell/screens';
+import { screens, type ScreenName } from '../../src/features/shell/screens';
+import { addresses, addressesOf, type ScreenIds } from './addresses';
 import { demoPlayer, demoSession, type Asks } from './demo';
 
 /** Ids of the demo that addresses are made with. */
@@ -29,7 +30,7 @@ export async function demoIds(app: Asks): Promise<Ids> {
 }
 
 type Opened = {
-  [Name in ScreenName]: (typeof screens)[Name]['address'] extends { none: string } ? never : Name;
+  [Name in ScreenName]: (typeof addresses)[Name] extends { none: string } ? never : Name;
 }[ScreenName];
 
 /** Words that say that a screen is there, for each that can be opened by its address on the demo. */
@@ -79,7 +80,7 @@ const words: Readonly<Record<Opened, string | RegExp>> = {
 
 /** Every screen that can be opened on the demo: its address, and words that say it is there. */
 export const views: readonly (readonly [name: string, path: (ids: Ids) => string, words: string | RegExp])[] =
-  (Object.keys(words) as Opened[]).map((name) => [screens[name].title, screens[name].address, words[name]]);
+  (Object.keys(words) as Opened[]).map((name) => [screens[name].title, addresses[name], words[name]]);
 
 /** The addresses of the demo's screens by name, an empty page first: what benchmarks measure. */
 export async function addressesOn(app: Asks): Promise<Record<string, string>> {

@@ -14,8 +14,9 @@ export interface EventRule {
    * - `court`: a decision on court about a block's time
    * - `record`: what a block is when it is begun, and what it was corrected to
    * - `correction`: takes an event back, or gives its attempt another result
+   * - `none`: nothing reads it: a kind this version does not know
    */
-  readonly group: 'count' | 'adjust' | 'remark' | 'clock' | 'court' | 'record' | 'correction';
+  readonly group: 'count' | 'adjust' | 'remark' | 'clock' | 'court' | 'record' | 'correction' | 'none';
   /** Whom it is for: one player, the whole block, or either. */
   readonly isFor: 'player' | 'block' | 'either';
   /** Does `ref` name another event? */

@@ -1,4 +1,9 @@
-import { eventKinds, kindsWhere, ruleOf } from './event';
+import { answersByCall } from '../court/calls/answers';
+import { blockClock } from '../court/block-clock';
+import { conditionsNow } from './conditions';
+import { eventKinds, kindsWhere, ruleOf, type EventKind, type TouchEvent } from './event';
+import { tally } from './tally';
+import { wordless } from './text-of';
 
 /*
  * What hangs together between the answers of one kind. Which kinds there are, and what each means, is said once, in the rules.
@@ -40,4 +45,29 @@ test('what is written about a child is seen by no helper but its writer', () => 
     ...kindsWhere(({ text, helperSeesOfPlayer }) => text === 'words' && helperSeesOfPlayer === 'all'),
   ];
   expect(seen).toEqual([]);
+});
+
+test('a kind of a newer version counts nothing, moves no clock, and stops nothing that reads the log', () => {
+  const event = (n: number, kind: string, playerId: string | null = 'p'): TouchEvent => ({
+    id: String(n),
+    blockId: 'b',
+    playerId,
+    kind: kind as EventKind,
+    attempt: 1,
+    value: 1,
+    ref: null,
+    text: 'left',
+    atMs: 1000 * n,
+    monoMs: 0,
+    device: 'd',
+  });
+  for (const kind of ['spin', 'constructor', '__proto__']) {
+    const known = [event(1, 'start', null), event(2, 'touch'), event(4, 'touch'), event(6, 'end', null)];
+    const all = [...known, event(3, kind), event(5, kind, null)];
+    expect(tally(all, 'row')).toEqual(tally(known, 'row'));
+    expect(blockClock(all)).toEqual(blockClock(known));
+    expect(answersByCall(all)).toEqual(answersByCall(known));
+    expect(conditionsNow(all)).toEqual(conditionsNow(known));
+    expect(wordless(kind as EventKind, 'what somebody wrote')).toBe('');
+  }
 });

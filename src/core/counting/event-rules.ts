@@ -8,7 +8,7 @@ const byAll = ['helper', 'home'] as const;
 const shots = ['shot', 'shots'] as const;
 const touches = ['touch', 'touches'] as const;
 
-/** What every count answers. */
+/** What a player's count is made of. What each of these says holds for every kind of count. */
 const count = {
   group: 'count',
   isFor: 'player',
@@ -22,7 +22,7 @@ const count = {
   clock: null,
   forAllStations: false,
 } as const;
-/** What every change of what is counted answers. */
+/** A change of what is counted, from the next attempt on. Without a player it is for everybody in the block. */
 const adjust = {
   group: 'adjust',
   isFor: 'either',
@@ -35,7 +35,7 @@ const adjust = {
   forAllStations: false,
   count: null,
 } as const;
-/** What every remark answers. */
+/** What was seen of a checkpoint, or said. */
 const remark = {
   group: 'remark',
   text: 'words',
@@ -46,7 +46,7 @@ const remark = {
   forAllStations: false,
   count: null,
 } as const;
-/** What every press on the clock answers. */
+/** A press on the block's own clock: it belongs to no player. */
 const clock = {
   group: 'clock',
   isFor: 'block',
@@ -60,7 +60,7 @@ const clock = {
   forAllStations: true,
   count: null,
 } as const;
-/** What every decision on time answers. */
+/** A decision on court about a block's time. */
 const court = {
   group: 'court',
   isFor: 'block',
@@ -73,7 +73,7 @@ const court = {
   helperSeesOfBlock: true,
   count: null,
 } as const;
-/** What both records of a block answer. */
+/** What a block is, in `text`: from then on it is read from here, whatever becomes of the plan. */
 const record = {
   group: 'record',
   isFor: 'block',
@@ -89,7 +89,7 @@ const record = {
   forAllStations: false,
   count: null,
 } as const;
-/** What both corrections answer. */
+/** Corrections name the event they are about in `ref`. */
 const correction = {
   group: 'correction',
   namesEvent: true,
@@ -180,6 +180,7 @@ export const eventRules = {
       words: touches,
     },
   },
+  /** A whole attempt that somebody counted aloud and typed in; it is marked as reported wherever it shows. */
   result: {
     ...count,
     undoName: 'typed count',
@@ -193,6 +194,7 @@ export const eventRules = {
       words: ['typed count', 'typed counts'],
     },
   },
+  /** A whole dose that was done and not counted: what is run by the clock has no result, only the tries it asked of the body. */
   done: {
     ...count,
     undoName: 'done',
@@ -236,6 +238,7 @@ export const eventRules = {
     alsoLoggedBy: [],
     undoName: 'feed',
   },
+  /** A checkpoint that was seen to be kept. */
   held: {
     ...remark,
     isFor: 'either',
@@ -244,6 +247,7 @@ export const eventRules = {
     helperSeesOfPlayer: 'none',
     undoName: 'checkpoint',
   },
+  /** A checkpoint that was seen to break. */
   broke: {
     ...remark,
     isFor: 'either',
@@ -260,6 +264,7 @@ export const eventRules = {
     helperSeesOfPlayer: 'own',
     undoName: 'note',
   },
+  /** Answers in `text` what is noted beside the count that `ref` names. */
   beside: {
     ...remark,
     isFor: 'player',
@@ -283,44 +288,53 @@ export const eventRules = {
     beginsBlock: false,
     clock: 'ends',
   },
+  /** Moves the clock on by `value` seconds. */
   skip: {
     ...court,
     undoName: 'skip',
     clock: 'forward',
     forAllStations: true,
   },
+  /** Moves the clock back by `value` seconds. */
   back: {
     ...court,
     undoName: 'repeat',
     clock: 'backward',
     forAllStations: true,
   },
+  /** Lengthens stretch number `attempt` by `value` seconds. */
   extend: {
     ...court,
     undoName: 'more time',
     clock: null,
     forAllStations: true,
   },
+  /** Shortens the dose to `value` of it. */
   share: {
     ...court,
     undoName: 'shorter block',
     clock: null,
     forAllStations: true,
   },
+  /** Leaves the block out (1) or takes it back in (0). */
   out: {
     ...court,
     undoName: 'left out',
     clock: null,
     forAllStations: true,
   },
+  /** Changes places with the block named in `text`. */
   swap: {
     ...court,
     undoName: 'swap',
     clock: null,
     forAllStations: false,
   },
+  /** What a block is when it is begun. */
   begun: record,
+  /** What it really was, said afterwards. */
   correct: record,
+  /** Takes an event back; an undo can be taken back too. */
   undo: {
     ...correction,
     isFor: 'either',
@@ -329,6 +343,7 @@ export const eventRules = {
     helperSeesOfBlock: true,
     undoName: null,
   },
+  /** Gives the attempt of an event another result. */
   fix: {
     ...correction,
     isFor: 'player',
@@ -349,8 +364,29 @@ export type AdjustKind = KindOf<'adjust'>;
 export type RemarkKind = KindOf<'remark'>;
 export type ClockKind = KindOf<'clock'>;
 
-/** The rule of a kind, with its answers as wide as the questions. */
-export const ruleOf = (kind: EventKind): EventRule => eventRules[kind];
+/** A kind this version does not know, of a newer one: it counts nothing, changes nothing, and nobody is shown it. */
+const unknown: EventRule = {
+  group: 'none',
+  isFor: 'either',
+  namesEvent: false,
+  text: 'none',
+  underPlan: false,
+  beginsBlock: false,
+  alsoLoggedBy: [],
+  helperSeesOfPlayer: 'none',
+  helperSeesOfBlock: false,
+  undoName: null,
+  clock: null,
+  forAllStations: false,
+  count: null,
+};
+const rules: ReadonlyMap<string, EventRule> = new Map(Object.entries(eventRules));
+
+/**
+ * The rule of a kind. A device or a log may hold a kind of a newer version, which this one does not know: its rule says no to
+ * everything.
+ */
+export const ruleOf = (kind: EventKind): EventRule => rules.get(kind) ?? unknown;
 
 export const eventKinds = Object.keys(eventRules) as EventKind[];
 

@@ -24,8 +24,8 @@ export function blockClock(events: Iterable<TouchEvent>): BlockClock {
     if (runningSinceMs !== null) gatheredMs += Math.max(0, atMs - runningSinceMs);
   };
   for (const event of liveEvents(events)) {
-    const { clock: does } = ruleOf(event.kind);
-    switch (does) {
+    const { clock: effect } = ruleOf(event.kind);
+    switch (effect) {
       case null:
         break;
       case 'runs':
@@ -37,7 +37,7 @@ export function blockClock(events: Iterable<TouchEvent>): BlockClock {
       case 'ends':
         gather(event.atMs);
         runningSinceMs = null;
-        ended ||= does === 'ends';
+        ended ||= effect === 'ends';
         break;
       case 'forward':
         gatheredMs += 1000 * (event.value ?? 0);

@@ -24,17 +24,17 @@ function runningOf(clock: Iterable<TouchEvent>): Running[] {
     clockS += (toMs - fromMs) / 1000;
   };
   for (const { kind, atMs, value } of liveEvents(clock)) {
-    const { clock: does } = ruleOf(kind);
-    if (does === null) continue;
-    if (does === 'runs') {
+    const { clock: effect } = ruleOf(kind);
+    if (effect === null) continue;
+    if (effect === 'runs') {
       fromMs ??= atMs;
       continue;
     }
     close(atMs);
-    if (does === 'stops' || does === 'ends') fromMs = null;
+    if (effect === 'stops' || effect === 'ends') fromMs = null;
     else {
       if (fromMs !== null) fromMs = Math.max(fromMs, atMs);
-      clockS = Math.max(0, clockS + (does === 'forward' ? 1 : -1) * (value ?? 0));
+      clockS = Math.max(0, clockS + (effect === 'forward' ? 1 : -1) * (value ?? 0));
     }
   }
   if (fromMs !== null) stretches.push({ fromMs, toMs: Infinity, clockS });

@@ -6,6 +6,7 @@ import { attendanceWords } from '@/features/plan/sessions/attendance-words';
 import { playerFieldNames, playerFields, type PlayerFieldName } from '@/schemas/player-fields';
 import type { Everything as All } from '@/server/views/everything';
 import { plainDose } from '@/session/vows/card';
+import { kitInWords, roomInWords, type Home } from '@/session/vows/home';
 import { dayAt, shortDay } from '@/ui/dates';
 import { Said } from '@/ui/units';
 
@@ -17,7 +18,7 @@ export interface Line {
 }
 
 interface Part {
-  readonly title: string;
+  readonly title: string | ((all: All) => string);
   readonly lines: (all: All, words: Words) => readonly Line[];
 }
 
@@ -127,7 +128,7 @@ export const parts: Readonly<Record<keyof All, Part | { readonly with: keyof All
       }),
   },
   vowDays: {
-    title: 'Days of vows',
+    title: 'Days of home practice',
     lines: ({ vowDays }, { titleOf, stepOf }) =>
       vowDays.map(({ vowId, day, part, drillId, stepId, dose }) => {
         const step = stepOf(drillId, stepId);
@@ -141,23 +142,18 @@ export const parts: Readonly<Record<keyof All, Part | { readonly with: keyof All
   homes: {
     title: 'At home',
     lines: ({ homes }) =>
-      homes.map(({ playerId, lengthM, widthM, ceilingM, surface, wallM, tables }) => ({
-        key: playerId,
-        name: 'Room',
-        says: (
-          <Said>
-            {[
-              `${lengthM} × ${widthM} m`,
-              ceilingM === null ? 'under the sky' : `${ceilingM} m high`,
-              `floor: ${surface}`,
-              wallM > 0 ? `${wallM} m of wall to hit` : 'no wall to hit',
-              tables > 0 ? 'a table' : '',
-            ]
-              .filter(Boolean)
-              .join(', ')}
-          </Said>
-        ),
-      })),
+      homes.flatMap(({ playerId, surface, kit, ...home }) => [
+        {
+          key: `${playerId} room`,
+          name: 'Room',
+          says: <Said>{`${roomInWords(home)}, on ${surface}`}</Said>,
+        },
+        {
+          key: `${playerId} kit`,
+          name: 'Kit',
+          says: kitInWords({ kit: JSON.parse(kit) as Home['kit'] }) || 'nothing',
+        },
+      ]),
   },
   challenges: {
     title: 'Challenges',
@@ -199,7 +195,8 @@ export const parts: Readonly<Record<keyof All, Part | { readonly with: keyof All
     lines: ({ notes }) => notes.map(({ id, text, atMs }) => ({ key: id, name: dayAt(atMs), says: text })),
   },
   attempts: {
-    title: 'Results',
+    title: ({ attempts, events }) =>
+      `Results: ${counted(attempts.length, 'attempt')}, ${counted(events.length, 'line')} of the log`,
     lines: ({ attempts }, { titleOf, stepOf }) =>
       attempts.map(({ blockId, number, day, drillId, stepId, result, touches }) => {
         const step = stepOf(drillId, stepId);

@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react';
-import { counted } from '@/core/base/words';
 import type { Book } from '@/drills';
 import { PrintButton } from '@/features/plan/paper/print-button';
 import type { Everything as All } from '@/server/views/everything';
@@ -10,7 +9,7 @@ import { parts, wordsOf } from './everything-parts';
 
 /** Everything the book holds about one child, to be read and printed by their family. */
 export function Everything({ view, book }: { readonly view: All; readonly book: Book }) {
-  const { player, attempts, events } = view;
+  const { player } = view;
   const words = wordsOf(book, player.id);
   return (
     <>
@@ -31,14 +30,7 @@ export function Everything({ view, book }: { readonly view: All; readonly book: 
       <div className="space-y-3">
         {Object.entries(parts).map(([list, part]) =>
           'with' in part ? null : (
-            <PartSheet
-              key={list}
-              title={
-                list === 'attempts'
-                  ? `${part.title}: ${counted(attempts.length, 'attempt')}, ${counted(events.length, 'line')} of the log`
-                  : part.title
-              }
-            >
+            <PartSheet key={list} title={typeof part.title === 'string' ? part.title : part.title(view)}>
               {part.lines(view, words).map(({ key, name, says }) => (
                 <Row key={key} name={name}>
                   {says}

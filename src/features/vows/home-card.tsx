@@ -6,7 +6,7 @@ import type { Problem } from '@/core/base/outcome';
 import { surfaces, type Surface } from '@/core/venues/place';
 import { kitThings } from '@/drills/base/kit';
 import { saveHomeAction } from '@/server/actions/vows';
-import type { Home } from '@/session/vows/home';
+import { kitInWords, roomInWords, type Home } from '@/session/vows/home';
 import { ask } from '@/ui/ask';
 import { Button } from '@/ui/button';
 import { Dialog } from '@/ui/dialog';
@@ -22,18 +22,6 @@ interface Props {
   readonly onSaved: () => void;
 }
 
-const homeWords = ({ lengthM, widthM, ceilingM, wallM, helper, lamps, quietFrom, quietTo }: Home): string =>
-  [
-    `${lengthM} x ${widthM} m`,
-    ceilingM === null ? 'under the sky' : `${ceilingM} m high`,
-    wallM > 0 ? `${wallM} m of wall` : 'no wall to hit',
-    lamps ? 'lamps in reach' : '',
-    helper ? 'somebody helps' : 'nobody helps',
-    quietFrom && quietTo ? `quiet from ${quietFrom} to ${quietTo}` : '',
-  ]
-    .filter(Boolean)
-    .join(', ');
-
 /** What a player has at home, and a form to say it. */
 export function HomeCard({ playerId, home, said, onSaved }: Props) {
   const [open, setOpen] = useState(false);
@@ -44,9 +32,9 @@ export function HomeCard({ playerId, home, said, onSaved }: Props) {
       </h2>
       <p className="text-sm">
         {said ? '' : 'Nobody has said, so this is taken: '}
-        <Said>{`${homeWords(home)}.`}</Said>
+        <Said>{`${roomInWords(home)}.`}</Said>
       </p>
-      <p className="text-sm text-soft">{home.kit.map(([item, count]) => `${count} × ${item}`).join(', ')}</p>
+      <p className="text-sm text-soft">{kitInWords(home)}</p>
       <Button className="mt-2" onClick={() => setOpen(true)}>
         Say what there is
       </Button>

@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import Papa from 'papaparse';
 import { playerFieldNames, playerFields } from '@/schemas/player-fields';
 import { readTable } from '@/formats/tables';
+import { listPlayers } from '@/data/squad';
 import { ingestTouches } from '../court/ingest';
 import { refreshAttempts } from '../court/results';
 import { makeChallenge } from '../challenges/challenges';
@@ -81,6 +82,26 @@ test('the squad goes out and comes into another book as it was; a second time th
   expect(await other.context.db.all(sql`select * from player`)).toEqual([]);
   box.close();
   other.close();
+});
+
+test('a table with the column names of earlier versions is read by them', async () => {
+  const box = await scratch();
+  const text =
+    'Name,Birth year,Sport,Hand,Ball,Height cm,Racket in,Take care,Working on\nIlva,2016,TT,L,Green,"134","25,5",knee,Quiet arm';
+  value(await bring(box, 'squad', text));
+  const [player] = await listPlayers(box.context.db);
+  expect(player).toMatchObject({
+    name: 'Ilva',
+    birthYear: 2016,
+    sport: 'table tennis',
+    hand: 'left',
+    stage: 'green',
+    heightCm: 134,
+    racketIn: 25.5,
+    careNote: 'knee',
+    focus: 'Quiet arm',
+  });
+  box.close();
 });
 
 test('a table without one of the columns leaves that field of everybody as it is', async () => {

@@ -71,16 +71,16 @@ async function rowsOf(
   const skill = await skillUntil(tx, session.day);
   const judging = { book, skill, session, blocks: [...blocks.values()], players, attempts };
   const proposalFor = await proposalsIn(tx, judging);
-  const proposed = ({ blockId, playerId }: DecisionForm) =>
-    proposalFor(
-      blocks.get(blockId)!,
-      players.find((one) => one.id === playerId)!,
-    )!;
+  const playerOf = new Map(players.map((player) => [player.id, player]));
+  const decided = decisions.map((decision) => ({
+    decision,
+    proposal: proposalFor(blocks.get(decision.blockId)!, playerOf.get(decision.playerId)!)!,
+  }));
   const decidedAtMs = context.nowMs;
-  const nowhere = decisions.find((decision) => {
-    const { work, leads } = proposed(decision);
-    return decision.verdict !== 'hold' && leads[decision.verdict].stepId === work.step.id;
-  });
+  const nowhere = decided.find(
+    ({ decision: { verdict }, proposal: { work, leads } }) =>
+      verdict !== 'hold' && leads[verdict].stepId === work.step.id,
+  )?.decision;
   if (nowhere)
     return refused(
       'verdict',
@@ -88,9 +88,9 @@ async function rowsOf(
         ? 'This is the first step of its ladder: there is none to go back to. Choose stay, or make it easier.'
         : 'This is the top step of its ladder: there is none above it. Choose stay, or another drill.',
     );
-  const rows = decisions.map<DecisionRow>((decision) => {
+  const rows = decided.map<DecisionRow>(({ decision, proposal }) => {
     const { blockId, playerId, verdict, target } = decision;
-    const { work, judged, schools, onStep, leads } = proposed(decision);
+    const { work, judged, schools, onStep, leads } = proposal;
     const { drill, step } = work;
     const { byDefault } = schools;
     const results = onStep.map((one) => one.result);

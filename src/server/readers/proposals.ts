@@ -1,5 +1,6 @@
 import type { FourSchools } from '@/core/skill/four-schools';
 import type { Judged, Verdict } from '@/core/skill/next-target';
+import { groupBy } from '@/core/base/group-by';
 import type { Executor } from '@/data/database';
 import type { BlockAttempt } from '@/data/log';
 import { evidenceOn } from '@/data/results';
@@ -75,12 +76,14 @@ export async function proposalsIn(
     recentSince(session.day),
   );
   const shownOn = new Map(evidence.map((one) => [one.key, one]));
+  const own = groupBy(attempts, ({ blockId, playerId }) => judgedKey(blockId, playerId));
   return (block, player) => {
     const work = judgedWork(book, block, player, counted);
     if (!work) return undefined;
     const { drill, step } = work;
     const age = ageIn(block, player);
-    const shown = shownOn.get(judgedKey(block.id, player.id));
+    const key = judgedKey(block.id, player.id);
+    const shown = shownOn.get(key);
     const lead = (verdict: Verdict) => {
       const next = stepAfter(drill, step.id, verdict);
       return { stepId: next.id, target: markFor(next, ageBandOf(age)).result };
@@ -89,10 +92,7 @@ export async function proposalsIn(
       ...proposalOn(book, skill, { work, playerId: player.id, age }, shown),
       work,
       shown,
-      onStep: attempts.filter(
-        ({ blockId, playerId, stepId }) =>
-          blockId === block.id && playerId === player.id && stepId === step.id,
-      ),
+      onStep: (own.get(key) ?? []).filter(({ stepId }) => stepId === step.id),
       leads: { up: lead('up'), hold: lead('hold'), back: lead('back') },
     };
   };

@@ -1,3 +1,4 @@
+import { counted } from '@/core/base/words';
 import { fitsHere } from '@/core/venues/fits';
 import { isQuiet, type Place, type Surface } from '@/core/venues/place';
 import { atHand } from '@/drills/base/kit';
@@ -19,6 +20,34 @@ export interface Home {
   readonly quietTo: string | null;
   readonly kit: readonly (readonly [item: string, count: number])[];
 }
+
+/** The room at home in one line: "4 x 3 m, 2.4 m high, no wall to hit, nobody helps". */
+export const roomInWords = ({
+  lengthM,
+  widthM,
+  ceilingM,
+  wallM,
+  tables,
+  helper,
+  lamps,
+  quietFrom,
+  quietTo,
+}: Omit<Home, 'kit' | 'surface'>): string =>
+  [
+    `${lengthM} x ${widthM} m`,
+    ceilingM === null ? 'outdoors' : `${ceilingM} m high`,
+    wallM > 0 ? `${wallM} m of wall` : 'no wall to hit',
+    tables > 0 ? counted(tables, 'table') : '',
+    lamps ? 'lamps in reach' : '',
+    helper ? 'somebody helps' : 'nobody helps',
+    quietFrom && quietTo ? `quiet from ${quietFrom} to ${quietTo}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
+/** The things at home in one line: "1 × racket, 2 × ball". */
+export const kitInWords = ({ kit }: Pick<Home, 'kit'>): string =>
+  kit.map(([item, count]) => `${count} × ${item}`).join(', ');
 
 /** A room to begin with: what most homes have. Ours. */
 export const usualHome: Home = {
