@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
+import { groupBy } from '@/core/base/group-by';
 import { resultInWords } from '@/core/counting/measure';
 import { counted, inThousands } from '@/core/base/words';
+import type { Dose } from '@/core/dose/dose';
 import type { Book } from '@/drills';
 import { attendanceWords } from '@/features/plan/sessions/attendance-words';
 import { playerFieldNames, playerFields, type PlayerFieldName } from '@/schemas/player-fields';
@@ -128,16 +130,26 @@ export const parts: Readonly<Record<keyof All, Part | { readonly with: keyof All
       }),
   },
   vowDays: {
-    title: 'Days of home practice',
-    lines: ({ vowDays }, { titleOf, stepOf }) =>
-      vowDays.map(({ vowId, day, part, drillId, stepId, dose }) => {
+    title: 'What was agreed for each day',
+    lines: ({ vowDays }, { titleOf, stepOf }) => {
+      // Days on which the same is to be done are one line.
+      const alike = groupBy(vowDays, ({ vowId, drillId, stepId, dose }) =>
+        [vowId, drillId, stepId, dose].join(' '),
+      );
+      return [...alike].map(([key, days]) => {
+        const { drillId, stepId, dose, day } = days[0]!;
+        const last = days.at(-1)!.day;
         const step = stepOf(drillId, stepId);
         return {
-          key: `${vowId} ${day} ${part}`,
-          name: `${shortDay(day)}, ${titleOf(drillId)}`,
-          says: step ? `${step.title}: ${plainDose(step, JSON.parse(dose) as never)}` : stepId,
+          key,
+          name: `${last === day ? shortDay(day) : `${shortDay(day)} to ${shortDay(last)}`}, ${titleOf(drillId)}`,
+          says: [
+            step ? `${step.title}: ${plainDose(step, JSON.parse(dose) as Dose)}` : stepId,
+            ` (${counted(days.length, 'day')})`,
+          ],
         };
-      }),
+      });
+    },
   },
   homes: {
     title: 'At home',
