@@ -41,6 +41,9 @@ test('a family gets everything about their child, on a page and as a file', asyn
   await browser.driver.get(`${app.url}/players/${nessa}`);
   await page.press('Everything about Nessa Quillby');
   await page.sees('Nothing here is about anybody else.');
+  // Home practice and the room it is done in belong to it.
+  await page.sees(/Tue 29 Sept to Mon 19 Oct, Palm-up bounce\s+Twenty in a row: .* \(21 days\)/);
+  await page.sees('quiet from 20:00 to 07:00');
   expect(await axeViolations(browser.driver)).toEqual([]);
   await page.becomes(`/Juno|Teo|Corin|Bram|Pia/.test(document.querySelector('main').textContent)`, false);
   const { bytes } = await browser.download(async () => (await page.find('a[download]')).click());
